@@ -1,0 +1,90 @@
+/** The import rules of docs/ARCHITECTURE.md. Layers inside core import downwards only. */
+const TEST = '\\.(test|e2e)\\.tsx?$';
+const layer = (name, allowed) => ({
+  name: `core-${name}-imports-down`,
+  severity: 'error',
+  from: { path: `^core/${name}/`, pathNot: TEST },
+  to: { path: '^core/', pathNot: `^core/(${[name, ...allowed].join('|')})/` },
+});
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+module.exports = {
+  forbidden: [
+    layer('numerics', []),
+    layer('quantities', []),
+    layer('geartrain', ['numerics', 'quantities']),
+    layer('drawing', ['numerics', 'quantities', 'geartrain']),
+    layer('lesson', ['numerics', 'quantities', 'geartrain']),
+    layer('formats', ['numerics', 'quantities', 'geartrain', 'lesson']),
+    {
+      name: 'core-imports-core-only',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^(web|server|cli|e2e|bench|scripts|demo)/' },
+    },
+    {
+      name: 'core-npm-allow-list',
+      severity: 'error',
+      from: { path: '^core/', pathNot: TEST },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'npm-no-pkg', 'npm-unknown'],
+        pathNot: 'node_modules/(zod|fflate|papaparse|@types/papaparse|@noble/hashes|safe-stable-stringify)/',
+      },
+    },
+    {
+      name: 'core-compute-without-schemas',
+      comment: 'Schemas live in formats; the kernels stay small enough for a worker.',
+      severity: 'error',
+      from: { path: '^core/', pathNot: `^core/formats/|${TEST}` },
+      to: { path: 'node_modules/zod/' },
+    },
+    {
+      name: 'core-no-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: TEST },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-through-its-face',
+      comment: 'Outside core, import a folder of core through its index.ts.',
+      severity: 'error',
+      from: { path: '^(web|server|cli|demo|scripts|bench)/' },
+      to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'web-alone',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|cli|e2e|bench|scripts)/' },
+    },
+    {
+      name: 'server-alone',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^(web|cli|e2e|bench|scripts|demo)/' },
+    },
+    { name: 'cli-alone', severity: 'error', from: { path: '^cli/' }, to: { path: '^(web|server|e2e)/' } },
+    {
+      name: 'web-shared-is-shared',
+      comment: 'Small shared components know no part of the product.',
+      severity: 'error',
+      from: { path: '^web/shared/' },
+      to: { path: '^web/(?!shared/)' },
+    },
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?worker' } },
+    {
+      name: 'no-dev-dependency-in-the-application',
+      severity: 'error',
+      from: { path: '^(core|web|server)/', pathNot: TEST },
+      to: { dependencyTypes: ['npm-dev'], dependencyTypesNot: ['type-only'], pathNot: 'node_modules/@types/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(dist|coverage|.cache)/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

@@ -1,0 +1,166 @@
+import { fraction, toNumber, toText } from '../numerics';
+import {
+  ARRANGEMENTS,
+  checkTeeth,
+  readSet,
+  solveSet,
+  tipGap,
+  workedSteps,
+  type MathToken,
+  type PlanetarySet,
+  type Roles,
+} from './index';
+
+const single = (sun: number, pinion: number, ring: number, pinions = 4): PlanetarySet => ({
+  kind: 'single-pinion',
+  teeth: { sun, pinion, ring },
+  pinions,
+});
+const pair = (sun: number, inner: number, outer: number, ring: number): PlanetarySet => ({
+  kind: 'double-pinion',
+  teeth: { sun, inner, outer, ring },
+  pinions: 3,
+});
+const roles = (
+  drives: Roles['drives'],
+  driven: Roles['driven'],
+  reaction = 'held' as Roles['reaction'],
+) => ({
+  drives,
+  driven,
+  reaction,
+});
+
+// Published: the planetary-train example of Shigley's Mechanical Engineering Design (sun 20, pinion 30,
+// ring 80 held, sun at 100 rev/min → arm 20 rev/min the same way, pinion 33⅓ the other way). Page from memory.
+test('the worked planetary example of a machine-design textbook', () => {
+  const solution = solveSet(single(20, 30, 80), roles('sun', 'carrier'));
+  expect(toText(solution.ratio!)).toBe('5');
+  expect(100 * toNumber(solution.speeds.carrier!)).toBe(20);
+  const againstCarrier = toNumber(solution.pinions[0]!.speed!) * 100;
+  expect(againstCarrier + 20).toBeCloseTo(-100 / 3, 12);
+});
+
+// Published: the six ratio formulas of one set, e = Nr/Ns, as in any automatic-transmission text.
+test.each([
+  ['sun', 'carrier', (e: number) => 1 + e],
+  ['ring', 'carrier', (e: number) => 1 + 1 / e],
+  ['carrier', 'sun', (e: number) => 1 / (1 + e)],
+  ['carrier', 'ring', (e: number) => 1 / (1 + 1 / e)],
+  ['sun', 'ring', (e: number) => -e],
+  ['ring', 'sun', (e: number) => -1 / e],
+] as const)('%s drives, %s driven', (drives, driven, formula) => {
+  const solution = solveSet(single(30, 20, 70), roles(drives, driven));
+  expect(toNumber(solution.ratio!)).toBeCloseTo(formula(70 / 30), 12);
+});
+
+// Published: Müller, Epicyclic Drive Trains: a double-pinion set behaves as a single one with e negative.
+test.each([
+  ['sun', 'carrier', (e: number) => 1 - e],
+  ['ring', 'carrier', (e: number) => 1 - 1 / e],
+  ['sun', 'ring', (e: number) => e],
+] as const)('double pinion: %s drives, %s driven', (drives, driven, formula) => {
+  const solution = solveSet(pair(30, 18, 18, 78), roles(drives, driven));
+  expect(toNumber(solution.ratio!)).toBeCloseTo(formula(78 / 30), 12);
+});
+
+test('any two locked turn as one; with nothing held nothing is driven', () => {
+  for (const drives of ['sun', 'ring', 'carrier'] as const)
+    for (const driven of (['sun', 'ring', 'carrier'] as const).filter((p) => p !== drives)) {
+      expect(solveSet(single(30, 20, 70), roles(drives, driven, 'locked')).effect).toBe('direct');
+      expect(solveSet(single(30, 20, 70), roles(drives, driven, 'free')).effect).toBe('neutral');
+    }
+});
+
+test('shaft torques sum to zero and power in equals power out', () => {
+  const setup = {
+    set: single(30, 20, 70),
+    roles: roles('sun', 'carrier'),
+    inputSpeedRpm: 1200,
+    inputTorqueNm: 150,
+  };
+  const reading = readSet(setup, solveSet(setup.set, setup.roles));
+  expect(reading.carrier).toEqual({ speedRpm: 360, torqueNm: -500 });
+  expect(reading.ring.torqueNm).toBe(350);
+  const sum = Object.values(reading).reduce((s, r) => s + r.torqueNm!, 0);
+  const power = Object.values(reading).reduce((s, r) => s + r.torqueNm! * r.speedRpm!, 0);
+  expect([sum, power]).toEqual([0, 0]);
+});
+
+// Published: tooth conditions of planetary sets (Dudley's Handbook of Practical Gear Design; memory for the page).
+test.each([
+  ['buildable', single(30, 20, 70, 4), []],
+  ['coaxial', single(30, 20, 71, 3), ['coaxial', 'assembly']],
+  ['assembly', single(30, 20, 70, 3), ['assembly']],
+  ['neighbours', single(20, 30, 80, 5), ['neighbours']],
+  ['neighbours just clear', single(20, 30, 80, 4), []],
+  ['pair', pair(30, 18, 18, 78), []],
+  ['pair that cannot reach', pair(30, 10, 10, 78), ['pair-does-not-close']],
+  ['ring below sun', single(50, 20, 40, 3), ['ring-not-larger']],
+  ['half a tooth', single(12.5, 20, 70, 3), ['teeth-not-whole']],
+  ['no teeth', single(0, -3, 1e9, 3), ['teeth-too-few', 'teeth-too-few', 'teeth-too-many']],
+])('tooth conditions: %s', (_name, set, codes) => {
+  expect(checkTeeth(set).map((f) => f.code)).toEqual(codes);
+});
+
+test('findings carry the numbers that would do; a ratio alone is accepted', () => {
+  expect(checkTeeth(single(30, 20, 71, 1))[0]).toEqual({
+    code: 'coaxial',
+    path: 'teeth.ring',
+    values: { ring: 71, needed: 70, sun: 30, pinion: 20 },
+  });
+  expect(checkTeeth({ kind: 'single-pinion', teeth: { sun: 30, ring: 72 }, pinions: 3 })).toEqual(
+    [],
+  );
+  expect(tipGap(single(30, 20, 70, 4))).toBeCloseTo(50 * Math.SQRT1_2 - 22, 12);
+});
+
+/** Evaluates a line's right side, as the reader would on paper. */
+function value(tokens: readonly MathToken[], set: PlanetarySet): number {
+  const text = tokens
+    .map((t): string => {
+      switch (t.t) {
+        case 'number':
+          return `(${t.value})`;
+        case 'teeth':
+          return `(${set.teeth[t.part]})`;
+        case 'sign':
+          return { '+': '+', '−': '-', '·': '*', '=': '=', '(': '(', ')': ')' }[t.sign];
+        case 'fraction':
+          return `((${value(t.over, set)})/(${value(t.under, set)}))`;
+        case 'speed':
+        case 'ratio':
+          return 'NaN';
+      }
+    })
+    .join('');
+  return Number(new Function(`return ${text}`)());
+}
+
+test('every worked line from "divide" on states the same number as the solver', () => {
+  for (const set of [single(30, 20, 70), pair(30, 18, 18, 78)])
+    for (const r of ARRANGEMENTS) {
+      const steps = workedSteps(set, r);
+      expect(steps[0]!.code).toBe('constraint');
+      expect(steps.at(-1)!.code).toBe('result');
+      const expected = toNumber(solveSet(set, r).ratio!);
+      for (const step of steps.filter((s) => ['split', 'numbers', 'result'].includes(s.code))) {
+        const lastEquals = step.line.findLastIndex((t) => t.t === 'sign' && t.sign === '=');
+        expect(value(step.line.slice(lastEquals + 1), set)).toBeCloseTo(expected, 12);
+      }
+    }
+});
+
+test('a struck-out line holds with the solved speeds', () => {
+  const set = single(30, 20, 70);
+  const steps = workedSteps(set, roles('carrier', 'ring'));
+  expect(steps.map((s) => s.code)).toEqual([
+    'constraint',
+    'held',
+    'struck-out',
+    'divide',
+    'numbers',
+    'result',
+  ]);
+  expect(toText(solveSet(set, roles('carrier', 'ring')).ratio!)).toBe(toText(fraction(70, 100)));
+});

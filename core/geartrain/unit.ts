@@ -1,0 +1,95 @@
+/**
+ * The unit: a drivetrain model as people exchange it. Everything a bench or a lesson says about a unit
+ * is computed from this document. Its schema is `formats/unitV1.ts`.
+ *
+ * Signs: the engine's direction is positive. `case` is predefined, never turns and may stand at any port.
+ */
+
+/** Id of the member that never turns. */
+export const CASE = 'case';
+
+export interface Member {
+  id: string;
+  name: string;
+  /** kg·m²; estimated from the teeth where it is not stated. */
+  inertia?: number;
+}
+
+export interface SinglePinionTeeth {
+  sun: number;
+  pinion?: number;
+  ring: number;
+}
+
+export interface DoublePinionTeeth {
+  sun: number;
+  /** Pinion that meshes with the sun. */
+  inner?: number;
+  /** Pinion that meshes with the ring. */
+  outer?: number;
+  ring: number;
+}
+
+interface PlanetaryPorts {
+  id: string;
+  sun: string;
+  carrier: string;
+  ring: string;
+  /** Pinions round the set (pairs, for a double-pinion set). */
+  pinions?: number;
+}
+
+export interface SinglePinionSet extends PlanetaryPorts {
+  kind: 'single-pinion';
+  teeth: SinglePinionTeeth;
+}
+
+export interface DoublePinionSet extends PlanetaryPorts {
+  kind: 'double-pinion';
+  teeth: DoublePinionTeeth;
+}
+
+export interface GearPair {
+  id: string;
+  kind: 'mesh';
+  first: string;
+  second: string;
+  teeth: { first: number; second: number };
+  /** The second gear has internal teeth: both turn the same way. */
+  internal?: boolean;
+}
+
+export type GearSet = SinglePinionSet | DoublePinionSet | GearPair;
+
+export type ElementKind = 'clutch' | 'dog' | 'brake' | 'band' | 'one-way';
+
+export interface ShiftElement {
+  id: string;
+  name: string;
+  kind: ElementKind;
+  /** For `one-way` the first may overrun the second forward and never turns slower than it. */
+  between: [string, string];
+}
+
+export interface Range {
+  id: string;
+  lever: string;
+  gear: string;
+  /** Ids of applied elements. One-way clutches are never listed: they find out for themselves. */
+  apply: string[];
+}
+
+export interface Unit {
+  format: 'fair-sprocket/unit';
+  version: 1;
+  id: string;
+  name: string;
+  /** Markdown. */
+  notes?: string;
+  members: Member[];
+  input: string;
+  output: string;
+  gearsets: GearSet[];
+  elements: ShiftElement[];
+  ranges: Range[];
+}

@@ -1,0 +1,123 @@
+import type { GearSetSetup, Unit } from '../geartrain';
+import type { Question } from './question';
+
+/**
+ * The lesson document, version 1: steps of blocks. It holds what is shown and what is asked, and never an
+ * answer: answers are computed from the gear set when they are asked for (`answerKey.ts`).
+ */
+export interface Lesson {
+  format: 'fair-sprocket/lesson';
+  version: 1;
+  id: string;
+  title: string;
+  /** One or two sentences for the library. */
+  summary: string;
+  author?: string;
+  steps: LessonStep[];
+  /** Units the lesson carries; stored as `units/ID.json` in a pack. */
+  units?: Unit[];
+}
+
+export interface LessonStep {
+  id: string;
+  title: string;
+  blocks: Block[];
+}
+
+export type Block = TextBlock | CautionBlock | PictureBlock | BenchBlock | QuestionBlock;
+export type BlockKind = Block['kind'];
+
+export interface TextBlock {
+  id: string;
+  kind: 'text';
+  markdown: string;
+}
+
+/** The trade's standing cautions; `own` shows only the instructor's words. */
+export type CautionTopic =
+  | 'own'
+  | 'lifting'
+  | 'springs'
+  | 'dust'
+  | 'hot-fluid'
+  | 'compressed-air'
+  | 'rotating'
+  | 'stall-test'
+  | 'heavy-parts';
+
+export const CAUTION_TOPICS: readonly CautionTopic[] = [
+  'heavy-parts',
+  'lifting',
+  'springs',
+  'dust',
+  'hot-fluid',
+  'compressed-air',
+  'rotating',
+  'stall-test',
+  'own',
+];
+
+export interface CautionBlock {
+  id: string;
+  kind: 'caution';
+  topic: CautionTopic;
+  /** The instructor's own words, shown after the standing caution. */
+  markdown: string;
+}
+
+export interface PictureBlock {
+  id: string;
+  kind: 'picture';
+  /** Path inside the pack, `media/NAME`; empty until a picture is chosen. */
+  media: string;
+  /** What the picture shows, for those who do not see it. */
+  alt: string;
+  caption: string;
+}
+
+export interface BenchPermissions {
+  roles: boolean;
+  teeth: boolean;
+  speed: boolean;
+}
+
+export interface BenchBlock {
+  id: string;
+  kind: 'bench';
+  bench: 'gear-set';
+  setup: GearSetSetup;
+  /** What the student may change. */
+  allow: BenchPermissions;
+}
+
+export interface QuestionBlock {
+  id: string;
+  kind: 'question';
+  question: Question;
+}
+
+/** Everything a lesson asks, in order. */
+export interface AskedQuestion {
+  readonly id: string;
+  readonly stepId: string;
+  readonly stepTitle: string;
+  readonly question: Question;
+}
+
+export const questionsOf = (lesson: Lesson): AskedQuestion[] =>
+  lesson.steps.flatMap((step) =>
+    step.blocks.flatMap((block) =>
+      block.kind === 'question'
+        ? [{ id: block.id, stepId: step.id, stepTitle: step.title, question: block.question }]
+        : [],
+    ),
+  );
+
+/** Paths of all pictures a lesson shows. */
+export const mediaOf = (lesson: Lesson): string[] => [
+  ...new Set(
+    lesson.steps.flatMap((step) =>
+      step.blocks.flatMap((b) => (b.kind === 'picture' && b.media !== '' ? [b.media] : [])),
+    ),
+  ),
+];

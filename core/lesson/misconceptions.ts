@@ -1,0 +1,238 @@
+import {
+  SAME_ANSWER,
+  divide,
+  fraction,
+  negate,
+  ONE,
+  signOf,
+  add,
+  toNumber,
+  type Fraction,
+} from '../numerics';
+import { solveSet, toothRatio, type GearSetSetup, type Roles } from '../geartrain';
+import { numberFromRatio, type AnswerKey, type RoleAnswer } from './answerKey';
+import type { Answer, ChoiceQuestion, NumberQuestion, Question } from './question';
+
+/**
+ * What learners get wrong, each with the number or choice that gives it away. The wrong numbers are computed
+ * from the same set, so that an answer can be recognised and met with its reason.
+ */
+export type Misconception =
+  | 'upside-down'
+  | 'forgot-one-plus'
+  | 'added-one'
+  | 'wrong-sign'
+  | 'used-pinion'
+  | 'ring-in-overdrive'
+  | 'single-pinion-formula'
+  | 'ratio-not-applied'
+  | 'output-instead-of-held'
+  | 'input-instead-of-held'
+  | 'sum-instead-of-difference'
+  | 'against-case'
+  | 'held-carrier-forward'
+  | 'reduction-for-overdrive'
+  | 'expects-reverse'
+  | 'locked-is-neutral'
+  | 'drives-and-driven-swapped'
+  | 'held-part-confused';
+
+interface Believed {
+  readonly code: Misconception;
+  readonly value: number;
+}
+
+/** The misconception that explains a wrong answer, or `null`. */
+export function recognise(
+  question: Question,
+  setup: GearSetSetup,
+  key: AnswerKey,
+  answer: Answer,
+): Misconception | null {
+  if (question.kind === 'number' && key.kind === 'number' && answer.kind === 'number')
+    return recogniseNumber(question, setup, key, answer);
+  if (question.kind === 'choice' && key.kind === 'choice' && answer.kind === 'choice')
+    return recogniseChoice(question, setup, key.right, answer.choice);
+  if (key.kind === 'roles' && answer.kind === 'roles') return recogniseRoles(key.right, answer);
+  return null;
+}
+
+function recogniseNumber(
+  question: NumberQuestion,
+  setup: GearSetSetup,
+  key: AnswerKey & { kind: 'number' },
+  answer: Answer & { kind: 'number' },
+): Misconception | null {
+  if (withinTolerance(question, key.value, answer.value)) {
+    return question.direction && answer.direction !== key.direction ? 'wrong-sign' : null;
+  }
+  const match = believedNumbers(question, setup, key.value).find((b) =>
+    withinTolerance(question, b.value, answer.value),
+  );
+  return match?.code ?? null;
+}
+
+/** Inside the instructor's tolerance; the limits themselves count as inside. */
+export function withinTolerance(question: NumberQuestion, right: number, given: number): boolean {
+  const { kind, value } = question.tolerance;
+  const allowed = kind === 'percent' ? (Math.abs(right) * value) / 100 : value;
+  return Math.abs(given - right) <= allowed + Math.abs(right) * SAME_ANSWER;
+}
+
+/** Every wrong number this question is known to draw, most telling first. */
+export function believedNumbers(
+  question: NumberQuestion,
+  setup: GearSetSetup,
+  right: number,
+): Believed[] {
+  const own =
+    question.ask === 'pinion-speed'
+      ? believedPinion(setup)
+      : believedRatios(setup).map(({ code, ratio }) => ({
+          code,
+          value: numberFromRatio(question.ask, ratio, setup),
+        }));
+  const { ratio } = solveSet(setup.set, setup.roles);
+  const plain: Believed[] = [];
+  if (question.ask === 'output-speed')
+    plain.push({ code: 'ratio-not-applied', value: setup.inputSpeedRpm });
+  if (question.ask === 'output-torque')
+    plain.push({ code: 'ratio-not-applied', value: setup.inputTorqueNm });
+  if (question.ask === 'held-torque' && ratio) {
+    const size = Math.abs(toNumber(ratio)) * setup.inputTorqueNm;
+    plain.push(
+      { code: 'output-instead-of-held', value: size },
+      { code: 'input-instead-of-held', value: setup.inputTorqueNm },
+      {
+        code: 'sum-instead-of-difference',
+        value: Math.abs(toNumber(ratio) + 1) * setup.inputTorqueNm,
+      },
+    );
+  }
+  return [...plain, ...own].filter(
+    (b) => Number.isFinite(b.value) && !withinTolerance(question, right, b.value),
+  );
+}
+
+function believedPinion(setup: GearSetSetup): Believed[] {
+  const { speeds, pinions } = solveSet(setup.set, setup.roles);
+  const relative = pinions[0]?.speed;
+  if (!relative || !speeds.carrier) return [];
+  const rpm = (f: Fraction) => Math.abs(toNumber(f)) * setup.inputSpeedRpm;
+  return [{ code: 'against-case', value: rpm(add(relative, speeds.carrier)) }];
+}
+
+/** Ratios a learner may believe in for this arrangement. */
+function believedRatios(setup: GearSetSetup): { code: Misconception; ratio: Fraction }[] {
+  const { set, roles } = setup;
+  const right = solveSet(set, roles).ratio;
+  if (!right || roles.reaction !== 'held') return [];
+  const e = toothRatio(set);
+  const size = signOf(right) < 0 ? negate(right) : right;
+  const list: { code: Misconception; ratio: Fraction }[] = [];
+  const ringInSunHeld = roles.drives === 'ring' && roles.driven === 'carrier';
+  if (set.kind === 'double-pinion') {
+    const asSingle = solveSet(
+      { kind: 'single-pinion', teeth: { sun: set.teeth.sun, ring: set.teeth.ring } },
+      roles,
+    ).ratio;
+    if (asSingle) list.push({ code: 'single-pinion-formula', ratio: asSingle });
+  }
+  list.push({
+    code: ringInSunHeld ? 'ring-in-overdrive' : 'upside-down',
+    ratio: divide(ONE, size),
+  });
+  const carrierHeld = roles.drives !== 'carrier' && roles.driven !== 'carrier';
+  const sunSide = roles.drives === 'sun' || roles.driven === 'sun';
+  const bare = sunSide ? e : divide(ONE, e);
+  if (carrierHeld) {
+    list.push({ code: 'added-one', ratio: add(ONE, size) });
+  } else {
+    list.push(
+      { code: 'forgot-one-plus', ratio: bare },
+      { code: 'forgot-one-plus', ratio: divide(ONE, bare) },
+    );
+  }
+  for (const pinion of pinionTeeth(setup)) {
+    const { sun, ring } = set.teeth;
+    for (const other of [sun, ring]) {
+      const q = fraction(pinion, other);
+      for (const r of [q, divide(ONE, q), add(ONE, q), add(ONE, divide(ONE, q))])
+        list.push({ code: 'used-pinion', ratio: r });
+    }
+  }
+  return list;
+}
+
+const pinionTeeth = ({ set }: GearSetSetup): number[] =>
+  (set.kind === 'single-pinion' ? [set.teeth.pinion] : [set.teeth.inner, set.teeth.outer]).filter(
+    (n) => n !== undefined,
+  );
+
+function recogniseChoice(
+  question: ChoiceQuestion,
+  setup: GearSetSetup,
+  right: readonly string[],
+  choice: string,
+): Misconception | null {
+  if (right.includes(choice)) return null;
+  const { roles } = setup;
+  switch (question.ask) {
+    case 'effect': {
+      const correct = right[0] ?? '';
+      if (roles.reaction === 'locked') return choice === 'neutral' ? 'locked-is-neutral' : null;
+      if (roles.drives === 'ring' && roles.driven === 'carrier' && choice === 'overdrive')
+        return 'ring-in-overdrive';
+      if (correct.startsWith('reverse') && !choice.startsWith('reverse'))
+        return 'held-carrier-forward';
+      if (choice.startsWith('reverse') && !correct.startsWith('reverse')) return 'expects-reverse';
+      return isSpeedPair(correct, choice) ? 'upside-down' : null;
+    }
+    case 'direction':
+      if (right[0] === 'opposite' && choice === 'same') return 'held-carrier-forward';
+      return right[0] === 'same' && choice === 'opposite' ? 'expects-reverse' : null;
+    case 'fastest':
+      return choice === roles.driven && right[0] === roles.drives ? 'upside-down' : null;
+    case 'arrangement':
+      return recogniseArrangement(question, setup, right, choice);
+  }
+}
+
+const isSpeedPair = (a: string, b: string): boolean =>
+  (a.endsWith('reduction') && b.endsWith('overdrive')) ||
+  (a.endsWith('overdrive') && b.endsWith('reduction'));
+
+function recogniseArrangement(
+  question: ChoiceQuestion,
+  setup: GearSetSetup,
+  right: readonly string[],
+  choice: string,
+): Misconception | null {
+  const [drives, driven] = choice.split('-');
+  if (right.some((r) => r === `${driven}-${drives}`)) return 'drives-and-driven-swapped';
+  if (question.goal === 'strongest-overdrive' && choice === 'ring-carrier')
+    return 'ring-in-overdrive';
+  const chosen = { drives, driven, reaction: 'held' } as Roles;
+  const { effect } = solveSet(setup.set, chosen);
+  if (question.goal.startsWith('reverse') && !effect.startsWith('reverse'))
+    return 'held-carrier-forward';
+  if (!question.goal.startsWith('reverse') && effect.startsWith('reverse'))
+    return 'held-part-confused';
+  if (question.goal === 'strongest-overdrive' && effect === 'reduction')
+    return 'reduction-for-overdrive';
+  return null;
+}
+
+function recogniseRoles(
+  right: readonly RoleAnswer[],
+  answer: Answer & { kind: 'roles' },
+): Misconception | null {
+  const key = right[0];
+  if (!key || right.some((r) => sameRoles(r, answer))) return null;
+  if (key.held === answer.held && key.drives === answer.driven) return 'drives-and-driven-swapped';
+  if (key.held !== answer.held) return 'held-part-confused';
+  return null;
+}
+
+export const sameRoles = (a: RoleAnswer, b: RoleAnswer): boolean =>
+  a.drives === b.drives && a.driven === b.driven && a.held === b.held;

@@ -1,0 +1,20 @@
+export {
+  add,
+  divide,
+  equals,
+  fraction,
+  isZero,
+  multiply,
+  negate,
+  ONE,
+  signOf,
+  subtract,
+  toNumber,
+  toText,
+  ZERO,
+  type Fraction,
+} from './fraction';
+export { reduceRows, solveExact, type ReducedRows } from './exactLinear';
+export { nullVector } from './nullVector';
+export { randomFromSeed, type Random } from './random';
+export { PIVOT_SHARE, SAME_ANSWER } from './tolerances';

@@ -1,0 +1,7 @@
+/** Every tolerance and cap of the numerical code, with its purpose. */
+
+/** A pivot below this share of its row's largest entry counts as zero in floating elimination. */
+export const PIVOT_SHARE = 1e-10;
+
+/** Two computed numbers closer than this share of the larger count as the same answer. */
+export const SAME_ANSWER = 1e-9;

@@ -1,0 +1,22 @@
+// Native ESM: no package needs transforming.
+export default {
+  roots: ['<rootDir>/core', '<rootDir>/web', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/demo'],
+  testMatch: ['**/*.test.ts'],
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  reporters: ['default', '<rootDir>/scripts/countReporter.mjs'],
+  cacheDirectory: '<rootDir>/.cache/jest',
+};
