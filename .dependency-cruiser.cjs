@@ -27,8 +27,16 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/', pathNot: TEST },
       to: {
-        dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'npm-no-pkg', 'npm-unknown'],
-        pathNot: 'node_modules/(zod|fflate|papaparse|@types/papaparse|@noble/hashes|safe-stable-stringify)/',
+        dependencyTypes: [
+          'npm',
+          'npm-dev',
+          'npm-optional',
+          'npm-peer',
+          'npm-no-pkg',
+          'npm-unknown',
+        ],
+        pathNot:
+          'node_modules/(zod|fflate|papaparse|@types/papaparse|@noble/hashes|safe-stable-stringify)/',
       },
     },
     {
@@ -63,7 +71,12 @@ module.exports = {
       from: { path: '^server/' },
       to: { path: '^(web|cli|e2e|bench|scripts|demo)/' },
     },
-    { name: 'cli-alone', severity: 'error', from: { path: '^cli/' }, to: { path: '^(web|server|e2e)/' } },
+    {
+      name: 'cli-alone',
+      severity: 'error',
+      from: { path: '^cli/' },
+      to: { path: '^(web|server|e2e)/' },
+    },
     {
       name: 'web-shared-is-shared',
       comment: 'Small shared components know no part of the product.',
@@ -72,12 +85,21 @@ module.exports = {
       to: { path: '^web/(?!shared/)' },
     },
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?worker' } },
+    {
+      name: 'not-to-unresolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '\\?worker' },
+    },
     {
       name: 'no-dev-dependency-in-the-application',
       severity: 'error',
       from: { path: '^(core|web|server)/', pathNot: TEST },
-      to: { dependencyTypes: ['npm-dev'], dependencyTypesNot: ['type-only'], pathNot: 'node_modules/@types/' },
+      to: {
+        dependencyTypes: ['npm-dev'],
+        dependencyTypesNot: ['type-only'],
+        pathNot: 'node_modules/@types/',
+      },
     },
   ],
   options: {
@@ -85,6 +107,9 @@ module.exports = {
     exclude: { path: '^(dist|coverage|.cache)/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

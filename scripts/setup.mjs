@@ -60,7 +60,9 @@ function installBrowser() {
   ];
   if (bins.every((f) => existsSync(f))) return;
   if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
-    console.error(`Missing ${bins.join(' or ')}: install the packages chromium and chromium-driver.`);
+    console.error(
+      `Missing ${bins.join(' or ')}: install the packages chromium and chromium-driver.`,
+    );
     process.exit(1);
   }
   const env = { DEBIAN_FRONTEND: 'noninteractive' };

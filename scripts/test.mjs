@@ -20,7 +20,9 @@ for (const [name, [cmd, ...args]] of stages) {
   const start = Date.now();
   console.log(`\n== ${name}`);
   const r = spawnSync(cmd, args, { stdio: ['ignore', 'inherit', 'inherit'] });
-  console.log(`== ${name}: ${r.status === 0 ? 'ok' : 'FAILED'} (${Math.round((Date.now() - start) / 1000)} s)`);
+  console.log(
+    `== ${name}: ${r.status === 0 ? 'ok' : 'FAILED'} (${Math.round((Date.now() - start) / 1000)} s)`,
+  );
   if (r.status !== 0) {
     failedStage = name;
     break;

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { gearSetSetup, port } from './gearSetSchema';
+import { MOST_ANSWERS } from './limits';
+import { id, name, sha256, timestamp } from './parts';
+
+/** Schema of `fair-sprocket/attempt`, version 1. The type is `lesson/attempt.ts`. */
+const answer = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('number'),
+    value: z.number().min(-1e9).max(1e9),
+    direction: z.exactOptional(z.enum(['same', 'opposite', 'none'])),
+  }),
+  z.strictObject({ kind: z.literal('choice'), choice: z.string().max(80) }),
+  z.strictObject({ kind: z.literal('roles'), drives: port, driven: port, held: port }),
+]);
+
+const misconception = z.enum([
+  'upside-down',
+  'forgot-one-plus',
+  'added-one',
+  'wrong-sign',
+  'used-pinion',
+  'ring-in-overdrive',
+  'single-pinion-formula',
+  'ratio-not-applied',
+  'output-instead-of-held',
+  'input-instead-of-held',
+  'sum-instead-of-difference',
+  'against-case',
+  'held-carrier-forward',
+  'reduction-for-overdrive',
+  'expects-reverse',
+  'locked-is-neutral',
+  'drives-and-driven-swapped',
+  'held-part-confused',
+]);
+
+export const attemptV1 = z.strictObject({
+  format: z.literal('fair-sprocket/attempt'),
+  version: z.literal(1),
+  id,
+  student: name.min(1),
+  lesson: z.strictObject({ id, title: name, hash: sha256 }),
+  startedAt: timestamp,
+  finishedAt: z.exactOptional(timestamp),
+  answers: z
+    .array(
+      z.strictObject({
+        question: id,
+        round: z.number().int().min(0).max(10_000),
+        setup: gearSetSetup,
+        answer,
+        confidence: z.enum(['guess', 'fairly-sure', 'certain']),
+        at: timestamp,
+        score: z.number().min(0).max(1),
+        misconception: z.exactOptional(misconception),
+      }),
+    )
+    .max(MOST_ANSWERS),
+});

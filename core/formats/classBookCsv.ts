@@ -1,0 +1,43 @@
+import Papa from 'papaparse';
+import type { ClassBook } from '../lesson';
+
+/**
+ * The class book as CSV (RFC 4180: CRLF, quoted where needed). Cells that a spreadsheet would run as a
+ * formula are defused with a leading apostrophe.
+ * @param words column titles and the wording of answers, from the catalogue
+ */
+export interface CsvWords {
+  readonly columns: readonly string[];
+  answer(cell: NonNullable<ClassBook['rows'][number]['cells'][number]>): string;
+  misconception(code: string): string;
+  question(index: number): string;
+}
+
+export function classBookCsv(lessonTitle: string, book: ClassBook, words: CsvWords): string {
+  const rows = book.rows.flatMap(({ attempt, cells }) =>
+    cells.flatMap((cell, k) =>
+      cell
+        ? [
+            [
+              attempt.student,
+              lessonTitle,
+              words.question(k),
+              words.answer(cell),
+              cell.score.toFixed(2),
+              cell.answer.confidence,
+              cell.misconception ? words.misconception(cell.misconception) : '',
+              String(cell.practice),
+              cell.answer.at,
+            ],
+          ]
+        : [],
+    ),
+  );
+  return Papa.unparse(
+    { fields: [...words.columns], data: rows },
+    {
+      newline: '\r\n',
+      escapeFormulae: true,
+    },
+  );
+}

@@ -1,0 +1,22 @@
+export { classBookCsv, type CsvWords } from './classBookCsv';
+export { jsonSchemas } from './jsonSchemas';
+export { readJson, type JsonFailure } from './jsonText';
+export { KINDS, type DocumentKind, type Documents, type Migration } from './kinds';
+export { contentHash, lessonHash } from './lessonHash';
+export { MOST_JSON_BYTES, MOST_NAME, MOST_PACK_BYTES, MOST_PICTURE_BYTES } from './limits';
+export {
+  openText,
+  openValue,
+  type OpenFailure,
+  type OpenResult,
+  type Problem,
+} from './openDocument';
+export {
+  looksLikePack,
+  readPack,
+  writePack,
+  type LessonPack,
+  type PackFailure,
+  type PackResult,
+} from './pack';
+export { acceptPicture, PICTURE_TYPES, type PictureKind, type PictureResult } from './picture';

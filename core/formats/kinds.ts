@@ -1,0 +1,41 @@
+import type { z } from 'zod';
+import type { Unit } from '../geartrain';
+import type { Attempt, Lesson } from '../lesson';
+import { attemptV1 } from './attemptV1';
+import { lessonV1 } from './lessonV1';
+import { packV1, type PackManifest } from './packV1';
+import { unitV1 } from './unitV1';
+
+/**
+ * Every kind of document: its newest version, the schema of that version, and the steps that bring older
+ * versions up to it. Migrations are named, numbered, pure and run forwards only.
+ */
+export interface Documents {
+  'fair-sprocket/lesson': Lesson;
+  'fair-sprocket/attempt': Attempt;
+  'fair-sprocket/unit': Unit;
+  'fair-sprocket/pack': PackManifest;
+}
+export type DocumentKind = keyof Documents;
+
+export interface Migration {
+  /** Turns a document of this version into the next. */
+  readonly from: number;
+  readonly name: string;
+  readonly up: (document: Record<string, unknown>) => Record<string, unknown>;
+}
+
+export interface KindDefinition<T> {
+  readonly version: number;
+  readonly schema: z.ZodType<T>;
+  readonly migrations: readonly Migration[];
+}
+
+export type KindTable = { readonly [K in DocumentKind]: KindDefinition<Documents[K]> };
+
+export const KINDS: KindTable = {
+  'fair-sprocket/lesson': { version: 1, schema: lessonV1, migrations: [] },
+  'fair-sprocket/attempt': { version: 1, schema: attemptV1, migrations: [] },
+  'fair-sprocket/unit': { version: 1, schema: unitV1, migrations: [] },
+  'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },
+};

@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { gearSetSetup } from './gearSetSchema';
+import { MOST_BLOCKS, MOST_STEPS } from './limits';
+import { id, markdown, name, refuseDuplicates } from './parts';
+import { unitV1 } from './unitV1';
+
+/** Schema of `fair-sprocket/lesson`, version 1. The type is `lesson/lesson.ts`. */
+const questionBase = { prompt: markdown, setup: gearSetSetup, vary: z.boolean() };
+
+const question = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...questionBase,
+    kind: z.literal('number'),
+    ask: z.enum(['ratio', 'output-speed', 'output-torque', 'held-torque', 'pinion-speed']),
+    tolerance: z.strictObject({
+      kind: z.enum(['percent', 'absolute']),
+      value: z.number().min(0).max(1e6),
+    }),
+    direction: z.boolean(),
+  }),
+  z.strictObject({
+    ...questionBase,
+    kind: z.literal('choice'),
+    ask: z.enum(['effect', 'direction', 'fastest', 'arrangement']),
+    goal: z.enum([
+      'largest-reduction',
+      'smallest-reduction',
+      'strongest-overdrive',
+      'reverse-reduction',
+      'reverse-overdrive',
+    ]),
+  }),
+  z.strictObject({ ...questionBase, kind: z.literal('roles') }),
+]);
+
+/** `media/` and a plain file name; nothing that could leave the folder. */
+const mediaPath = z
+  .string()
+  .regex(/^$|^media\/[A-Za-z0-9][A-Za-z0-9._-]{0,100}\.(png|jpg|gif|webp)$/);
+
+const block = z.discriminatedUnion('kind', [
+  z.strictObject({ id, kind: z.literal('text'), markdown }),
+  z.strictObject({
+    id,
+    kind: z.literal('caution'),
+    topic: z.enum([
+      'heavy-parts',
+      'lifting',
+      'springs',
+      'dust',
+      'hot-fluid',
+      'compressed-air',
+      'rotating',
+      'stall-test',
+      'own',
+    ]),
+    markdown,
+  }),
+  z.strictObject({ id, kind: z.literal('picture'), media: mediaPath, alt: name, caption: name }),
+  z.strictObject({
+    id,
+    kind: z.literal('bench'),
+    bench: z.literal('gear-set'),
+    setup: gearSetSetup,
+    allow: z.strictObject({ roles: z.boolean(), teeth: z.boolean(), speed: z.boolean() }),
+  }),
+  z.strictObject({ id, kind: z.literal('question'), question }),
+]);
+
+export const lessonV1 = z
+  .strictObject({
+    format: z.literal('fair-sprocket/lesson'),
+    version: z.literal(1),
+    id,
+    title: name,
+    summary: markdown,
+    author: z.exactOptional(name),
+    steps: z
+      .array(z.strictObject({ id, title: name, blocks: z.array(block).max(MOST_BLOCKS) }))
+      .max(MOST_STEPS),
+    units: z.exactOptional(z.array(unitV1).max(MOST_STEPS)),
+  })
+  .check((context) => {
+    const lesson = context.value;
+    refuseDuplicates(lesson.steps, (s) => s.id, ['steps'], context);
+    refuseDuplicates(lesson.units ?? [], (u) => u.id, ['units'], context);
+    const blocks = lesson.steps.flatMap((step) => step.blocks);
+    refuseDuplicates(blocks, (b) => b.id, ['blocks'], context);
+  });

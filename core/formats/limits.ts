@@ -1,0 +1,25 @@
+/** Sizes past which a file is refused before it is read, each with its purpose. */
+
+/** A lone JSON document. A lesson of a hundred steps is well under 1 MB. */
+export const MOST_JSON_BYTES = 8 * 1024 * 1024;
+
+/** A whole pack, packed or unpacked: lesson, units and pictures. */
+export const MOST_PACK_BYTES = 64 * 1024 * 1024;
+
+/** Files in a pack. */
+export const MOST_PACK_ENTRIES = 400;
+
+/** One picture. */
+export const MOST_PICTURE_BYTES = 6 * 1024 * 1024;
+
+/** Levels of nesting in JSON; a lesson needs about ten. */
+export const MOST_DEPTH = 40;
+
+export const MOST_TEXT = 20_000;
+export const MOST_NAME = 200;
+export const MOST_STEPS = 200;
+export const MOST_BLOCKS = 100;
+export const MOST_ANSWERS = 5_000;
+export const MOST_MEMBERS = 120;
+export const MOST_SPEED_RPM = 100_000;
+export const MOST_TORQUE_NM = 1_000_000;

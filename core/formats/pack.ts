@@ -1,0 +1,143 @@
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import type { Unit } from '../geartrain';
+import { mediaOf, type Lesson } from '../lesson';
+import { MOST_PACK_BYTES, MOST_PACK_ENTRIES, MOST_PICTURE_BYTES } from './limits';
+import { openText, type OpenFailure } from './openDocument';
+import type { PackManifest } from './packV1';
+import { pictureKind } from './picture';
+
+/**
+ * A lesson with all it needs in one plain ZIP: `manifest.json`, `lesson.json`, `units/ID.json`, `media/NAME`.
+ * Names and sizes are read from the archive's directory before anything is unpacked, and a file that turns
+ * out larger than its entry states is refused.
+ */
+export interface LessonPack {
+  readonly lesson: Lesson;
+  readonly media: Readonly<Record<string, Uint8Array>>;
+}
+
+export type PackFailure =
+  | { readonly cause: 'pack-damaged' }
+  | { readonly cause: 'pack-too-large'; readonly bytes: number; readonly most: number }
+  | { readonly cause: 'pack-too-many'; readonly count: number; readonly most: number }
+  | { readonly cause: 'pack-path'; readonly path: string }
+  | { readonly cause: 'pack-missing'; readonly path: string }
+  | { readonly cause: 'pack-picture'; readonly path: string }
+  | { readonly cause: 'pack-part'; readonly path: string; readonly failure: OpenFailure };
+
+export type PackResult =
+  | { readonly ok: true; readonly pack: LessonPack }
+  | { readonly ok: false; readonly failure: PackFailure };
+
+/** A fixed date in every entry, so that the same lesson always makes the same bytes. */
+const ENTRY_DATE = '1990-01-01T12:00:00';
+
+/** @throws Error when a picture the lesson shows is not in `media` */
+export function writePack({ lesson, media }: LessonPack): Uint8Array {
+  const { units = [], ...document } = lesson;
+  const files: Zippable = {};
+  const addJson = (path: string, value: unknown) => {
+    files[path] = [strToU8(`${JSON.stringify(value, null, 2)}\n`), { mtime: ENTRY_DATE }];
+  };
+  addJson('lesson.json', document);
+  for (const unit of units) addJson(`units/${unit.id}.json`, unit);
+  for (const path of mediaOf(lesson)) {
+    const bytes = media[path];
+    if (!bytes) throw new Error(`writePack: expected a picture for "${path}"`);
+    files[path] = [bytes, { level: 0, mtime: ENTRY_DATE }];
+  }
+  const manifest: PackManifest = {
+    format: 'fair-sprocket/pack',
+    version: 1,
+    lesson: { id: lesson.id, title: lesson.title },
+    files: Object.keys(files),
+  };
+  addJson('manifest.json', manifest);
+  return zipSync(files);
+}
+
+/** First bytes of a ZIP's local file header (PKWARE APPNOTE 4.3.7). */
+export const looksLikePack = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
+
+const fail = (failure: PackFailure): { ok: false; failure: PackFailure } => ({
+  ok: false,
+  failure,
+});
+
+const SAFE_PATH =
+  /^(manifest\.json|lesson\.json|units\/[A-Za-z0-9][\w.-]*\.json|media\/[A-Za-z0-9][\w.-]*)$/;
+
+export function readPack(bytes: Uint8Array): PackResult {
+  const unpacked = unpack(bytes);
+  if (!unpacked.ok) return unpacked;
+  const { files } = unpacked;
+  for (const path of ['manifest.json', 'lesson.json'])
+    if (!files[path]) return fail({ cause: 'pack-missing', path });
+  const manifest = openPart(files, 'manifest.json', 'fair-sprocket/pack');
+  if (!manifest.ok) return manifest;
+  const lesson = openPart(files, 'lesson.json', 'fair-sprocket/lesson');
+  if (!lesson.ok) return lesson;
+  const units: Unit[] = [];
+  const media: Record<string, Uint8Array> = {};
+  for (const [path, content] of Object.entries(files)) {
+    if (path.startsWith('units/')) {
+      const unit = openPart(files, path, 'fair-sprocket/unit');
+      if (!unit.ok) return unit;
+      units.push(unit.document);
+    } else if (path.startsWith('media/')) {
+      if (!pictureKind(content) || content.length > MOST_PICTURE_BYTES)
+        return fail({ cause: 'pack-picture', path });
+      media[path] = content;
+    }
+  }
+  const missing = mediaOf(lesson.document).find((path) => !media[path]);
+  if (missing !== undefined) return fail({ cause: 'pack-missing', path: missing });
+  const document = units.length > 0 ? { ...lesson.document, units } : lesson.document;
+  return { ok: true, pack: { lesson: document, media } };
+}
+
+function openPart<K extends 'fair-sprocket/pack' | 'fair-sprocket/lesson' | 'fair-sprocket/unit'>(
+  files: Readonly<Record<string, Uint8Array>>,
+  path: string,
+  kind: K,
+) {
+  const opened = openText<K>(strFromU8(files[path]!), kind);
+  return opened.ok ? opened : fail({ cause: 'pack-part', path, failure: opened.failure });
+}
+
+type Unpacked =
+  | { readonly ok: true; readonly files: Record<string, Uint8Array> }
+  | { readonly ok: false; readonly failure: PackFailure };
+
+function unpack(bytes: Uint8Array): Unpacked {
+  if (bytes.length > MOST_PACK_BYTES)
+    return fail({ cause: 'pack-too-large', bytes: bytes.length, most: MOST_PACK_BYTES });
+  let refusal: PackFailure | null = null;
+  let count = 0;
+  let total = 0;
+  const stated = new Map<string, number>();
+  try {
+    const files = unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        if (refusal || name.endsWith('/')) return false;
+        count++;
+        total += originalSize;
+        if (!SAFE_PATH.test(name)) refusal = { cause: 'pack-path', path: name };
+        else if (stated.has(name)) refusal = { cause: 'pack-damaged' };
+        else if (count > MOST_PACK_ENTRIES)
+          refusal = { cause: 'pack-too-many', count, most: MOST_PACK_ENTRIES };
+        else if (total > MOST_PACK_BYTES)
+          refusal = { cause: 'pack-too-large', bytes: total, most: MOST_PACK_BYTES };
+        stated.set(name, originalSize);
+        return refusal === null;
+      },
+    });
+    if (refusal) return fail(refusal);
+    for (const [name, content] of Object.entries(files))
+      if (content.length !== stated.get(name)) return fail({ cause: 'pack-damaged' });
+    return { ok: true, files };
+  } catch {
+    return fail(refusal ?? { cause: 'pack-damaged' });
+  }
+}

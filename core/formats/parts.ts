@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { MOST_NAME, MOST_TEXT } from './limits';
+
+/** Small schemas that several documents share. */
+
+/** Ids go into file names and addresses: letters, digits, `.`, `_` and `-`. */
+export const id = z
+  .string()
+  .min(1)
+  .max(80)
+  .regex(/^[A-Za-z0-9][A-Za-z0-9._-]*$/);
+
+export const name = z.string().max(MOST_NAME);
+export const markdown = z.string().max(MOST_TEXT);
+export const timestamp = z.iso.datetime();
+export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
+
+/** Adds one issue for every value that occurs again; `key` names the field in the issue's path. */
+export function refuseDuplicates<T>(
+  items: readonly T[],
+  idOf: (item: T) => string,
+  path: readonly PropertyKey[],
+  context: z.core.ParsePayload | z.RefinementCtx,
+): void {
+  const seen = new Set<string>();
+  items.forEach((item, k) => {
+    const value = idOf(item);
+    if (seen.has(value))
+      context.issues.push({
+        code: 'custom',
+        path: [...path, k, 'id'],
+        params: { code: 'duplicate-id', id: value },
+        input: value,
+        message: `duplicate id ${value}`,
+      });
+    seen.add(value);
+  });
+}

@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import { CASE } from '../geartrain';
+import { doublePinionTeeth, pairToothCount, pinionCount, singlePinionTeeth } from './gearSetSchema';
+import { MOST_MEMBERS } from './limits';
+import { id, markdown, name, refuseDuplicates } from './parts';
+
+/** Schema of `fair-sprocket/unit`, version 1. The type is `geartrain/unit.ts`. */
+const ports = { id, sun: id, carrier: id, ring: id, pinions: pinionCount };
+
+const gearset = z.discriminatedUnion('kind', [
+  z.strictObject({ ...ports, kind: z.literal('single-pinion'), teeth: singlePinionTeeth }),
+  z.strictObject({ ...ports, kind: z.literal('double-pinion'), teeth: doublePinionTeeth }),
+  z.strictObject({
+    id,
+    kind: z.literal('mesh'),
+    first: id,
+    second: id,
+    teeth: z.strictObject({ first: pairToothCount, second: pairToothCount }),
+    internal: z.exactOptional(z.boolean()),
+  }),
+]);
+
+export const unitV1 = z
+  .strictObject({
+    format: z.literal('fair-sprocket/unit'),
+    version: z.literal(1),
+    id,
+    name,
+    notes: z.exactOptional(markdown),
+    members: z
+      .array(z.strictObject({ id, name, inertia: z.exactOptional(z.number().positive().max(1e6)) }))
+      .min(2)
+      .max(MOST_MEMBERS),
+    input: id,
+    output: id,
+    gearsets: z.array(gearset).max(MOST_MEMBERS),
+    elements: z
+      .array(
+        z.strictObject({
+          id,
+          name,
+          kind: z.enum(['clutch', 'dog', 'brake', 'band', 'one-way']),
+          between: z.tuple([id, id]),
+        }),
+      )
+      .max(MOST_MEMBERS),
+    ranges: z
+      .array(z.strictObject({ id, lever: name, gear: name, apply: z.array(id).max(MOST_MEMBERS) }))
+      .max(MOST_MEMBERS),
+  })
+  .check((context) => {
+    const unit = context.value;
+    for (const part of ['members', 'gearsets', 'elements', 'ranges'] as const)
+      refuseDuplicates<{ id: string }>(unit[part], (item) => item.id, [part], context);
+    const report = (path: PropertyKey[], code: string, value: string) =>
+      context.issues.push({
+        code: 'custom',
+        path,
+        params: { code, id: value },
+        input: value,
+        message: `${code}: ${value}`,
+      });
+    const known = new Set([CASE, ...unit.members.map((m) => m.id)]);
+    const memberAt = (path: PropertyKey[], member: string) => {
+      if (!known.has(member)) report(path, 'unknown-member', member);
+    };
+    if (unit.members.some((m) => m.id === CASE)) report(['members'], 'case-is-predefined', CASE);
+    memberAt(['input'], unit.input);
+    memberAt(['output'], unit.output);
+    if (unit.input === unit.output) report(['output'], 'same-part', unit.output);
+    unit.gearsets.forEach((set, k) => {
+      const at =
+        set.kind === 'mesh'
+          ? (['first', 'second'] as const)
+          : (['sun', 'carrier', 'ring'] as const);
+      for (const port of at)
+        memberAt(['gearsets', k, port], (set as Record<string, unknown>)[port] as string);
+    });
+    unit.elements.forEach((element, k) => {
+      element.between.forEach((member, side) => memberAt(['elements', k, 'between', side], member));
+      if (element.between[0] === element.between[1])
+        report(['elements', k, 'between'], 'same-part', element.between[0]);
+    });
+    unit.ranges.forEach((range, k) =>
+      range.apply.forEach((element, i) => {
+        const at = ['ranges', k, 'apply', i];
+        const found = unit.elements.find((e) => e.id === element);
+        if (!found) report(at, 'unknown-element', element);
+        else if (found.kind === 'one-way') report(at, 'one-way-listed', element);
+      }),
+    );
+  });

@@ -1,0 +1,148 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer, connect, type AddressInfo, type Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Server as HttpServer } from 'node:http';
+import { createApp } from './app';
+
+/** Over real HTTP, on a small build of its own. */
+let dir: string;
+let server: HttpServer;
+let port: number;
+
+beforeAll(async () => {
+  dir = mkdtempSync(path.join(tmpdir(), 'server-test-'));
+  mkdirSync(path.join(dir, 'web/assets'), { recursive: true });
+  writeFileSync(path.join(dir, 'secret.txt'), 'SECRET');
+  writeFileSync(path.join(dir, 'web/index.html'), '<!doctype html><title>PAGE</title>');
+  writeFileSync(path.join(dir, 'web/.env'), 'SECRET');
+  writeFileSync(path.join(dir, 'web/assets/app-abc123.js'), `/* ${'x'.repeat(5000)} */`);
+  server = createApp(path.join(dir, 'web')).listen(0, '127.0.0.1');
+  await new Promise((done) => server.once('listening', done));
+  port = (server.address() as AddressInfo).port;
+});
+afterAll(async () => {
+  server.closeAllConnections();
+  await new Promise((done) => server.close(done));
+  rmSync(dir, { recursive: true });
+});
+
+const get = (url: string, init: RequestInit = {}) => fetch(`http://127.0.0.1:${port}${url}`, init);
+
+/** Sends the path exactly as written; `fetch` would tidy it up first. */
+const raw = (target: string) =>
+  new Promise<string>((done, fail) => {
+    const socket = connect(port, '127.0.0.1', () =>
+      socket.write(`GET ${target} HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n`),
+    );
+    let text = '';
+    socket.on('data', (d: Buffer) => (text += d.toString()));
+    socket.on('end', () => done(text));
+    socket.on('error', fail);
+  });
+
+test('the page is never cached, client-side routes fall back to it', async () => {
+  for (const route of ['/', '/teach/lessons', '/learn/lessons/some-id']) {
+    const res = await get(route);
+    expect([route, res.status, res.headers.get('cache-control')]).toEqual([route, 200, 'no-cache']);
+    expect(await res.text()).toContain('PAGE');
+  }
+});
+
+test('hashed assets are compressed and kept for a year; missing ones are 404', async () => {
+  const res = await get('/assets/app-abc123.js', { headers: { 'accept-encoding': 'gzip' } });
+  expect(res.headers.get('content-encoding')).toBe('gzip');
+  expect(res.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
+  expect((await get('/assets/none.js')).status).toBe(404);
+  expect((await get('/missing.js')).status).toBe(404);
+});
+
+test('health, and nothing but reading', async () => {
+  expect(await (await get('/healthz')).json()).toEqual({ status: 'ok' });
+  for (const method of ['POST', 'PUT', 'DELETE'])
+    expect((await get('/teach', { method })).status).toBe(405);
+});
+
+test('security headers', async () => {
+  const { headers } = await get('/');
+  const policy = headers.get('content-security-policy') ?? '';
+  for (const part of [
+    "default-src 'none'",
+    "script-src 'self'",
+    "frame-ancestors 'none'",
+    "base-uri 'none'",
+  ])
+    expect(policy).toContain(part);
+  expect(policy).not.toContain('unsafe-eval');
+  expect(headers.get('x-content-type-options')).toBe('nosniff');
+  expect(headers.get('x-powered-by')).toBeNull();
+  expect(headers.get('referrer-policy')).toBe('no-referrer');
+});
+
+test.each([
+  '/../secret.txt',
+  '/assets/../../secret.txt',
+  '/..%2fsecret.txt',
+  '/assets/..%2f..%2fsecret.txt',
+  '/%2e%2e/secret.txt',
+  '/assets/%2e%2e/%2e%2e/secret.txt',
+  '/..\\secret.txt',
+  '/assets/..%5c..%5csecret.txt',
+  '/%00',
+  '/secret.txt%00.js',
+  '/%c0%ae%c0%ae/secret.txt',
+  '/%zz',
+  '/.env',
+  '//secret.txt',
+  'http://evil/../secret.txt',
+  `/${'a/'.repeat(3000)}`,
+])('hostile path %s reads nothing outside the build', async (target) => {
+  const text = await raw(target);
+  expect(text).toMatch(/^HTTP\/1\.1 \d{3}/);
+  expect(text).not.toContain('SECRET');
+  expect(text).not.toContain(dir);
+});
+
+describe('the program', () => {
+  const start = (env: Record<string, string>) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+      env: { ...process.env, DIST: path.join(dir, 'web'), ...env },
+    });
+    const lines: string[] = [];
+    const said = (pattern: RegExp) =>
+      new Promise<string>((done) => {
+        const check = () => {
+          const hit = lines.join('').match(pattern);
+          if (hit) done(hit[0]);
+        };
+        for (const stream of [child.stdout, child.stderr])
+          stream.on('data', (d: Buffer) => {
+            lines.push(d.toString());
+            check();
+          });
+      });
+    const ended = new Promise<number | null>((done) => child.once('exit', (code) => done(code)));
+    return { child, said, ended };
+  };
+
+  test('prints its address and ends cleanly on SIGTERM', async () => {
+    const { child, said, ended } = start({ PORT: '0' });
+    const address = await said(/http:\/\/127\.0\.0\.1:\d+/);
+    expect((await fetch(address)).status).toBe(200);
+    child.kill('SIGTERM');
+    expect(await ended).toBe(0);
+  }, 20_000);
+
+  test('a busy port and a bad port are told in plain words', async () => {
+    const blocker: Server = createServer().listen(0, '127.0.0.1');
+    await new Promise((done) => blocker.once('listening', done));
+    const busy = start({ PORT: String((blocker.address() as AddressInfo).port) });
+    expect(await busy.said(/already in use/)).toBeTruthy();
+    expect(await busy.ended).toBe(1);
+    const bad = start({ PORT: 'harbour' });
+    expect(await bad.said(/PORT must be a whole number/)).toBeTruthy();
+    expect(await bad.ended).toBe(1);
+    blocker.close();
+  }, 20_000);
+});
