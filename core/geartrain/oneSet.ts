@@ -194,3 +194,32 @@ export function readSet(setup: GearSetSetup, solution: SetSolution): Record<Port
 
 /** e = Nr/Ns, the set's own tooth ratio. */
 export const toothRatio = (set: PlanetarySet): Fraction => fraction(set.teeth.ring, set.teeth.sun);
+
+/**
+ * Speeds to show, × input speed. As solved; with nothing held the load stands still and the free part runs.
+ */
+export function shownSpeeds(set: PlanetarySet, roles: Roles): Record<Port, number> {
+  const load: Roles = { drives: roles.drives, driven: thirdPort(roles), reaction: 'held' };
+  const { speeds } = solveSet(set, roles.reaction === 'free' ? load : roles);
+  const shown = (port: Port) => (speeds[port] ? toNumber(speeds[port]) : 0);
+  return { sun: shown('sun'), carrier: shown('carrier'), ring: shown('ring') };
+}
+
+export type Role = 'drives' | 'driven' | Reaction;
+
+/** What a part does under these roles. */
+export function roleOf(roles: Roles, port: Port): Role {
+  if (port === roles.drives) return 'drives';
+  return port === roles.driven ? 'driven' : roles.reaction;
+}
+
+/** Gives a part a role; the part that had it takes the other's place, so that every role stays filled. */
+export function withRole(roles: Roles, port: Port, role: Role): Roles {
+  const third = thirdPort(roles);
+  const reaction = role === 'drives' || role === 'driven' ? roles.reaction : role;
+  const slots = { drives: roles.drives, driven: roles.driven, third };
+  const wanted = role === 'drives' || role === 'driven' ? role : 'third';
+  const current = (Object.keys(slots) as (keyof typeof slots)[]).find((k) => slots[k] === port)!;
+  const swapped = { ...slots, [current]: slots[wanted], [wanted]: port };
+  return { drives: swapped.drives, driven: swapped.driven, reaction };
+}

@@ -1,0 +1,42 @@
+import { App as AntApp, ConfigProvider } from 'antd';
+import { useEffect } from 'react';
+import { RouterProvider } from 'react-router';
+import { UnitSystemContext } from '../shared/numbers';
+import { useMedia } from '../shared/useMedia';
+import { SingleKeysContext } from '../shared/useShortcuts';
+import { useAppDispatch, useAppSelector, useServices } from './hooks';
+import { refreshLesson } from '../lessons/librarySlice';
+import type { AppRouter } from './routes';
+import { themeFor } from './theme';
+
+/** Theme, units and keys around the routes; keeps settings and other tabs' saves in step. */
+export function App({ router }: { router: AppRouter }) {
+  const settings = useAppSelector((state) => state.settings);
+  const services = useServices();
+  const dispatch = useAppDispatch();
+  const still = useMedia('(prefers-reduced-motion: reduce)');
+
+  useEffect(() => {
+    document.documentElement.dataset['theme'] = settings.paper;
+  }, [settings.paper]);
+  useEffect(() => {
+    // Settings are a convenience: a storage that refuses them is told of where documents are saved.
+    services.documents.saveSetting('settings', settings).catch(() => undefined);
+  }, [services, settings]);
+  useEffect(
+    () => services.tabs.listen(({ id }) => void dispatch(refreshLesson(id))),
+    [services, dispatch],
+  );
+
+  return (
+    <ConfigProvider theme={themeFor(settings.paper, !still)}>
+      <AntApp component={false}>
+        <UnitSystemContext value={settings.units}>
+          <SingleKeysContext value={settings.singleKeys}>
+            <RouterProvider router={router} />
+          </SingleKeysContext>
+        </UnitSystemContext>
+      </AntApp>
+    </ConfigProvider>
+  );
+}

@@ -1,0 +1,85 @@
+import { useRef } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { defaultSetup } from '../../core/lesson';
+import { EndViewDrawing } from '../ratio/EndViewDrawing';
+import { useSetModel } from '../ratio/useSetModel';
+import { useTurning } from '../ratio/useTurning';
+import { useElementSize } from '../shared/useElementSize';
+import './Home.css';
+
+const SETUP = { ...defaultSetup(), inputSpeedRpm: 320 };
+
+/** Two doors with a gear set turning between them. */
+export function Home() {
+  const { t } = useTranslation();
+  return (
+    <main className="home" id="main">
+      <div className="home-head">
+        <h1>{t('home.title')}</h1>
+        <p>{t('home.lead')}</p>
+      </div>
+      <div className="home-doors">
+        <DoorPanel door="teach" links={['lessons', 'ratio', 'classBook']} />
+        <HomeDrawing />
+        <DoorPanel door="learn" links={['lessons', 'ratio', 'records']} />
+      </div>
+      <p className="home-foot quiet">{t('home.caution')}</p>
+    </main>
+  );
+}
+
+const PATHS: Readonly<Record<string, string>> = {
+  lessons: 'lessons',
+  ratio: 'ratio',
+  classBook: 'class-book',
+  records: 'records',
+};
+
+function DoorPanel({ door, links }: { door: 'teach' | 'learn'; links: readonly string[] }) {
+  const { t } = useTranslation();
+  return (
+    <section className={`home-door home-door-${door}`} aria-labelledby={`door-${door}`}>
+      <h2 id={`door-${door}`}>
+        <Link to={`/${door}/lessons`}>{t(`nav.${door}`)}</Link>
+      </h2>
+      <p>{t(`home.${door}`)}</p>
+      <ul>
+        {links.map((link) => (
+          <li key={link}>
+            <Link to={`/${door}/${PATHS[link]}`}>{t(`home.links.${door}.${link}`)}</Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function HomeDrawing() {
+  const { t } = useTranslation();
+  const box = useRef<HTMLDivElement>(null);
+  const { width, height } = useElementSize(box);
+  const model = useSetModel(SETUP);
+  const turning = useTurning(SETUP.inputSpeedRpm, true);
+  const radius = Math.min(width, height) / 2;
+  return (
+    <div className="home-drawing" ref={box}>
+      {width > 0 && (
+        <svg width={width} height={height} role="img" aria-label={t('home.drawing')}>
+          <EndViewDrawing
+            view={model.view}
+            roles={{ sun: 'drives', carrier: 'driven', ring: 'held' }}
+            shown={model.shown}
+            turning={turning}
+            scale={radius / (model.view.extent * 1.13)}
+            centre={{ x: width / 2, y: height / 2 }}
+            misfit={false}
+          />
+        </svg>
+      )}
+      <button type="button" className="home-pause" onClick={turning.toggle}>
+        {turning.playing ? t('bench.pause') : t('bench.turn')}
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,85 @@
+import { Modal, Switch } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { useAppDispatch, useAppSelector } from './hooks';
+import { settingsChanged } from './settingsSlice';
+import './KeysSheet.css';
+
+interface KeyGroup {
+  title: string;
+  keys: readonly (readonly [string, string])[];
+}
+
+/** Every key of the application, by where it works. */
+const GROUPS: readonly KeyGroup[] = [
+  {
+    title: 'bench',
+    keys: [
+      ['Space', 'turn'],
+      ['← →', 'tooth'],
+      ['S', 'slow'],
+      ['1 2 3', 'part'],
+      ['D', 'drives'],
+      ['O', 'driven'],
+      ['H', 'held'],
+      ['K', 'lock'],
+      ['F', 'free'],
+      ['W', 'worked'],
+      ['L', 'lever'],
+    ],
+  },
+  {
+    title: 'player',
+    keys: [
+      ['Space', 'turn'],
+      ['← →', 'tooth'],
+      ['S', 'slow'],
+      ['N', 'nextStep'],
+      ['B', 'previousStep'],
+    ],
+  },
+  {
+    title: 'builder',
+    keys: [
+      ['Ctrl Z', 'undo'],
+      ['Ctrl Shift Z', 'redo'],
+      ['Space ↑ ↓ Space', 'move'],
+    ],
+  },
+  { title: 'everywhere', keys: [['?', 'sheet']] },
+];
+
+export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const singleKeys = useAppSelector((state) => state.settings.singleKeys);
+  return (
+    <Modal title={t('keys.title')} open={open} onCancel={onClose} footer={null} width={760}>
+      <div className="keys-groups">
+        {GROUPS.map(({ title, keys }) => (
+          <section key={title}>
+            <h3 className="label">{t(`keys.groups.${title}`)}</h3>
+            <dl>
+              {keys.map(([key, action]) => (
+                <div key={action}>
+                  <dt>
+                    {key.split(' ').map((k, i) => (
+                      <kbd key={i}>{k}</kbd>
+                    ))}
+                  </dt>
+                  <dd>{t(`keys.actions.${action}`)}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+      <label className="row keys-switch">
+        <Switch
+          checked={singleKeys}
+          onChange={(on) => dispatch(settingsChanged({ singleKeys: on }))}
+        />
+        {t('keys.single')}
+      </label>
+    </Modal>
+  );
+}

@@ -1,0 +1,108 @@
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
+import { useShortcuts } from '../shared/useShortcuts';
+import { useAppDispatch, useAppSelector } from './hooks';
+import { KeysSheet } from './KeysSheet';
+import { settingsChanged } from './settingsSlice';
+import { SprocketMark } from './SprocketMark';
+import { StorageNotice } from './StorageNotice';
+import './Shell.css';
+
+type Door = 'teach' | 'learn';
+
+const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
+  teach: [
+    { to: '/teach/lessons', key: 'lessons' },
+    { to: '/teach/ratio', key: 'ratio' },
+    { to: '/teach/class-book', key: 'classBook' },
+  ],
+  learn: [
+    { to: '/learn/lessons', key: 'lessons' },
+    { to: '/learn/ratio', key: 'ratio' },
+    { to: '/learn/records', key: 'records' },
+  ],
+};
+
+/** The bar over every screen: two doors, the parts behind the open one, and the settings of the wall. */
+export function Shell() {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const { paper, units } = useAppSelector((state) => state.settings);
+  const { pathname } = useLocation();
+  const navigation = useNavigation();
+  const [keysOpen, setKeysOpen] = useState(false);
+  const door: Door | null = pathname.startsWith('/teach')
+    ? 'teach'
+    : pathname.startsWith('/learn')
+      ? 'learn'
+      : null;
+  useShortcuts({ '?': () => setKeysOpen(true) });
+  useEffect(() => {
+    document.title = t('app.name');
+  }, [pathname, t]);
+
+  return (
+    <div className="shell">
+      <a className="skip-link" href="#main">
+        {t('app.skip')}
+      </a>
+      <header className="shell-bar">
+        <Link to="/" className="shell-brand">
+          <SprocketMark />
+          {t('app.name')}
+        </Link>
+        <nav className="shell-doors" aria-label={t('nav.doors')}>
+          {(['teach', 'learn'] as const).map((d) => (
+            <Link key={d} to={`/${d}/lessons`} aria-current={door === d ? 'true' : undefined}>
+              {t(`nav.${d}`)}
+            </Link>
+          ))}
+        </nav>
+        {door && (
+          <nav className="shell-parts" aria-label={t('nav.parts')}>
+            {NAV[door].map(({ to, key }) => (
+              <NavLink key={to} to={to}>
+                {t(`nav.${key}`)}
+              </NavLink>
+            ))}
+          </nav>
+        )}
+        <div className="shell-tools">
+          <button
+            type="button"
+            onClick={() =>
+              dispatch(settingsChanged({ units: units === 'si' ? 'inch-pound' : 'si' }))
+            }
+            aria-label={t('app.switchUnits', { now: t(`app.${units}`) })}
+          >
+            {t(`app.${units}`)}
+          </button>
+          <button
+            type="button"
+            onClick={() => dispatch(settingsChanged({ paper: paper === 'day' ? 'night' : 'day' }))}
+            aria-label={t('app.switchPaper', { now: t(`app.${paper}`) })}
+          >
+            {t(`app.${paper}`)}
+          </button>
+          <button
+            type="button"
+            className="shell-keys"
+            onClick={() => setKeysOpen(true)}
+            aria-label={t('keys.open')}
+          >
+            ?
+          </button>
+        </div>
+        {navigation.state !== 'idle' && (
+          <div className="shell-loading" role="progressbar" aria-label={t('app.loading')} />
+        )}
+      </header>
+      <StorageNotice />
+      <div className="shell-screen">
+        <Outlet />
+      </div>
+      <KeysSheet open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </div>
+  );
+}

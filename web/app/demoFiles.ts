@@ -1,0 +1,9 @@
+/** Every file of the demo world, as one chunk of its own. */
+const json = (files: Record<string, unknown>): unknown[] => Object.values(files);
+
+export const demoLessons = json(
+  import.meta.glob('../../demo/lessons/*.json', { eager: true, import: 'default' }),
+);
+export const demoAttempts = json(
+  import.meta.glob('../../demo/attempts/*.json', { eager: true, import: 'default' }),
+);

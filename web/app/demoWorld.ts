@@ -1,0 +1,32 @@
+import { openValue } from '../../core/formats';
+import type { Attempt, Lesson } from '../../core/lesson';
+
+/** The made-up training shop, loaded when it is needed. */
+export interface DemoWorld {
+  readonly lessons: Lesson[];
+  readonly attempts: Attempt[];
+}
+
+/** Order in which the lessons stand in the library. */
+const ORDER = [
+  'name-the-parts',
+  'hold-one-drive-one',
+  'what-the-held-part-feels',
+  'two-pinions-in-a-row',
+];
+
+export async function loadDemoWorld(): Promise<DemoWorld> {
+  const { demoLessons, demoAttempts } = await import('./demoFiles');
+  const lessons = demoLessons.map((value) => opened(value, 'fair-sprocket/lesson'));
+  lessons.sort((a, b) => ORDER.indexOf(a.id) - ORDER.indexOf(b.id));
+  return { lessons, attempts: demoAttempts.map((v) => opened(v, 'fair-sprocket/attempt')) };
+}
+
+function opened<K extends 'fair-sprocket/lesson' | 'fair-sprocket/attempt'>(
+  value: unknown,
+  kind: K,
+) {
+  const result = openValue(value, kind);
+  if (!result.ok) throw new Error(`demo world: ${JSON.stringify(result.failure)}`);
+  return result.document;
+}

@@ -1,0 +1,54 @@
+import { createBrowserRouter } from 'react-router';
+import { ErrorScreen } from './ErrorScreen';
+import { Home } from './Home';
+import { NotFound } from './NotFound';
+import { Shell } from './Shell';
+
+/** Every address of the application. Screens load when they are opened. */
+export function createRouter() {
+  const ratio = async () => ({ Component: (await import('../ratio/RatioBench')).RatioBench });
+  const library = (door: 'teach' | 'learn') => async () => {
+    const { LessonLibrary } = await import('../lessons/library/LessonLibrary');
+    return { Component: () => <LessonLibrary door={door} /> };
+  };
+  const player = (mode: 'learn' | 'preview') => async () => {
+    const { PlayerScreen } = await import('../lessons/player/PlayerScreen');
+    return { Component: () => <PlayerScreen mode={mode} /> };
+  };
+  return createBrowserRouter([
+    {
+      element: <Shell />,
+      errorElement: <ErrorScreen />,
+      children: [
+        { index: true, element: <Home /> },
+        { path: 'teach/lessons', lazy: library('teach') },
+        {
+          path: 'teach/lessons/:lessonId',
+          lazy: async () => ({
+            Component: (await import('../lessons/builder/BuilderScreen')).BuilderScreen,
+          }),
+        },
+        { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
+        { path: 'teach/ratio', lazy: ratio },
+        {
+          path: 'teach/class-book',
+          lazy: async () => ({
+            Component: (await import('../classBook/ClassBookScreen')).ClassBookScreen,
+          }),
+        },
+        { path: 'learn/lessons', lazy: library('learn') },
+        { path: 'learn/lessons/:lessonId', lazy: player('learn') },
+        { path: 'learn/ratio', lazy: ratio },
+        {
+          path: 'learn/records',
+          lazy: async () => ({
+            Component: (await import('../lessons/player/RecordsScreen')).RecordsScreen,
+          }),
+        },
+        { path: '*', element: <NotFound /> },
+      ],
+    },
+  ]);
+}
+
+export type AppRouter = ReturnType<typeof createRouter>;

@@ -1,0 +1,59 @@
+import { attemptsLoaded } from '../classBook/attemptsSlice';
+import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
+import type { Loaded } from '../storage/documentStore';
+import { loadDemoWorld } from './demoWorld';
+import type { Services } from './services';
+import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
+import type { AppStore } from './store';
+import { reasonOf } from './thunk';
+
+const SEEDED = 'demo-seeded';
+
+/**
+ * Reads settings and documents; puts the demo world in on the very first start. When storage refuses, the
+ * demo world still opens, from memory, and the screen says that nothing can be kept.
+ */
+export async function startUp(store: AppStore, services: Services): Promise<void> {
+  const fallback = defaultSettings(matchMedia('(prefers-color-scheme: dark)').matches);
+  try {
+    const stored = await services.documents.readSetting('settings');
+    store.dispatch(settingsLoaded(readSettings(stored, fallback)));
+    if ((await services.documents.readSetting(SEEDED)) !== true) {
+      await putDemoWorld(services);
+      await services.documents.saveSetting(SEEDED, true);
+    }
+    show(store, await services.documents.load());
+  } catch (error) {
+    const { lessons, attempts } = await loadDemoWorld();
+    show(store, {
+      lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision: 0, changed: false })),
+      attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
+      unreadable: [],
+    });
+    store.dispatch(libraryFailed(reasonOf(error)));
+  }
+}
+
+function show(store: AppStore, loaded: Loaded): void {
+  store.dispatch(libraryLoaded(loaded));
+  store.dispatch(attemptsLoaded(loaded.attempts));
+}
+
+/** Writes the demo world over whatever stands under its own ids; other documents are not touched. */
+export async function putDemoWorld(services: Services): Promise<void> {
+  const { documents, tabs } = services;
+  const { lessons, attempts } = await loadDemoWorld();
+  for (const lesson of lessons) {
+    const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
+    const saved = await documents.saveLesson({ lesson, origin: 'demo', changed: false }, revision);
+    if (saved.outcome === 'saved')
+      tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
+  }
+  for (const attempt of attempts) await documents.saveAttempt({ attempt, source: 'demo' });
+}
+
+/** Reset demo, then show what storage holds now. */
+export async function resetDemo(store: AppStore, services: Services): Promise<void> {
+  await putDemoWorld(services);
+  show(store, await services.documents.load());
+}

@@ -1,0 +1,177 @@
+import { DownloadOutlined, FolderOpenOutlined } from '@ant-design/icons';
+import { Button, Select } from 'antd';
+import { lazy, Suspense, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { classBookCsv } from '../../core/formats';
+import { classBook, confidenceTally, type ClassBook, type Lesson } from '../../core/lesson';
+import { useAppSelector } from '../app/hooks';
+import { download, fileName } from '../files/download';
+import { ImportReport } from '../files/ImportReport';
+import { useImporter } from '../files/useImporter';
+import { selectLibrary } from '../lessons/librarySlice';
+import { answerText } from '../lessons/questionWords';
+import { FileButton } from '../shared/FileButton';
+import { useNumbers } from '../shared/numbers';
+import { selectAttempts } from './attemptsSlice';
+import { CellDetail, type ChosenCell } from './CellDetail';
+import { Ledger } from './Ledger';
+import { WentWrong } from './WentWrong';
+import './ClassBook.css';
+
+const ConfidenceChart = lazy(async () => ({
+  default: (await import('./ConfidenceChart')).ConfidenceChart,
+}));
+
+/** The class book: one lesson's attempts as a ledger, what went wrong, and the records out. */
+export function ClassBookScreen() {
+  const { t } = useTranslation();
+  const library = useAppSelector(selectLibrary);
+  const attempts = Object.values(useAppSelector(selectAttempts)).map((r) => r.attempt);
+  const importer = useImporter();
+  const [wanted, setWanted] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<ChosenCell | null>(null);
+  const lessons = lessonsWithAttempts(attempts);
+  const lessonId = lessons.find((l) => l.id === wanted)?.id ?? mostAttempted(lessons);
+  const lesson = lessonId === null ? undefined : library.byId[lessonId]?.lesson;
+
+  return (
+    <main className="page class-book" id="main">
+      <div className="page-head">
+        <div>
+          <h1>{t('classBook.title')}</h1>
+          <p>{t('classBook.lead')}</p>
+        </div>
+        <div className="row">
+          {lesson && <CsvButton lesson={lesson} book={classBook(lesson, attempts)} />}
+          <FileButton
+            accept=".json"
+            multiple
+            type="primary"
+            icon={<FolderOpenOutlined />}
+            loading={importer.busy}
+            onFiles={(files) => void importer.open(files)}
+          >
+            {t('classBook.import')}
+          </FileButton>
+        </div>
+      </div>
+      <ImportReport importer={importer} />
+      {lessons.length === 0 ? (
+        <p className="library-empty">{t('classBook.empty')}</p>
+      ) : (
+        <>
+          <div className="row class-book-lesson">
+            <span className="label">{t('classBook.lesson')}</span>
+            <Select
+              aria-label={t('classBook.lesson')}
+              value={lessonId}
+              style={{ minWidth: 380 }}
+              onChange={(id) => {
+                setWanted(id);
+                setChosen(null);
+              }}
+              options={lessons.map(({ id, title, count }) => ({
+                value: id,
+                label: t('classBook.lessonOption', { title, count }),
+              }))}
+            />
+          </div>
+          {lesson ? (
+            <Book
+              lesson={lesson}
+              book={classBook(lesson, attempts)}
+              chosen={chosen}
+              onChoose={setChosen}
+            />
+          ) : (
+            <p className="library-empty">{t('classBook.lessonMissing')}</p>
+          )}
+        </>
+      )}
+    </main>
+  );
+}
+
+interface BookProps {
+  lesson: Lesson;
+  book: ClassBook;
+  chosen: ChosenCell | null;
+  onChoose: (cell: ChosenCell | null) => void;
+}
+
+function Book({ lesson, book, chosen, onChoose }: BookProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Ledger lesson={lesson} book={book} chosen={chosen} onChoose={onChoose} />
+      <div className="class-book-below">
+        {chosen ? <CellDetail book={book} chosen={chosen} /> : <WentWrong book={book} />}
+        <section aria-label={t('classBook.sure')}>
+          <h2 className="class-book-heading">{t('classBook.sure')}</h2>
+          <Suspense fallback={null}>
+            <ConfidenceChart tally={confidenceTally(book)} />
+          </Suspense>
+        </section>
+      </div>
+    </>
+  );
+}
+
+interface LessonCount {
+  id: string;
+  title: string;
+  count: number;
+}
+
+function lessonsWithAttempts(
+  attempts: readonly { lesson: { id: string; title: string } }[],
+): LessonCount[] {
+  const counts = new Map<string, LessonCount>();
+  for (const { lesson } of attempts) {
+    const entry = counts.get(lesson.id) ?? { id: lesson.id, title: lesson.title, count: 0 };
+    entry.count++;
+    counts.set(lesson.id, entry);
+  }
+  return [...counts.values()];
+}
+
+const mostAttempted = (lessons: readonly LessonCount[]): string | null =>
+  [...lessons].sort((a, b) => b.count - a.count)[0]?.id ?? null;
+
+function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const save = () => {
+    const columns = [
+      'student',
+      'lesson',
+      'question',
+      'answer',
+      'score',
+      'confidence',
+      'why',
+      'practice',
+      'when',
+    ];
+    const csv = classBookCsv(lesson.title, book, {
+      columns: columns.map((c) => t(`classBook.csv.${c}`)),
+      question: (k) => questionName(book, k),
+      answer: (cell) => {
+        const asked = book.questions.find((q) => q.id === cell.answer.question);
+        if (!asked) return '';
+        const { main, detail } = answerText(t, numbers, asked.question, cell.answer.answer);
+        return [main, detail].filter(Boolean).join(', ');
+      },
+      misconception: (code) => t(`misconceptions.${code}`),
+    });
+    download(fileName(`${lesson.title} class`, 'csv'), csv, 'text/csv;charset=utf-8');
+  };
+  return (
+    <Button icon={<DownloadOutlined />} onClick={save}>
+      {t('classBook.exportCsv')}
+    </Button>
+  );
+}
+
+const questionName = (book: ClassBook, index: number): string =>
+  `${index + 1} ${book.questions[index]?.stepTitle ?? ''}`;

@@ -1,0 +1,118 @@
+import { useTranslation } from 'react-i18next';
+import type { ClassBook, ClassCell, Lesson } from '../../core/lesson';
+import { answerText } from '../lessons/questionWords';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import type { ChosenCell } from './CellDetail';
+
+type Mark = 'right' | 'partly' | 'wrong';
+const MARKS: Readonly<Record<Mark, string>> = { right: '✓', partly: '◐', wrong: '✗' };
+
+const markOf = (score: number): Mark => (score === 1 ? 'right' : score > 0 ? 'partly' : 'wrong');
+
+interface Props {
+  lesson: Lesson;
+  book: ClassBook;
+  chosen: ChosenCell | null;
+  onChoose: (cell: ChosenCell | null) => void;
+}
+
+/** Students down, questions across; each cell is what was said first, marked by colour and sign. */
+export function Ledger({ lesson, book, chosen, onChoose }: Props) {
+  const { t } = useTranslation();
+  return (
+    <div
+      className="ledger-scroll"
+      tabIndex={0}
+      role="region"
+      aria-label={t('classBook.ledger', { title: lesson.title })}
+    >
+      <table className="ledger">
+        <thead>
+          <tr>
+            <th scope="col">{t('records.student')}</th>
+            {book.questions.map((q, k) => (
+              <th key={q.id} scope="col">
+                {k + 1} {q.stepTitle}
+              </th>
+            ))}
+            <th scope="col">{t('classBook.total')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {book.rows.map(({ attempt, cells, total }) => (
+            <tr key={attempt.id}>
+              <th scope="row">{attempt.student}</th>
+              {cells.map((cell, k) => (
+                <td key={book.questions[k]!.id}>
+                  {cell ? (
+                    <LedgerCell
+                      cell={cell}
+                      book={book}
+                      column={k}
+                      pressed={chosen?.attemptId === attempt.id && chosen.column === k}
+                      onPress={(on) => onChoose(on ? { attemptId: attempt.id, column: k } : null)}
+                      student={attempt.student}
+                    />
+                  ) : (
+                    <span className="ledger-none">–</span>
+                  )}
+                </td>
+              ))}
+              <td className="ledger-total">{formatNumber(total * 100, 0)} %</td>
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">{t('classBook.class')}</th>
+            {book.columns.map(({ meanScore }, k) => (
+              <td key={book.questions[k]!.id}>
+                {meanScore === null ? '–' : `${formatNumber(meanScore * 100, 0)} %`}
+              </td>
+            ))}
+            <td />
+          </tr>
+        </tfoot>
+      </table>
+    </div>
+  );
+}
+
+interface CellProps {
+  cell: ClassCell;
+  book: ClassBook;
+  column: number;
+  student: string;
+  pressed: boolean;
+  onPress: (on: boolean) => void;
+}
+
+function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const { question, stepTitle } = book.questions[column]!;
+  const mark = markOf(cell.score);
+  const { main, detail } = answerText(t, numbers, question, cell.answer.answer);
+  const said = [main, detail].filter(Boolean).join(', ');
+  return (
+    <button
+      type="button"
+      className="ledger-cell"
+      data-score={mark}
+      aria-pressed={pressed}
+      aria-label={t('classBook.cell', {
+        student,
+        question: stepTitle,
+        said,
+        mark: t(`marks.${mark}`),
+      })}
+      onClick={() => onPress(!pressed)}
+    >
+      <span className="ledger-mark" aria-hidden="true">
+        {MARKS[mark]}
+      </span>
+      {said}
+      {cell.differs && ' !'}
+    </button>
+  );
+}

@@ -1,0 +1,66 @@
+import type { TFunction } from 'i18next';
+import type { Problem } from '../../core/formats';
+import { formatNumber } from '../shared/numbers';
+import type { FileFailure } from '../workers/protocol';
+
+const MEGABYTE = 1024 * 1024;
+const SHOWN_PROBLEMS = 6;
+
+const size = (bytes: number): string =>
+  formatNumber(bytes / MEGABYTE, bytes < 10 * MEGABYTE ? 1 : 0);
+
+/** What is wrong with a file, in words. Every cause has its own. */
+export function failureText(t: TFunction, failure: FileFailure): string {
+  switch (failure.cause) {
+    case 'too-large':
+    case 'pack-too-large':
+      return t(`failures.${failure.cause}`, {
+        size: size(failure.bytes),
+        most: size(failure.most),
+      });
+    case 'too-deep':
+      return t('failures.too-deep', { most: failure.most });
+    case 'not-json':
+      return failure.position === null
+        ? t('failures.not-json')
+        : t('failures.not-json-at', { position: failure.position });
+    case 'forbidden-key':
+      return t('failures.forbidden-key', { key: failure.key });
+    case 'unknown-kind':
+      return t('failures.unknown-kind', { format: failure.format });
+    case 'wrong-kind':
+      return t('failures.wrong-kind', {
+        found: t(`documentKinds.${failure.format}`),
+        wanted: t(`documentKinds.${failure.expected}`),
+      });
+    case 'too-new':
+      return t('failures.too-new', { version: failure.version, newest: failure.newest });
+    case 'invalid':
+      return `${t('failures.invalid', { count: failure.problems.length })} ${failure.problems
+        .slice(0, SHOWN_PROBLEMS)
+        .map((p) => problemText(t, p))
+        .join('; ')}`;
+    case 'migration-failed':
+      return t('failures.migration-failed', { step: failure.step });
+    case 'pack-too-many':
+      return t('failures.pack-too-many', { count: failure.count, most: failure.most });
+    case 'pack-path':
+    case 'pack-missing':
+    case 'pack-picture':
+      return t(`failures.${failure.cause}`, { path: failure.path });
+    case 'pack-part':
+      return t('failures.pack-part', { path: failure.path, why: failureText(t, failure.failure) });
+    case 'empty':
+    case 'truncated':
+    case 'not-ours':
+    case 'not-text':
+    case 'no-version':
+    case 'pack-damaged':
+      return t(`failures.${failure.cause}`);
+  }
+}
+
+function problemText(t: TFunction, problem: Problem): string {
+  const words = t(`problems.${problem.code}`, { ...problem.values, defaultValue: problem.code });
+  return `${problem.path || t('problems.top')}: ${words}`;
+}

@@ -1,0 +1,21 @@
+import { WarningFilled } from '@ant-design/icons';
+import { useTranslation } from 'react-i18next';
+import type { CautionBlock } from '../../core/lesson';
+import { LazyMarkdown } from '../shared/LazyMarkdown';
+import './CautionBox.css';
+
+/** A caution: the trade's standing words, then the instructor's own, then who has the last word. */
+export function CautionBox({ block }: { block: CautionBlock }) {
+  const { t } = useTranslation();
+  return (
+    <section className="caution" aria-label={t('caution.title')}>
+      <div className="caution-title">
+        <WarningFilled aria-hidden="true" />
+        {t('caution.title')}
+      </div>
+      {block.topic !== 'own' && <p>{t(`caution.topics.${block.topic}`)}</p>}
+      <LazyMarkdown text={block.markdown} />
+      <p className="caution-last">{t('caution.manual')}</p>
+    </section>
+  );
+}

@@ -1,0 +1,101 @@
+import { Checkbox, Segmented } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { withRole, type GearSetSetup, type Reaction } from '../../../core/geartrain';
+import type { BenchBlock, BenchPermissions, Block } from '../../../core/lesson';
+import { EndViewSheet } from '../../ratio/EndViewSheet';
+import { Findings } from '../../ratio/Findings';
+import { RatioHeadline } from '../../ratio/RatioHeadline';
+import { SetControls } from '../../ratio/SetControls';
+import { Transport } from '../../ratio/Transport';
+import { useSetModel } from '../../ratio/useSetModel';
+import { useTurning } from '../../ratio/useTurning';
+
+/** A live gear set: set up on the drawing itself, with what the student may change. */
+export function BenchEditor({
+  block,
+  onBlock,
+}: {
+  block: BenchBlock;
+  onBlock: (b: Block) => void;
+}) {
+  const { t } = useTranslation();
+  const { allow } = block;
+  const permit = (change: Partial<BenchPermissions>) =>
+    onBlock({ ...block, allow: { ...allow, ...change } });
+  return (
+    <>
+      <SetupEditor setup={block.setup} onSetup={(setup) => onBlock({ ...block, setup })} />
+      <div className="row">
+        <span className="label">{t('builder.studentMay')}</span>
+        {(['roles', 'teeth', 'speed'] as const).map((key) => (
+          <Checkbox
+            key={key}
+            checked={allow[key]}
+            onChange={(e) => permit({ [key]: e.target.checked })}
+          >
+            {t(`builder.allow.${key}`)}
+          </Checkbox>
+        ))}
+      </div>
+    </>
+  );
+}
+
+interface Props {
+  setup: GearSetSetup;
+  onSetup: (setup: GearSetSetup) => void;
+}
+
+/** The drawing with its controls beside it; also used for the set a question is about. */
+export function SetupEditor({ setup, onSetup }: Props) {
+  const { t } = useTranslation();
+  const [ringFollows, setRingFollows] = useState(true);
+  const model = useSetModel(setup);
+  const turning = useTurning(setup.inputSpeedRpm, true);
+  return (
+    <div className="bench-editor">
+      <div className="bench-editor-sheet">
+        <EndViewSheet
+          setup={setup}
+          model={model}
+          turning={turning}
+          mode="live"
+          onRole={(port, role) => onSetup({ ...setup, roles: withRole(setup.roles, port, role) })}
+          footer={<Transport setup={setup} turning={turning} />}
+        />
+      </div>
+      <div>
+        <RatioHeadline solution={model.solution} />
+        <Findings
+          set={setup.set}
+          findings={model.findings}
+          onSet={(set) => onSetup({ ...setup, set })}
+        />
+        <SetControls
+          setup={setup}
+          onSetup={onSetup}
+          teeth
+          speed
+          ringFollows={ringFollows}
+          onRingFollows={setRingFollows}
+        />
+        <div className="field" style={{ marginTop: 8 }}>
+          <span className="label">{t('bench.thirdPart')}</span>
+          <Segmented
+            size="small"
+            aria-label={t('bench.thirdPart')}
+            value={setup.roles.reaction}
+            onChange={(reaction: Reaction) =>
+              onSetup({ ...setup, roles: { ...setup.roles, reaction } })
+            }
+            options={(['held', 'locked', 'free'] as const).map((r) => ({
+              value: r,
+              label: t(`reactions.${r}`),
+            }))}
+          />
+        </div>
+      </div>
+    </div>
+  );
+}

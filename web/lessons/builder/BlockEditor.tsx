@@ -1,0 +1,70 @@
+import { Input, Select, Spin } from 'antd';
+import { lazy, Suspense } from 'react';
+import { useTranslation } from 'react-i18next';
+import { CAUTION_TOPICS, type Block, type CautionBlock } from '../../../core/lesson';
+import { CautionBox } from '../CautionBox';
+import { BenchEditor } from './BenchEditor';
+import { PictureEditor } from './PictureEditor';
+import { QuestionEditor } from './QuestionEditor';
+
+const RichText = lazy(async () => ({ default: (await import('./RichText')).RichText }));
+
+interface Props {
+  block: Block;
+  onBlock: (block: Block) => void;
+}
+
+/** The editor of one block, in place. */
+export function BlockEditor({ block, onBlock }: Props) {
+  const { t } = useTranslation();
+  switch (block.kind) {
+    case 'text':
+      return (
+        <Suspense fallback={<Spin />}>
+          <RichText
+            label={t('blocks.text')}
+            markdown={block.markdown}
+            onMarkdown={(markdown) => onBlock({ ...block, markdown })}
+          />
+        </Suspense>
+      );
+    case 'caution':
+      return <CautionEditor block={block} onBlock={onBlock} />;
+    case 'picture':
+      return <PictureEditor block={block} onBlock={onBlock} />;
+    case 'bench':
+      return <BenchEditor block={block} onBlock={onBlock} />;
+    case 'question':
+      return (
+        <QuestionEditor
+          question={block.question}
+          onQuestion={(question) => onBlock({ ...block, question })}
+        />
+      );
+  }
+}
+
+function CautionEditor({ block, onBlock }: { block: CautionBlock; onBlock: (b: Block) => void }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Select
+        aria-label={t('caution.topic')}
+        value={block.topic}
+        onChange={(topic) => onBlock({ ...block, topic })}
+        options={CAUTION_TOPICS.map((topic) => ({
+          value: topic,
+          label: t(`caution.names.${topic}`),
+        }))}
+      />
+      <Input.TextArea
+        aria-label={t('caution.ownWords')}
+        placeholder={t('caution.ownWords')}
+        autoSize={{ minRows: 1, maxRows: 6 }}
+        value={block.markdown}
+        onChange={(e) => onBlock({ ...block, markdown: e.target.value })}
+      />
+      <CautionBox block={block} />
+    </>
+  );
+}

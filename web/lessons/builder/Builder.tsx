@@ -1,0 +1,105 @@
+import { Input } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { MOST_NAME } from '../../../core/formats';
+import { newStep, type Lesson } from '../../../core/lesson';
+import { useAppDispatch, useServices } from '../../app/hooks';
+import type { LessonRecord } from '../../storage/documentStore';
+import { BuilderBar } from './BuilderBar';
+import { ConflictNotice } from './ConflictNotice';
+import {
+  authorChanged,
+  draftOpened,
+  stepAdded,
+  stepMoved,
+  stepRemoved,
+  summaryChanged,
+  titleChanged,
+} from './draftSlice';
+import { StepEditor } from './StepEditor';
+import { StepList } from './StepList';
+import { useAutosave } from './useAutosave';
+import './Builder.css';
+
+/** The lesson builder: steps at the left, the chosen step's blocks at the right. */
+export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  // What the draft was opened from; later revisions come in through the autosave.
+  const [opened] = useState(record);
+  const autosave = useAutosave(draft, opened);
+  const [chosen, setChosen] = useState(draft.steps[0]?.id ?? '');
+  const step = draft.steps.find((s) => s.id === chosen) ?? draft.steps[0];
+  useFollowOtherTab(record, draft, autosave);
+
+  const addStep = () => {
+    const added = newStep(services.newId(), t('builder.newStep', { n: draft.steps.length + 1 }));
+    dispatch(stepAdded({ step: added, at: draft.steps.length }));
+    setChosen(added.id);
+  };
+  return (
+    <main className="builder" id="main">
+      <BuilderBar draft={draft} autosave={autosave} />
+      <ConflictNotice draft={draft} autosave={autosave} />
+      <div className="builder-body">
+        <aside className="builder-card" aria-label={t('builder.card')}>
+          <Input.TextArea
+            className="builder-title"
+            aria-label={t('builder.title')}
+            placeholder={t('builder.title')}
+            autoSize
+            variant="borderless"
+            maxLength={MOST_NAME}
+            value={draft.title}
+            onChange={(e) => dispatch(titleChanged(e.target.value.replace(/\n/g, ' ')))}
+          />
+          <Input.TextArea
+            aria-label={t('builder.summary')}
+            placeholder={t('builder.summary')}
+            autoSize={{ minRows: 2, maxRows: 6 }}
+            value={draft.summary}
+            onChange={(e) => dispatch(summaryChanged(e.target.value))}
+          />
+          <Input
+            aria-label={t('builder.author')}
+            placeholder={t('builder.author')}
+            maxLength={MOST_NAME}
+            value={draft.author ?? ''}
+            onChange={(e) => dispatch(authorChanged(e.target.value))}
+          />
+          <StepList
+            steps={draft.steps}
+            current={step?.id ?? ''}
+            onChoose={setChosen}
+            onMove={(from, to) => dispatch(stepMoved({ from, to }))}
+            onRemove={(stepId) => dispatch(stepRemoved({ stepId }))}
+            onAdd={addStep}
+          />
+        </aside>
+        {step ? (
+          <StepEditor key={step.id} step={step} />
+        ) : (
+          <p className="library-empty">{t('builder.noSteps')}</p>
+        )}
+      </div>
+    </main>
+  );
+}
+
+/** Another tab saved a newer version: it is shown at once where nothing here is unsaved. */
+function useFollowOtherTab(
+  record: LessonRecord,
+  draft: Lesson,
+  { state, rebase }: ReturnType<typeof useAutosave>,
+): void {
+  const dispatch = useAppDispatch();
+  const seen = useRef(record.revision);
+  useEffect(() => {
+    if (record.revision <= seen.current) return;
+    seen.current = record.revision;
+    if (record.lesson === draft || state !== 'saved') return;
+    rebase(record.revision, record.lesson);
+    dispatch(draftOpened(record.lesson));
+  }, [record, draft, state, rebase, dispatch]);
+}

@@ -1,0 +1,199 @@
+import { Alert, Checkbox, Collapse, Input, InputNumber, Segmented, Select } from 'antd';
+import { useTranslation } from 'react-i18next';
+import {
+  answerKey,
+  CHOICE_ASKS,
+  GOALS,
+  hasDirection,
+  newQuestion,
+  NUMBER_ASKS,
+  type ChoiceQuestion,
+  type NumberQuestion,
+  type Question,
+} from '../../../core/lesson';
+import { useNumbers } from '../../shared/numbers';
+import { keyText, promptOf } from '../questionWords';
+import { SetupEditor } from './BenchEditor';
+
+interface Props {
+  question: Question;
+  onQuestion: (question: Question) => void;
+}
+
+/** What is asked, about which set, and the answer that the model gives at this moment. */
+export function QuestionEditor({ question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const worded = promptOf(t, numbers, { ...question, prompt: '' }, question.setup);
+  const change = (kind: Question['kind']) =>
+    onQuestion({
+      ...newQuestion(kind, question.setup),
+      prompt: question.prompt,
+      vary: question.vary,
+    });
+  return (
+    <>
+      <Segmented
+        aria-label={t('question.kind')}
+        value={question.kind}
+        onChange={change}
+        options={(['number', 'choice', 'roles'] as const).map((kind) => ({
+          value: kind,
+          label: t(`questionKinds.${kind}`),
+        }))}
+      />
+      <div className="field-row">
+        {question.kind === 'number' && <NumberFields question={question} onQuestion={onQuestion} />}
+        {question.kind === 'choice' && <ChoiceFields question={question} onQuestion={onQuestion} />}
+        <Checkbox
+          checked={question.vary}
+          onChange={(e) => onQuestion({ ...question, vary: e.target.checked })}
+        >
+          {t('question.vary')}
+        </Checkbox>
+      </div>
+      <label className="field">
+        <span className="label">{t('question.wording')}</span>
+        <Input.TextArea
+          autoSize={{ minRows: 1, maxRows: 5 }}
+          placeholder={worded}
+          value={question.prompt}
+          onChange={(e) => onQuestion({ ...question, prompt: e.target.value })}
+        />
+      </label>
+      <KeyNow question={question} />
+      <Collapse
+        size="small"
+        defaultActiveKey={['set']}
+        destroyOnHidden
+        items={[
+          {
+            key: 'set',
+            label: t('question.aboutSet'),
+            children: (
+              <SetupEditor
+                setup={question.setup}
+                onSetup={(setup) => onQuestion({ ...question, setup })}
+              />
+            ),
+          },
+        ]}
+      />
+    </>
+  );
+}
+
+function KeyNow({ question }: { question: Question }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const key = answerKey(question);
+  if (!key.ok)
+    return (
+      <Alert
+        type="warning"
+        showIcon
+        title={t('question.cannotAsk')}
+        description={t(`questionFaults.${key.fault}`)}
+      />
+    );
+  const { main, detail } = keyText(t, numbers, question, key.key);
+  return (
+    <p className="key-now">
+      {t('question.modelSays')} <strong>{main}</strong> {detail}
+    </p>
+  );
+}
+
+interface NumberProps {
+  question: NumberQuestion;
+  onQuestion: (question: Question) => void;
+}
+
+function NumberFields({ question, onQuestion }: NumberProps) {
+  const { t } = useTranslation();
+  const { tolerance } = question;
+  const directed = hasDirection(question.ask);
+  return (
+    <>
+      <label className="field">
+        <span className="label">{t('question.askFor')}</span>
+        <Select
+          value={question.ask}
+          style={{ width: 210 }}
+          aria-label={t('question.askFor')}
+          onChange={(ask) =>
+            onQuestion({ ...question, ask, direction: question.direction && hasDirection(ask) })
+          }
+          options={NUMBER_ASKS.map((ask) => ({ value: ask, label: t(`asks.${ask}`) }))}
+        />
+      </label>
+      <div className="field">
+        <span className="label">{t('question.tolerance')}</span>
+        <span className="row">
+          <InputNumber
+            aria-label={t('question.tolerance')}
+            min={0}
+            max={1000}
+            step={0.5}
+            value={tolerance.value}
+            style={{ width: 90 }}
+            onChange={(value) =>
+              value !== null && onQuestion({ ...question, tolerance: { ...tolerance, value } })
+            }
+          />
+          <Segmented
+            aria-label={t('question.toleranceKind')}
+            value={tolerance.kind}
+            onChange={(kind) => onQuestion({ ...question, tolerance: { ...tolerance, kind } })}
+            options={(['percent', 'absolute'] as const).map((kind) => ({
+              value: kind,
+              label: t(`toleranceKinds.${kind}`),
+            }))}
+          />
+        </span>
+      </div>
+      <Checkbox
+        checked={question.direction}
+        disabled={!directed}
+        onChange={(e) => onQuestion({ ...question, direction: e.target.checked })}
+      >
+        {t('question.askDirection')}
+      </Checkbox>
+    </>
+  );
+}
+
+interface ChoiceProps {
+  question: ChoiceQuestion;
+  onQuestion: (question: Question) => void;
+}
+
+function ChoiceFields({ question, onQuestion }: ChoiceProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <label className="field">
+        <span className="label">{t('question.askFor')}</span>
+        <Select
+          value={question.ask}
+          style={{ width: 250 }}
+          aria-label={t('question.askFor')}
+          onChange={(ask) => onQuestion({ ...question, ask })}
+          options={CHOICE_ASKS.map((ask) => ({ value: ask, label: t(`choiceAsks.${ask}`) }))}
+        />
+      </label>
+      {question.ask === 'arrangement' && (
+        <label className="field">
+          <span className="label">{t('question.goal')}</span>
+          <Select
+            value={question.goal}
+            style={{ width: 230 }}
+            aria-label={t('question.goal')}
+            onChange={(goal) => onQuestion({ ...question, goal })}
+            options={GOALS.map((goal) => ({ value: goal, label: t(`goals.${goal}`) }))}
+          />
+        </label>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,93 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Block, Lesson, LessonStep } from '../../../core/lesson';
+
+/** The lesson being built. Undo and redo wrap this reducer (see `app/store.ts`). */
+export type DraftState = Lesson | null;
+
+interface InStep {
+  stepId: string;
+}
+
+const stepOf = (draft: Lesson, id: string): LessonStep | undefined =>
+  draft.steps.find((s) => s.id === id);
+
+function move<T>(items: T[], from: number, to: number): void {
+  const [item] = items.splice(from, 1);
+  if (item !== undefined) items.splice(to, 0, item);
+}
+
+const slice = createSlice({
+  name: 'draft',
+  initialState: null as DraftState,
+  reducers: {
+    draftOpened: (_draft, action: PayloadAction<Lesson>) => action.payload,
+    draftClosed: () => null,
+    titleChanged: (draft, action: PayloadAction<string>) => {
+      if (draft) draft.title = action.payload;
+    },
+    summaryChanged: (draft, action: PayloadAction<string>) => {
+      if (draft) draft.summary = action.payload;
+    },
+    authorChanged: (draft, action: PayloadAction<string>) => {
+      if (!draft) return;
+      if (action.payload === '') delete draft.author;
+      else draft.author = action.payload;
+    },
+    stepAdded: (draft, action: PayloadAction<{ step: LessonStep; at: number }>) => {
+      draft?.steps.splice(action.payload.at, 0, action.payload.step);
+    },
+    stepRemoved: (draft, action: PayloadAction<InStep>) => {
+      if (draft) draft.steps = draft.steps.filter((s) => s.id !== action.payload.stepId);
+    },
+    stepRenamed: (draft, action: PayloadAction<InStep & { title: string }>) => {
+      const step = draft && stepOf(draft, action.payload.stepId);
+      if (step) step.title = action.payload.title;
+    },
+    stepMoved: (draft, action: PayloadAction<{ from: number; to: number }>) => {
+      if (draft) move(draft.steps, action.payload.from, action.payload.to);
+    },
+    blockAdded: (draft, action: PayloadAction<InStep & { block: Block; at: number }>) => {
+      const step = draft && stepOf(draft, action.payload.stepId);
+      step?.blocks.splice(action.payload.at, 0, action.payload.block);
+    },
+    blockRemoved: (draft, action: PayloadAction<InStep & { blockId: string }>) => {
+      const step = draft && stepOf(draft, action.payload.stepId);
+      if (step) step.blocks = step.blocks.filter((b) => b.id !== action.payload.blockId);
+    },
+    blockChanged: (draft, action: PayloadAction<InStep & { block: Block }>) => {
+      const step = draft && stepOf(draft, action.payload.stepId);
+      const index = step?.blocks.findIndex((b) => b.id === action.payload.block.id) ?? -1;
+      if (step && index >= 0) step.blocks[index] = action.payload.block;
+    },
+    blockMoved: (draft, action: PayloadAction<InStep & { from: number; to: number }>) => {
+      const step = draft && stepOf(draft, action.payload.stepId);
+      if (step) move(step.blocks, action.payload.from, action.payload.to);
+    },
+  },
+});
+
+export const {
+  draftOpened,
+  draftClosed,
+  titleChanged,
+  summaryChanged,
+  authorChanged,
+  stepAdded,
+  stepRemoved,
+  stepRenamed,
+  stepMoved,
+  blockAdded,
+  blockRemoved,
+  blockChanged,
+  blockMoved,
+} = slice.actions;
+export const draftReducer = slice.reducer;
+
+/** Keystrokes in one field make one step of undo; anything else stands alone (`null`). */
+export function undoGroup(action: { type: string; payload?: unknown }): string | null {
+  const payload = action.payload as { stepId?: string; block?: Block } | undefined;
+  if (blockChanged.match(action)) return `${action.type} ${payload?.block?.id}`;
+  if (stepRenamed.match(action)) return `${action.type} ${payload?.stepId}`;
+  const typed = [titleChanged.type, summaryChanged.type, authorChanged.type] as string[];
+  return typed.includes(action.type) ? action.type : null;
+}

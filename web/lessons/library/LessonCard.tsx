@@ -1,0 +1,133 @@
+import { App, Button, Dropdown } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { questionsOf } from '../../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { reasonOf } from '../../app/thunk';
+import { selectAttempts } from '../../classBook/attemptsSlice';
+import { exportLesson } from '../../files/exportFiles';
+import { LinkButton } from '../../shared/LinkButton';
+import type { LessonRecord } from '../../storage/documentStore';
+import { removeLesson, saveLesson } from '../librarySlice';
+
+/** One lesson as a job card. */
+export function LessonCard({ record, door }: { record: LessonRecord; door: 'teach' | 'learn' }) {
+  const { t } = useTranslation();
+  const { lesson, origin, changed } = record;
+  const questions = questionsOf(lesson).length;
+  const open = `/${door}/lessons/${lesson.id}`;
+  const origins = changed ? 'demoChanged' : origin;
+  return (
+    <li className="lesson-card">
+      <h2>
+        <Link to={open}>{lesson.title || t('library.untitled')}</Link>
+      </h2>
+      <p className="lesson-card-summary">{lesson.summary}</p>
+      <div className="lesson-card-facts">
+        <span>{t('library.steps', { count: lesson.steps.length })}</span>
+        <span>{t('library.questions', { count: questions })}</span>
+        {door === 'teach' ? (
+          <span className="quiet">{t(`origins.${origins}`)}</span>
+        ) : (
+          <Progress lessonId={lesson.id} questions={questions} />
+        )}
+      </div>
+      <div className="lesson-card-actions">
+        {door === 'teach' ? (
+          <TeachActions record={record} />
+        ) : (
+          <LinkButton to={open} type="primary">
+            {t('library.start')}
+          </LinkButton>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function Progress({ lessonId, questions }: { lessonId: string; questions: number }) {
+  const { t } = useTranslation();
+  const attempts = useAppSelector(selectAttempts);
+  const mine = Object.values(attempts).filter(
+    (r) => r.source === 'mine' && r.attempt.lesson.id === lessonId,
+  );
+  if (mine.length === 0) return <span className="quiet">{t('library.notStarted')}</span>;
+  const answered = Math.max(
+    ...mine.map((r) => r.attempt.answers.filter((a) => a.round === 0).length),
+  );
+  return <span>{t('library.answered', { answered, questions })}</span>;
+}
+
+function TeachActions({ record }: { record: LessonRecord }) {
+  const { t } = useTranslation();
+  const { message } = App.useApp();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const { lesson, origin } = record;
+  const failed = (reason: unknown) =>
+    void message.error(t('storage.saveFailed', { reason: reasonOf(reason) }));
+
+  const duplicate = () => {
+    const copy = {
+      ...lesson,
+      id: services.newId(),
+      title: t('library.copyOf', { title: lesson.title }),
+    };
+    dispatch(saveLesson({ lesson: copy, origin: 'own', changed: false, baseRevision: 0 }))
+      .unwrap()
+      .catch(failed);
+  };
+  const restore = () => {
+    dispatch(saveLesson({ lesson, origin, changed: record.changed, baseRevision: 0 }))
+      .unwrap()
+      .catch(failed);
+  };
+  const remove = () => {
+    dispatch(removeLesson(lesson.id))
+      .unwrap()
+      .then(() => {
+        const key = `removed-${lesson.id}`;
+        message.open({
+          key,
+          type: 'info',
+          duration: 10,
+          content: (
+            <span>
+              {t('library.removed', { title: lesson.title })}{' '}
+              <Button
+                size="small"
+                onClick={() => {
+                  restore();
+                  message.destroy(key);
+                }}
+              >
+                {t('app.undo')}
+              </Button>
+            </span>
+          ),
+        });
+      })
+      .catch(failed);
+  };
+
+  return (
+    <>
+      <LinkButton to={`/teach/lessons/${lesson.id}/preview`}>{t('library.run')}</LinkButton>
+      <LinkButton to={`/teach/lessons/${lesson.id}`}>{t('library.edit')}</LinkButton>
+      <Button onClick={() => void exportLesson(lesson, services.documents).catch(failed)}>
+        {t('library.export')}
+      </Button>
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            { key: 'duplicate', label: t('library.duplicate'), onClick: duplicate },
+            { key: 'delete', label: t('library.delete'), danger: true, onClick: remove },
+          ],
+        }}
+      >
+        <Button aria-label={t('library.more', { title: lesson.title })}>…</Button>
+      </Dropdown>
+    </>
+  );
+}

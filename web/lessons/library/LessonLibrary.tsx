@@ -1,0 +1,84 @@
+import { FolderOpenOutlined, PlusOutlined, ReloadOutlined } from '@ant-design/icons';
+import { App, Button, Spin } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { newLesson, newStep } from '../../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { ImportReport } from '../../files/ImportReport';
+import { useImporter } from '../../files/useImporter';
+import { FileButton } from '../../shared/FileButton';
+import { saveLesson, selectLibrary } from '../librarySlice';
+import { LessonCard } from './LessonCard';
+import { useResetDemo } from './useResetDemo';
+import './LessonLibrary.css';
+
+/** All lessons of this browser: to build and run (Teach) or to work through (Learn). */
+export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
+  const { t } = useTranslation();
+  const { message } = App.useApp();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const services = useServices();
+  const library = useAppSelector(selectLibrary);
+  const importer = useImporter();
+  const resetDemo = useResetDemo();
+
+  const create = async () => {
+    const step = newStep(services.newId(), t('library.firstStep'));
+    const lesson = newLesson(services.newId(), t('library.untitled'), step);
+    try {
+      await dispatch(
+        saveLesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }),
+      ).unwrap();
+      await navigate(`/teach/lessons/${lesson.id}`);
+    } catch (reason) {
+      void message.error(t('storage.saveFailed', { reason: String(reason) }));
+    }
+  };
+
+  return (
+    <main className="page" id="main">
+      <div className="page-head">
+        <div>
+          <h1>{t(`library.${door}.title`)}</h1>
+          <p>{t(`library.${door}.lead`)}</p>
+        </div>
+        <div className="row">
+          {door === 'teach' && (
+            <Button icon={<ReloadOutlined />} onClick={() => void resetDemo()}>
+              {t('library.resetDemo')}
+            </Button>
+          )}
+          <FileButton
+            accept=".zip,.json"
+            multiple
+            icon={<FolderOpenOutlined />}
+            loading={importer.busy}
+            type={door === 'learn' ? 'primary' : 'default'}
+            onFiles={(files) => void importer.open(files)}
+          >
+            {t('library.openFile')}
+          </FileButton>
+          {door === 'teach' && (
+            <Button type="primary" icon={<PlusOutlined />} onClick={() => void create()}>
+              {t('library.create')}
+            </Button>
+          )}
+        </div>
+      </div>
+      <ImportReport importer={importer} />
+      {library.status === 'loading' ? (
+        <Spin />
+      ) : library.ids.length === 0 ? (
+        <p className="library-empty">{t(`library.${door}.empty`)}</p>
+      ) : (
+        <ul className="lesson-cards">
+          {library.ids.map((id) => {
+            const record = library.byId[id];
+            return record && <LessonCard key={id} record={record} door={door} />;
+          })}
+        </ul>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,84 @@
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { withRole, type Port } from '../../../core/geartrain';
+import type { BenchBlock } from '../../../core/lesson';
+import { EndViewSheet } from '../../ratio/EndViewSheet';
+import { Findings } from '../../ratio/Findings';
+import { RatioHeadline } from '../../ratio/RatioHeadline';
+import { SetControls } from '../../ratio/SetControls';
+import { Crank, toothAngle, Transport } from '../../ratio/Transport';
+import { useSetModel } from '../../ratio/useSetModel';
+import { useTurning } from '../../ratio/useTurning';
+import { useShortcuts } from '../../shared/useShortcuts';
+import { NextButton, type Next } from './NextButton';
+
+interface Props {
+  block: BenchBlock;
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+/** A free bench in a lesson: the student may change what the instructor allows. */
+export function BenchStage({ block, heading, blocks, next }: Props) {
+  const { t } = useTranslation();
+  const [setup, setSetup] = useState(block.setup);
+  const [ringFollows, setRingFollows] = useState(true);
+  const [selected, setSelected] = useState<Port | null>(null);
+  const model = useSetModel(setup);
+  const turning = useTurning(setup.inputSpeedRpm, true);
+  const tooth = toothAngle(setup);
+  useShortcuts({
+    ' ': turning.toggle,
+    s: turning.toggleSlow,
+    ArrowRight: () => turning.stepBy(tooth),
+    ArrowLeft: () => turning.stepBy(-tooth),
+  });
+  const { allow } = block;
+  return (
+    <>
+      <div className="player-sheet">
+        <EndViewSheet
+          setup={setup}
+          model={model}
+          turning={turning}
+          mode="live"
+          selected={selected}
+          onRole={
+            allow.roles
+              ? (port, role) => {
+                  setSelected(port);
+                  setSetup({ ...setup, roles: withRole(setup.roles, port, role) });
+                }
+              : undefined
+          }
+          footer={
+            <>
+              <Transport setup={setup} turning={turning} />
+              <Crank setup={setup} shown={model.shown} turning={turning} />
+            </>
+          }
+        />
+      </div>
+      <aside className="player-side" aria-label={t('player.step')}>
+        {heading}
+        {blocks}
+        <RatioHeadline solution={model.solution} />
+        <Findings
+          set={setup.set}
+          findings={model.findings}
+          onSet={allow.teeth ? (set) => setSetup({ ...setup, set }) : undefined}
+        />
+        <SetControls
+          setup={setup}
+          onSetup={setSetup}
+          teeth={allow.teeth}
+          speed={allow.speed}
+          ringFollows={ringFollows}
+          onRingFollows={setRingFollows}
+        />
+        <NextButton {...next} />
+      </aside>
+    </>
+  );
+}

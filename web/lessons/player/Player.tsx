@@ -1,0 +1,109 @@
+import { useTranslation } from 'react-i18next';
+import { setupForStudent, type Lesson, type LessonStep } from '../../../core/lesson';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { useShortcuts } from '../../shared/useShortcuts';
+import { BenchStage } from './BenchStage';
+import { NextButton } from './NextButton';
+import { QuestionStage } from './QuestionStage';
+import { ReadingBlocks } from './ReadingBlocks';
+import { RecordPanel } from './RecordPanel';
+import { StepTags } from './StepTags';
+import { RECORD, selectPlayer, stepShown } from './playerSlice';
+import { useFocus } from './usePlayerStep';
+import './Player.css';
+
+/** The player: steps as tags, the drawing, and beside it what is said and asked. */
+export function Player({ lesson }: { lesson: Lesson }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const player = useAppSelector(selectPlayer);
+  const ids = [...lesson.steps.map((s) => s.id), RECORD];
+  const index = Math.max(0, ids.indexOf(player.stepId ?? ''));
+  const go = (to: number) => {
+    const id = ids[to];
+    if (id !== undefined) dispatch(stepShown(id));
+  };
+  useShortcuts({ n: () => go(index + 1), b: () => go(index - 1) });
+  const step = lesson.steps[index];
+  return (
+    <main className="player" id="main">
+      <StepTags
+        lesson={lesson}
+        current={ids[index] ?? RECORD}
+        onStep={(id) => go(ids.indexOf(id))}
+      />
+      {step ? (
+        <StepView
+          key={step.id}
+          lesson={lesson}
+          step={step}
+          number={index + 1}
+          nextTitle={lesson.steps[index + 1]?.title ?? t('player.yourRecord')}
+          onNext={() => go(index + 1)}
+        />
+      ) : (
+        <RecordPanel lesson={lesson} />
+      )}
+    </main>
+  );
+}
+
+interface StepProps {
+  lesson: Lesson;
+  step: LessonStep;
+  number: number;
+  nextTitle: string;
+  onNext: () => void;
+}
+
+function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
+  const { t } = useTranslation();
+  const player = useAppSelector(selectPlayer);
+  const { focus, benchesOpen, choose } = useFocus(step, player);
+  const round = focus ? (player.rounds[focus.id] ?? 0) : 0;
+  const blocks = (
+    <ReadingBlocks
+      step={step}
+      focus={focus}
+      benchesOpen={benchesOpen}
+      player={player}
+      onFocus={choose}
+    />
+  );
+  const heading = (
+    <h1 className="player-step-title">
+      <span className="quiet">{number}</span> {step.title}
+    </h1>
+  );
+  const next = { title: nextTitle, go: onNext };
+  if (focus?.kind === 'question') {
+    const seed = {
+      student: player.attempt?.student ?? '',
+      lessonId: lesson.id,
+      questionId: focus.id,
+      round,
+    };
+    return (
+      <QuestionStage
+        key={`${focus.id} ${round}`}
+        block={focus}
+        setup={setupForStudent(focus.question, seed)}
+        round={round}
+        heading={heading}
+        blocks={blocks}
+        next={next}
+      />
+    );
+  }
+  if (focus)
+    return (
+      <BenchStage key={focus.id} block={focus} heading={heading} blocks={blocks} next={next} />
+    );
+  return (
+    <section className="player-reading" aria-label={t('player.step')}>
+      {heading}
+      {blocks}
+      <NextButton {...next} />
+    </section>
+  );
+}

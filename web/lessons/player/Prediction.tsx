@@ -1,0 +1,179 @@
+import { Alert, Button, InputNumber, Radio } from 'antd';
+import { useId, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { GearSetSetup, Port } from '../../../core/geartrain';
+import {
+  answerKey,
+  CONFIDENCES,
+  DIRECTIONS,
+  type Answer,
+  type Confidence,
+  type Direction,
+  type Question,
+} from '../../../core/lesson';
+import type { GivenRoles } from '../../ratio/EndViewSheet';
+import { useNumbers } from '../../shared/numbers';
+import { choiceText, promptOf, quantityOf } from '../questionWords';
+import './Prediction.css';
+
+interface Props {
+  question: Question;
+  setup: GearSetSetup;
+  /** Roles given on the drawing, for a question about roles. */
+  given: GivenRoles;
+  onCommit: (answer: Answer, confidence: Confidence) => void;
+}
+
+/** What the student thinks, and how sure they are. It can be committed once it is complete. */
+export function Prediction({ question, setup, given, onCommit }: Props) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const [value, setValue] = useState<number | null>(null);
+  const [direction, setDirection] = useState<Direction | null>(null);
+  const [choice, setChoice] = useState<string | null>(null);
+  const [confidence, setConfidence] = useState<Confidence | null>(null);
+  const key = answerKey(question, setup);
+  const titleId = useId();
+  const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
+  const stored = value === null ? null : quantity ? numbers.fromDisplay(value, quantity) : value;
+  const answer = answerOf(question, { value: stored, direction, choice, given });
+  const ready = answer !== null && confidence !== null;
+
+  if (!key.ok)
+    return (
+      <Alert
+        type="warning"
+        showIcon
+        title={t('question.cannotAsk')}
+        description={t(`questionFaults.${key.fault}`)}
+      />
+    );
+  return (
+    <form
+      className="prediction"
+      aria-labelledby={titleId}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready) onCommit(answer, confidence);
+      }}
+    >
+      <h2 className="prediction-prompt" id={titleId}>
+        {promptOf(t, numbers, question, setup)}
+      </h2>
+      {question.kind === 'number' && (
+        <label className="prediction-number">
+          <span className="label">{t(`asks.${question.ask}`)}</span>
+          <span className="row">
+            <InputNumber
+              size="large"
+              min={0}
+              max={1e6}
+              value={value}
+              onChange={setValue}
+              decimalSeparator="."
+              inputMode="decimal"
+              controls={false}
+              aria-label={t(`asks.${question.ask}`)}
+            />
+            <span className="prediction-unit">{quantity ? numbers.unit(quantity) : ': 1'}</span>
+          </span>
+        </label>
+      )}
+      {question.kind === 'number' && question.direction && (
+        <Choices
+          label={t('question.whichWay')}
+          value={direction}
+          onValue={setDirection}
+          options={DIRECTIONS.map((d) => ({ value: d, label: t(`directions.${d}`) }))}
+        />
+      )}
+      {question.kind === 'choice' && key.key.kind === 'choice' && (
+        <Choices
+          label={t('question.yourChoice')}
+          value={choice}
+          onValue={setChoice}
+          options={key.key.options.map((c) => ({ value: c, label: choiceText(t, question, c) }))}
+        />
+      )}
+      {question.kind === 'roles' && <GivenList given={given} />}
+      <Choices
+        label={t('question.howSure')}
+        value={confidence}
+        onValue={setConfidence}
+        options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
+      />
+      <Button type="primary" size="large" htmlType="submit" disabled={!ready}>
+        {t('question.commit')}
+      </Button>
+      {!ready && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
+    </form>
+  );
+}
+
+interface Draft {
+  value: number | null;
+  direction: Direction | null;
+  choice: string | null;
+  given: GivenRoles;
+}
+
+/** The answer, once every part of it is there. */
+function answerOf(question: Question, draft: Draft): Answer | null {
+  switch (question.kind) {
+    case 'number':
+      if (draft.value === null) return null;
+      if (!question.direction) return { kind: 'number', value: draft.value };
+      return draft.direction && { kind: 'number', value: draft.value, direction: draft.direction };
+    case 'choice':
+      return draft.choice === null ? null : { kind: 'choice', choice: draft.choice };
+    case 'roles': {
+      const holder = (role: string) =>
+        (Object.keys(draft.given) as Port[]).find((p) => draft.given[p] === role);
+      const [drives, driven, held] = [holder('drives'), holder('driven'), holder('held')];
+      return drives && driven && held ? { kind: 'roles', drives, driven, held } : null;
+    }
+  }
+}
+
+interface ChoicesProps<T extends string> {
+  label: string;
+  value: T | null;
+  onValue: (value: T) => void;
+  options: readonly { value: T; label: string }[];
+}
+
+function Choices<T extends string>({ label, value, onValue, options }: ChoicesProps<T>) {
+  const id = useId();
+  return (
+    <div className="prediction-choices">
+      <span className="label" id={id}>
+        {label}
+      </span>
+      <Radio.Group
+        aria-labelledby={id}
+        value={value}
+        onChange={(event) => onValue(event.target.value as T)}
+        options={[...options]}
+      />
+    </div>
+  );
+}
+
+function GivenList({ given }: { given: GivenRoles }) {
+  const { t } = useTranslation();
+  return (
+    <ul className="prediction-given">
+      {(Object.keys(given) as Port[]).map((port) => {
+        const role = given[port];
+        return (
+          <li key={port}>
+            <span>{t(`parts.${port}`)}</span>
+            <strong className={role ? `role-${role}` : 'quiet'}>
+              {role ? t(`roles.${role}`) : t('bench.noRole')}
+            </strong>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,151 @@
+import { App, Button } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { GearSetSetup, Port, Role } from '../../../core/geartrain';
+import {
+  grade,
+  hidesRoles,
+  type Answer,
+  type AttemptAnswer,
+  type Confidence,
+  type QuestionBlock,
+} from '../../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { saveAttempt } from '../../classBook/attemptsSlice';
+import { exportAttempt } from '../../files/exportFiles';
+import { EndViewSheet, type GivenRoles, type SheetMode } from '../../ratio/EndViewSheet';
+import { Crank, toothAngle, Transport } from '../../ratio/Transport';
+import { useSetModel } from '../../ratio/useSetModel';
+import { useTurning } from '../../ratio/useTurning';
+import { useShortcuts } from '../../shared/useShortcuts';
+import type { Next } from './NextButton';
+import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './playerSlice';
+import { Prediction } from './Prediction';
+import { Reveal } from './Reveal';
+
+interface Props {
+  block: QuestionBlock;
+  setup: GearSetSetup;
+  round: number;
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
+
+/** Predict, commit, see. Until the commit nothing on the screen knows the answer. */
+export function QuestionStage({ block, setup, round, heading, blocks, next }: Props) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const commit = useCommit(block, setup, round);
+  const player = useAppSelector(selectPlayer);
+  const committed = answerNow(player, block.id);
+  const [given, setGiven] = useState<GivenRoles>(NO_ROLES);
+  const model = useSetModel(setup);
+  const turning = useTurning(setup.inputSpeedRpm, committed !== undefined);
+  const tooth = toothAngle(setup);
+  useShortcuts(
+    committed
+      ? {
+          ' ': turning.toggle,
+          s: turning.toggleSlow,
+          ArrowRight: () => turning.stepBy(tooth),
+          ArrowLeft: () => turning.stepBy(-tooth),
+        }
+      : {},
+  );
+  const { question } = block;
+  const mode: SheetMode = committed ? 'live' : hidesRoles(question) ? 'assign' : 'sealed';
+  const assignable = !committed && question.kind === 'roles';
+  return (
+    <>
+      <div className="player-sheet">
+        <EndViewSheet
+          setup={setup}
+          model={model}
+          turning={turning}
+          mode={mode}
+          given={given}
+          onRole={assignable ? (port, role) => setGiven(giveRole(given, port, role)) : undefined}
+          footer={
+            committed ? (
+              <>
+                <Transport setup={setup} turning={turning} />
+                <Crank setup={setup} shown={model.shown} turning={turning} />
+              </>
+            ) : (
+              <p className="sheet-sealed">
+                {t(assignable ? 'player.giveRoles' : 'player.standsStill')}
+              </p>
+            )
+          }
+        />
+      </div>
+      <aside className="player-side" aria-label={t('player.step')}>
+        {heading}
+        {blocks}
+        {committed ? (
+          <Reveal
+            question={question}
+            answer={committed}
+            next={next}
+            onAgain={() => dispatch(roundBegun(block.id))}
+          />
+        ) : (
+          <Prediction question={question} setup={setup} given={given} onCommit={commit} />
+        )}
+      </aside>
+    </>
+  );
+}
+
+/** A role belongs to one part: giving it to another takes it away from the first. */
+function giveRole(given: GivenRoles, port: Port, role: Role): GivenRoles {
+  const cleared = Object.entries(given).map(([p, r]) => [p, r === role ? null : r]);
+  return { ...(Object.fromEntries(cleared) as GivenRoles), [port]: role };
+}
+
+/** Grades a prediction, puts it on the record and saves the record. */
+function useCommit(block: QuestionBlock, setup: GearSetSetup, round: number) {
+  const { t } = useTranslation();
+  const { message } = App.useApp();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const player = useAppSelector(selectPlayer);
+  return (answer: Answer, confidence: Confidence) => {
+    const result = grade(block.question, setup, answer);
+    if (!result.ok || !player.attempt) return;
+    const { score, misconception } = result.grade;
+    const entry: AttemptAnswer = {
+      question: block.id,
+      round,
+      setup,
+      answer,
+      confidence,
+      at: services.now(),
+      score,
+      ...(misconception ? { misconception } : {}),
+    };
+    dispatch(predictionCommitted(entry));
+    if (player.mode !== 'learn') return;
+    const attempt = { ...player.attempt, answers: [...player.attempt.answers, entry] };
+    dispatch(saveAttempt({ attempt, source: 'mine' }))
+      .unwrap()
+      .catch((reason: unknown) => {
+        void message.open({
+          type: 'error',
+          duration: 0,
+          key: 'attempt-not-saved',
+          content: (
+            <span>
+              {t('storage.attemptNotSaved', { reason: String(reason) })}{' '}
+              <Button size="small" onClick={() => exportAttempt(attempt)}>
+                {t('player.exportRecord')}
+              </Button>
+            </span>
+          ),
+        });
+      });
+  };
+}

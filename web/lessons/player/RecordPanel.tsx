@@ -1,0 +1,90 @@
+import { DownloadOutlined } from '@ant-design/icons';
+import { Button } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { attemptScore, classBook, questionsOf, type Lesson } from '../../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { saveAttempt } from '../../classBook/attemptsSlice';
+import { exportAttempt } from '../../files/exportFiles';
+import { formatNumber, useNumbers } from '../../shared/numbers';
+import { answerText, promptOf } from '../questionWords';
+import { attemptFinished, selectPlayer } from './playerSlice';
+import './RecordPanel.css';
+
+/** The end of a lesson: the student's record, to finish and to take along. */
+export function RecordPanel({ lesson }: { lesson: Lesson }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const { attempt, mode } = useAppSelector(selectPlayer);
+  if (!attempt) return null;
+  const questions = questionsOf(lesson);
+  const row = classBook(lesson, [attempt]).rows[0];
+  const score = attemptScore(attempt, questions.length);
+  const finish = () => {
+    const finishedAt = services.now();
+    const finished = { ...attempt, finishedAt };
+    dispatch(attemptFinished(finishedAt));
+    if (mode === 'learn') void dispatch(saveAttempt({ attempt: finished, source: 'mine' }));
+    return finished;
+  };
+  return (
+    <section className="player-reading record" aria-label={t('player.yourRecord')}>
+      <h1>{t('record.title', { student: attempt.student })}</h1>
+      {score !== null && (
+        <p className="record-score">
+          <span className="figure">{formatNumber(score * 100, 0)}</span> {t('record.percent')}
+        </p>
+      )}
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">{t('record.question')}</th>
+            <th scope="col">{t('record.firstTry')}</th>
+            <th scope="col" className="num">
+              {t('record.score')}
+            </th>
+            <th scope="col" className="num">
+              {t('record.practice')}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {questions.map(({ id, question }, k) => {
+            const cell = row?.cells[k];
+            const worded = cell && answerText(t, numbers, question, cell.answer.answer);
+            return (
+              <tr key={id}>
+                <td>{promptOf(t, numbers, question, cell?.answer.setup ?? question.setup)}</td>
+                <td>
+                  {worded
+                    ? [worded.main, worded.detail].filter(Boolean).join(', ')
+                    : t('record.notAnswered')}
+                </td>
+                <td className="num">{cell ? `${formatNumber(cell.score * 100, 0)} %` : '–'}</td>
+                <td className="num">{cell?.practice ?? 0}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {mode === 'preview' ? (
+        <p className="quiet">{t('player.previewNote')}</p>
+      ) : (
+        <div className="row">
+          <Button
+            type="primary"
+            size="large"
+            icon={<DownloadOutlined />}
+            onClick={() => exportAttempt(attempt.finishedAt ? attempt : finish())}
+          >
+            {t('player.exportRecord')}
+          </Button>
+          <span className="quiet">
+            {t(attempt.finishedAt ? 'record.finished' : 'record.finishing')}
+          </span>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,75 @@
+import { Button, Form, Input } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { MOST_NAME } from '../../../core/formats';
+import { questionsOf, type Attempt, type Lesson } from '../../../core/lesson';
+import { useAppSelector } from '../../app/hooks';
+import './StartPanel.css';
+
+interface Props {
+  lesson: Lesson;
+  mode: 'learn' | 'preview';
+  /** Unfinished attempts of this lesson in this browser. */
+  open: readonly Attempt[];
+  onStart: (name: string) => void;
+  onContinue: (attempt: Attempt) => void;
+}
+
+/** Before the first step: what this is, and who is at the bench. */
+export function StartPanel({ lesson, mode, open, onStart, onContinue }: Props) {
+  const { t } = useTranslation();
+  const student = useAppSelector((state) => state.settings.student);
+  return (
+    <main className="page start-panel" id="main">
+      <p className="label">{t(mode === 'learn' ? 'player.jobCard' : 'player.preview')}</p>
+      <h1>{lesson.title}</h1>
+      <p className="start-summary">{lesson.summary}</p>
+      <p className="quiet">
+        {t('library.steps', { count: lesson.steps.length })},{' '}
+        {t('library.questions', { count: questionsOf(lesson).length })}
+        {lesson.author ? `, ${lesson.author}` : ''}
+      </p>
+      {lesson.steps.length === 0 ? (
+        <p className="start-note">{t('player.noSteps')}</p>
+      ) : mode === 'preview' ? (
+        <div className="start-note">
+          <p>{t('player.previewNote')}</p>
+          <Button type="primary" size="large" onClick={() => onStart('')}>
+            {t('player.begin')}
+          </Button>
+        </div>
+      ) : (
+        <Form
+          className="start-note"
+          layout="vertical"
+          initialValues={{ name: student }}
+          onFinish={({ name }: { name: string }) => onStart(name.trim())}
+        >
+          <Form.Item
+            name="name"
+            label={t('player.yourName')}
+            rules={[{ required: true, whitespace: true, message: t('player.nameNeeded') }]}
+          >
+            <Input size="large" maxLength={MOST_NAME} autoComplete="off" />
+          </Form.Item>
+          <Button type="primary" size="large" htmlType="submit">
+            {t('player.begin')}
+          </Button>
+          <p className="quiet start-how">{t('player.how')}</p>
+        </Form>
+      )}
+      {open.length > 0 && (
+        <section className="start-open">
+          <h2 className="label">{t('player.unfinished')}</h2>
+          {open.map((attempt) => (
+            <Button key={attempt.id} onClick={() => onContinue(attempt)}>
+              {t('player.continueAs', {
+                student: attempt.student,
+                answered: attempt.answers.filter((a) => a.round === 0).length,
+              })}
+            </Button>
+          ))}
+        </section>
+      )}
+    </main>
+  );
+}

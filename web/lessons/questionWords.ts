@@ -1,0 +1,168 @@
+import type { TFunction } from 'i18next';
+import { thirdPort, type GearSetSetup } from '../../core/geartrain';
+import { toNumber, toText } from '../../core/numerics';
+import {
+  answerKey,
+  HELD_ARRANGEMENTS,
+  arrangementKey,
+  type Answer,
+  type AnswerKey,
+  type NumberAsk,
+  type Question,
+} from '../../core/lesson';
+import type { Quantity } from '../../core/quantities';
+import { formatRatio, formatReading, type Numbers } from '../shared/numbers';
+
+/** Questions, answers and keys put into words. */
+
+/** The display quantity of a number question; a ratio has none. */
+export const quantityOf = (ask: NumberAsk): Quantity | null => {
+  switch (ask) {
+    case 'ratio':
+      return null;
+    case 'output-speed':
+    case 'pinion-speed':
+      return 'speed';
+    case 'output-torque':
+    case 'held-torque':
+      return 'torque';
+  }
+};
+
+function partsOf(t: TFunction, { roles }: GearSetSetup): Record<string, string> {
+  const third = thirdPort(roles);
+  return {
+    drives: t(`parts.${roles.drives}`),
+    driven: t(`parts.${roles.driven}`),
+    third: t(`parts.${third}`),
+    situation: t(`prompts.situation.${roles.reaction}`, {
+      third: t(`parts.${third}`),
+      drives: t(`parts.${roles.drives}`),
+    }),
+  };
+}
+
+/** What is asked: the instructor's words, or the program's. */
+export function promptOf(
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  setup: GearSetSetup,
+): string {
+  if (question.prompt.trim() !== '') return question.prompt;
+  const values = {
+    ...partsOf(t, setup),
+    speed: numbers.quantity(setup.inputSpeedRpm, 'speed'),
+    torque: numbers.quantity(setup.inputTorqueNm, 'torque'),
+  };
+  switch (question.kind) {
+    case 'number':
+      return t(`prompts.number.${question.ask}${question.direction ? '-direction' : ''}`, {
+        ...values,
+        defaultValue: t(`prompts.number.${question.ask}`, values),
+      });
+    case 'choice':
+      return t(`prompts.choice.${question.ask}`, { ...values, goal: t(`goals.${question.goal}`) });
+    case 'roles': {
+      const key = answerKey(question, setup);
+      const target = key.ok && key.key.kind === 'roles' ? toNumber(key.key.target) : NaN;
+      return t(target < 0 ? 'prompts.rolesReverse' : 'prompts.roles', {
+        ratio: formatRatio(Math.abs(target)),
+      });
+    }
+  }
+}
+
+/** A choice's value in words. */
+export function choiceText(t: TFunction, question: Question, choice: string): string {
+  if (question.kind !== 'choice') return choice;
+  switch (question.ask) {
+    case 'effect':
+      return t(`effects.${choice}`);
+    case 'direction':
+      return t(`directions.${choice}`);
+    case 'fastest':
+      return choice === 'all-same' ? t('question.allSame') : t(`parts.${choice}`);
+    case 'arrangement': {
+      const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === choice);
+      return roles
+        ? t('question.arrangement', {
+            drives: t(`parts.${roles.drives}`),
+            driven: t(`parts.${roles.driven}`),
+            held: t(`parts.${thirdPort(roles)}`),
+          })
+        : choice;
+    }
+  }
+}
+
+export interface Worded {
+  /** The number or choice itself. */
+  readonly main: string;
+  /** Direction, exact fraction and the like. */
+  readonly detail: string;
+}
+
+export function answerText(
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  answer: Answer,
+): Worded {
+  switch (answer.kind) {
+    case 'number':
+      return {
+        main: numberText(numbers, question, answer.value),
+        detail: answer.direction ? t(`directions.${answer.direction}`) : '',
+      };
+    case 'choice':
+      return { main: choiceText(t, question, answer.choice), detail: '' };
+    case 'roles':
+      return { main: rolesText(t, answer), detail: '' };
+  }
+}
+
+export function keyText(
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  key: AnswerKey,
+): Worded {
+  switch (key.kind) {
+    case 'number': {
+      const directed = question.kind === 'number' && question.direction;
+      const parts = [
+        directed ? t(`directions.${key.direction}`) : '',
+        key.exact && key.exact.den !== 1n
+          ? t('bench.exactly', { fraction: toText(key.exact).replace('-', '\u2212') })
+          : '',
+      ];
+      return {
+        main: numberText(numbers, question, key.value),
+        detail: parts.filter((p) => p !== '').join(', '),
+      };
+    }
+    case 'choice':
+      return {
+        main: key.right.map((c) => choiceText(t, question, c)).join(t('question.or')),
+        detail: '',
+      };
+    case 'roles':
+      return { main: key.right.map((r) => rolesText(t, r)).join(t('question.or')), detail: '' };
+  }
+}
+
+const rolesText = (t: TFunction, roles: { drives: string; driven: string; held: string }): string =>
+  t('question.rolesAre', {
+    drives: t(`parts.${roles.drives}`),
+    driven: t(`parts.${roles.driven}`),
+    held: t(`parts.${roles.held}`),
+  });
+
+function numberText(numbers: Numbers, question: Question, value: number): string {
+  const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
+  return quantity === null ? formatNumberAsTyped(value) : numbers.quantity(value, quantity);
+}
+
+const formatNumberAsTyped = (value: number): string =>
+  Number.isInteger(value) ? formatReading(value) : formatRatio(value);

@@ -1,0 +1,31 @@
+import '@fontsource-variable/archivo/wdth.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import './app/theme.css';
+import { App } from './app/App';
+import { ServicesContext } from './app/hooks';
+import { startWords } from './app/i18n';
+import { createRouter } from './app/routes';
+import { browserServices } from './app/services';
+import { startUp } from './app/startUp';
+import { createStore } from './app/store';
+
+async function main(): Promise<void> {
+  const services = browserServices();
+  const store = createStore(services);
+  await Promise.all([startWords(), startUp(store, services)]);
+  const root = document.getElementById('root');
+  if (!root) throw new Error('main: expected an element with id "root"');
+  createRoot(root).render(
+    <StrictMode>
+      <Provider store={store}>
+        <ServicesContext value={services}>
+          <App router={createRouter()} />
+        </ServicesContext>
+      </Provider>
+    </StrictMode>,
+  );
+}
+
+void main();

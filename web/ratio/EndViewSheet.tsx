@@ -1,0 +1,174 @@
+import { useRef, type ReactNode } from 'react';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+import { PORTS, roleOf, type GearSetSetup, type Port, type Role } from '../../core/geartrain';
+import { useNumbers } from '../shared/numbers';
+import { Sheet } from '../shared/Sheet';
+import { useElementSize, type Size } from '../shared/useElementSize';
+import { Balloon } from './Balloon';
+import { EndViewDrawing } from './EndViewDrawing';
+import { RoleStrip } from './RoleStrip';
+import type { SetModel } from './useSetModel';
+import type { Turning } from './useTurning';
+import './EndViewSheet.css';
+
+/**
+ * live: turns and reads out · sealed: a prediction is open, so it stands still and tells nothing ·
+ * assign: the student gives the parts their roles on the drawing
+ */
+export type SheetMode = 'live' | 'sealed' | 'assign';
+
+export type GivenRoles = Readonly<Record<Port, Role | null>>;
+
+interface Props {
+  setup: GearSetSetup;
+  model: SetModel;
+  turning: Turning;
+  mode: SheetMode;
+  /** Roles given so far, in `assign`; in other modes they follow from the setup. */
+  given?: GivenRoles | undefined;
+  selected?: Port | null;
+  onRole?: ((port: Port, role: Role) => void) | undefined;
+  /** Lower edge: transport at the left, title block at the right. */
+  footer?: ReactNode;
+}
+
+const CORNERS = { sun: 'top-left', carrier: 'top-right', ring: 'bottom-left' } as const;
+
+/** The drawing sheet with the end view of one set; the parts and their balloons are the controls. */
+export function EndViewSheet(props: Props) {
+  const { setup, model, turning, mode, given, selected = null, onRole, footer } = props;
+  const { t } = useTranslation();
+  const field = useRef<HTMLDivElement>(null);
+  const size = useElementSize(field);
+  const place = placeDrawing(size, model.view.extent);
+  const role = (port: Port) =>
+    mode === 'assign' ? (given?.[port] ?? null) : roleOf(setup.roles, port);
+  const roles = { sun: role('sun'), carrier: role('carrier'), ring: role('ring') };
+  const states = usePartStates(setup, model, mode);
+  const description = PORTS.map((port) => {
+    const r = roles[port];
+    return `${t(`parts.${port}`)}: ${r ? `${t(`roles.${r}`)} ${states[port]}` : t('bench.noRole')}`;
+  }).join('. ');
+  const next = (port: Port): Role =>
+    (({ drives: 'driven', driven: 'held', held: 'drives', locked: 'held', free: 'held' }) as const)[
+      roles[port] ?? 'held'
+    ];
+
+  return (
+    <Sheet label={t('bench.endView')}>
+      <div ref={field} className="end-view-field" data-mode={mode}>
+        {size.width > 0 && (
+          <svg width={size.width} height={size.height} role="img" aria-label={description}>
+            <EndViewDrawing
+              view={model.view}
+              roles={roles}
+              shown={mode === 'live' ? model.shown : null}
+              turning={turning}
+              scale={place.scale}
+              centre={place.centre}
+              onPart={onRole ? (port) => onRole(port, next(port)) : undefined}
+              misfit={model.findings.length > 0}
+            />
+            {PORTS.map((port) => (
+              <Leader key={port} {...leaderOf(port, size, place, model)} />
+            ))}
+          </svg>
+        )}
+        {PORTS.map((port, k) => (
+          <Balloon
+            key={port}
+            number={k + 1}
+            port={port}
+            corner={CORNERS[port]}
+            detail={partDetail(t, port, setup)}
+            role={roles[port]}
+            state={states[port]}
+            selected={selected === port}
+          >
+            {onRole && <RoleStrip port={port} role={roles[port]} onRole={(r) => onRole(port, r)} />}
+          </Balloon>
+        ))}
+        <div className="end-view-footer">{footer}</div>
+      </div>
+    </Sheet>
+  );
+}
+
+function partDetail(t: TFunction, port: Port, setup: GearSetSetup): string {
+  const { set } = setup;
+  if (port !== 'carrier') return t('bench.teeth', { count: set.teeth[port] });
+  const n = set.pinions ?? 3;
+  if (set.kind === 'double-pinion')
+    return t('bench.pairs', { n, inner: set.teeth.inner ?? '?', outer: set.teeth.outer ?? '?' });
+  return t('bench.pinions', { n, teeth: set.teeth.pinion ?? '?' });
+}
+
+function usePartStates(
+  setup: GearSetSetup,
+  model: SetModel,
+  mode: SheetMode,
+): Record<Port, string> {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const state = (port: Port): string => {
+    if (mode !== 'live') return '';
+    const role = roleOf(setup.roles, port);
+    const { speedRpm, torqueNm } = model.readings[port];
+    if (role === 'held')
+      return torqueNm === null
+        ? ''
+        : t('bench.takes', { torque: numbers.quantity(Math.abs(torqueNm), 'torque') });
+    if (speedRpm === null) return role === 'driven' ? t('bench.stands') : t('bench.runsFree');
+    const shown = numbers.quantity(Math.abs(speedRpm), 'speed');
+    const backwards = speedRpm * setup.inputSpeedRpm < 0;
+    return backwards ? t('bench.otherWay', { speed: shown }) : shown;
+  };
+  return { sun: state('sun'), carrier: state('carrier'), ring: state('ring') };
+}
+
+interface Place {
+  readonly scale: number;
+  readonly centre: { readonly x: number; readonly y: number };
+}
+
+/** Balloons keep the corners, the footer keeps the lower edge. */
+function placeDrawing({ width, height }: Size, extent: number): Place {
+  const footer = 62;
+  const radius = Math.max(60, Math.min(width * 0.36, (height - footer) * 0.455));
+  const tall = height > width;
+  const y = tall ? height / 2 : (height - footer) / 2 + 6;
+  return { scale: radius / (extent + 2.6), centre: { x: width / 2, y } };
+}
+
+interface LeaderLine {
+  readonly from: { readonly x: number; readonly y: number };
+  readonly to: { readonly x: number; readonly y: number };
+}
+
+function leaderOf(port: Port, size: Size, place: Place, { view }: SetModel): LeaderLine {
+  const anchor = {
+    sun: { x: 43 + 12, y: 43 + 14 },
+    carrier: { x: size.width - 238, y: 62 },
+    ring: { x: 43 + 12, y: size.height - 120 },
+  }[port];
+  const radius = {
+    sun: view.sun.root * 0.86,
+    carrier: (view.carrier.inner + view.carrier.outer) / 2,
+    ring: (view.ring.root + view.ring.rim) / 2,
+  }[port];
+  const { centre, scale } = place;
+  const angle = Math.atan2(anchor.y - centre.y, anchor.x - centre.x);
+  const to = {
+    x: centre.x + radius * scale * Math.cos(angle),
+    y: centre.y + radius * scale * Math.sin(angle),
+  };
+  return { from: anchor, to };
+}
+
+const Leader = ({ from, to }: LeaderLine) => (
+  <g className="leader">
+    <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} />
+    <circle cx={to.x} cy={to.y} r={3.6} />
+  </g>
+);

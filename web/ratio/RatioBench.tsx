@@ -1,0 +1,195 @@
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  tipGap,
+  withRole,
+  type GearSetSetup,
+  type Port,
+  type Reaction,
+  type Role,
+  type Roles,
+} from '../../core/geartrain';
+import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { formatNumber } from '../shared/numbers';
+import { TitleBlock } from '../shared/Sheet';
+import { useMedia } from '../shared/useMedia';
+import { useShortcuts } from '../shared/useShortcuts';
+import { ArrangementTable } from './ArrangementTable';
+import { EndViewSheet } from './EndViewSheet';
+import { Findings } from './Findings';
+import { LeverDrawing } from './LeverDrawing';
+import { RatioHeadline } from './RatioHeadline';
+import { ReadingsTable } from './ReadingsTable';
+import { selectRatioSetup, setupChanged } from './ratioSlice';
+import { SetControls } from './SetControls';
+import { toothAngle, Transport } from './Transport';
+import { useSetModel, type SetModel } from './useSetModel';
+import { SLOWDOWNS, useTurning, type Turning } from './useTurning';
+import { WorkedStepsList } from './WorkedStepsList';
+import './RatioBench.css';
+
+type View = 'ways' | 'lever' | 'worked';
+
+/** The Ratio bench: one gear set at the front of the class. */
+export function RatioBench() {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const setup = useAppSelector(selectRatioSetup);
+  const model = useSetModel(setup);
+  const turning = useTurning(setup.inputSpeedRpm, true);
+  const [selected, setSelected] = useState<Port>('ring');
+  const [ringFollows, setRingFollows] = useState(true);
+  const [view, setView] = useState<View>('ways');
+  const tall = useMedia('(min-height: 1000px)');
+
+  const onSetup = (next: GearSetSetup) => void dispatch(setupChanged(next));
+  const onRoles = (roles: Roles) => onSetup({ ...setup, roles });
+  const onRole = (port: Port, role: Role) => {
+    setSelected(port);
+    onRoles(withRole(setup.roles, port, role));
+  };
+  useBenchKeys({
+    setup,
+    turning,
+    selected,
+    onSelect: setSelected,
+    onRole,
+    onRoles,
+    onView: setView,
+    view,
+  });
+
+  const views: View[] = tall ? ['ways', 'worked'] : ['ways', 'lever', 'worked'];
+  return (
+    <main className="ratio-bench" id="main">
+      <h1 className="visually-hidden">{t('nav.ratio')}</h1>
+      <EndViewSheet
+        setup={setup}
+        model={model}
+        turning={turning}
+        mode="live"
+        selected={selected}
+        onRole={onRole}
+        footer={
+          <>
+            <Transport setup={setup} turning={turning} />
+            <BenchTitle setup={setup} model={model} turning={turning} />
+          </>
+        }
+      />
+      <aside className="ratio-side" aria-label={t('bench.readings')}>
+        <div>
+          <div className="label">{t('bench.ratioInOut')}</div>
+          <RatioHeadline solution={model.solution} />
+        </div>
+        <Findings
+          set={setup.set}
+          findings={model.findings}
+          onSet={(set) => onSetup({ ...setup, set })}
+        />
+        <SetControls
+          setup={setup}
+          onSetup={onSetup}
+          teeth
+          speed
+          ringFollows={ringFollows}
+          onRingFollows={setRingFollows}
+        />
+        <div className="row third-part">
+          <span className="label">{t('bench.thirdPart')}</span>
+          <Segmented
+            size="small"
+            aria-label={t('bench.thirdPart')}
+            value={setup.roles.reaction}
+            onChange={(reaction: Reaction) => onRoles({ ...setup.roles, reaction })}
+            options={(['held', 'locked', 'free'] as const).map((r) => ({
+              value: r,
+              label: t(`reactions.${r}`),
+            }))}
+          />
+        </div>
+        <ReadingsTable setup={setup} model={model} />
+        {tall && <LeverDrawing setup={setup} shown={model.shown} />}
+        <Segmented
+          block
+          aria-label={t('bench.show')}
+          value={views.includes(view) ? view : 'ways'}
+          onChange={setView}
+          options={views.map((v) => ({ value: v, label: t(`bench.views.${v}`) }))}
+        />
+        {view === 'worked' ? (
+          <WorkedStepsList setup={setup} />
+        ) : view === 'lever' && !tall ? (
+          <LeverDrawing setup={setup} shown={model.shown} />
+        ) : (
+          <ArrangementTable setup={setup} onRoles={onRoles} />
+        )}
+      </aside>
+    </main>
+  );
+}
+
+function BenchTitle({
+  setup,
+  model,
+  turning,
+}: {
+  setup: GearSetSetup;
+  model: SetModel;
+  turning: Turning;
+}) {
+  const { t } = useTranslation();
+  const gap = tipGap(setup.set);
+  const builds =
+    model.findings.length > 0
+      ? t('bench.cannotBuild')
+      : gap === null
+        ? t('bench.canBuild')
+        : t('bench.canBuildGap', { gap: formatNumber(gap, 1) });
+  return (
+    <TitleBlock
+      rows={[
+        [t('bench.builds'), builds],
+        [
+          t('bench.timeScale'),
+          t('bench.scaleOf', { n: SLOWDOWNS[turning.slow ? 'slow' : 'normal'] }),
+        ],
+      ]}
+    />
+  );
+}
+
+interface Keys {
+  setup: GearSetSetup;
+  turning: Turning;
+  selected: Port;
+  view: View;
+  onSelect: (port: Port) => void;
+  onRole: (port: Port, role: Role) => void;
+  onRoles: (roles: Roles) => void;
+  onView: (view: View) => void;
+}
+
+function useBenchKeys(keys: Keys): void {
+  const { setup, turning, selected, view, onSelect, onRole, onRoles, onView } = keys;
+  const tooth = toothAngle(setup);
+  const react = (reaction: Reaction) => () => onRoles({ ...setup.roles, reaction });
+  const show = (v: View) => () => onView(view === v ? 'ways' : v);
+  useShortcuts({
+    ' ': turning.toggle,
+    ArrowRight: () => turning.stepBy(tooth),
+    ArrowLeft: () => turning.stepBy(-tooth),
+    s: turning.toggleSlow,
+    '1': () => onSelect('sun'),
+    '2': () => onSelect('carrier'),
+    '3': () => onSelect('ring'),
+    d: () => onRole(selected, 'drives'),
+    o: () => onRole(selected, 'driven'),
+    h: () => onRole(selected, 'held'),
+    k: react('locked'),
+    f: react('free'),
+    w: show('worked'),
+    l: show('lever'),
+  });
+}

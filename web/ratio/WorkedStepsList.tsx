@@ -1,0 +1,26 @@
+import { useTranslation } from 'react-i18next';
+import { workedSteps, type GearSetSetup } from '../../core/geartrain';
+import { MathLine } from '../shared/MathLine';
+import './WorkedStepsList.css';
+
+/** The derivation, line by line, with a few words to each line. */
+export function WorkedStepsList({ setup }: { setup: GearSetSetup }) {
+  const { t } = useTranslation();
+  const steps = workedSteps(setup.set, setup.roles);
+  return (
+    <ol className="worked" aria-label={t('bench.worked')}>
+      {steps.map(({ code, line, parts }) => (
+        <li key={code} data-last={code === 'result'}>
+          <span className="worked-words">
+            {t(`worked.${code}`, {
+              drives: t(`parts.${parts.drives}`),
+              driven: t(`parts.${parts.driven}`),
+              third: t(`parts.${parts.third}`),
+            })}
+          </span>
+          {code !== 'free' && <MathLine line={line} />}
+        </li>
+      ))}
+    </ol>
+  );
+}

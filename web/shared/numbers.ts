@@ -1,0 +1,68 @@
+import { createContext, useContext, useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  convertFromDisplay,
+  convertToDisplay,
+  displayUnit,
+  type Quantity,
+  type UnitSystem,
+} from '../../core/quantities';
+
+/** The unit system in force; the shell provides it from the settings. */
+export const UnitSystemContext = createContext<UnitSystem>('si');
+
+const MINUS = '\u2212';
+const THIN_SPACE = '\u2009';
+
+/** A number for reading: true minus, thin spaces between thousands, never "−0". */
+export function formatNumber(value: number, digits: number): string {
+  const fixed = Math.abs(value).toFixed(digits);
+  const [whole = '0', part] = fixed.split('.');
+  const grouped = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE) : whole;
+  const sign = value < 0 && Number(fixed) !== 0 ? MINUS : '';
+  return `${sign}${grouped}${part ? `.${part}` : ''}`;
+}
+
+/** Digits that mean something: three significant ones, whole from 100 up. */
+export function meaningfulDigits(value: number): number {
+  const size = Math.abs(value);
+  return size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2;
+}
+
+/** "33 1/3 → 33.3", "1200 → 1 200"; trailing zeros are dropped where the number is whole. */
+export function formatReading(value: number): string {
+  if (Math.abs(value - Math.round(value)) < 1e-9) return formatNumber(value, 0);
+  return formatNumber(value, meaningfulDigits(value));
+}
+
+export interface Numbers {
+  readonly system: UnitSystem;
+  /** Number and unit, from the stored unit (rev/min, N·m, kW, mm). */
+  quantity(value: number, quantity: Quantity): string;
+  /** Number alone. */
+  value(value: number, quantity: Quantity): string;
+  unit(quantity: Quantity): string;
+  toDisplay(value: number, quantity: Quantity): number;
+  fromDisplay(value: number, quantity: Quantity): number;
+}
+
+export function useNumbers(): Numbers {
+  const system = useContext(UnitSystemContext);
+  const { t } = useTranslation();
+  return useMemo(() => {
+    const unit = (quantity: Quantity) => t(`units.${displayUnit(quantity, system)}`);
+    const value = (v: number, quantity: Quantity) =>
+      formatReading(convertToDisplay(v, quantity, system));
+    return {
+      system,
+      unit,
+      value,
+      quantity: (v, quantity) => `${value(v, quantity)} ${unit(quantity)}`,
+      toDisplay: (v, quantity) => convertToDisplay(v, quantity, system),
+      fromDisplay: (v, quantity) => convertFromDisplay(v, quantity, system),
+    };
+  }, [system, t]);
+}
+
+/** "3.33" for a ratio, with as many digits as it needs and no more than two. */
+export const formatRatio = (ratio: number): string => formatNumber(ratio, 2);

@@ -1,0 +1,120 @@
+import { openValue } from '../../core/formats';
+import type { Attempt, Lesson } from '../../core/lesson';
+import type { KeyValueStore } from './keyValueStore';
+
+/**
+ * Lessons, attempts and pictures over a key–value store. A lesson has a revision: a save that was based
+ * on an older one is refused, so that two tabs never overwrite each other in silence.
+ */
+export type Origin = 'demo' | 'own' | 'imported';
+
+export interface LessonRecord {
+  lesson: Lesson;
+  origin: Origin;
+  revision: number;
+  /** A demo lesson that the user has changed. */
+  changed: boolean;
+}
+
+/** mine: made in this browser · imported: from a file · demo: the made-up class. */
+export type AttemptSource = 'mine' | 'imported' | 'demo';
+
+export interface AttemptRecord {
+  attempt: Attempt;
+  source: AttemptSource;
+}
+
+export type SaveResult =
+  | { readonly outcome: 'saved'; readonly record: LessonRecord }
+  | { readonly outcome: 'conflict'; readonly stored: LessonRecord };
+
+export interface Loaded {
+  readonly lessons: LessonRecord[];
+  readonly attempts: AttemptRecord[];
+  /** Keys whose content this program can't read; they are left alone. */
+  readonly unreadable: string[];
+}
+
+/** Runs one task at a time for a name, across tabs where the browser can. */
+export type Exclusive = <T>(name: string, task: () => Promise<T>) => Promise<T>;
+
+export interface DocumentStore {
+  load(): Promise<Loaded>;
+  /** @param baseRevision the revision the change was made on; 0 for a new lesson */
+  saveLesson(record: Omit<LessonRecord, 'revision'>, baseRevision: number): Promise<SaveResult>;
+  readLesson(id: string): Promise<LessonRecord | null>;
+  removeLesson(id: string): Promise<void>;
+  saveAttempt(record: AttemptRecord): Promise<void>;
+  removeAttempt(id: string): Promise<void>;
+  readMedia(path: string): Promise<Uint8Array | null>;
+  saveMedia(path: string, bytes: Uint8Array): Promise<void>;
+  readSetting(name: string): Promise<unknown>;
+  saveSetting(name: string, value: unknown): Promise<void>;
+}
+
+const LESSON = 'lesson:';
+const ATTEMPT = 'attempt:';
+const MEDIA = 'media:';
+const SETTING = 'setting:';
+
+export function documentStore(store: KeyValueStore, exclusive: Exclusive): DocumentStore {
+  async function readLesson(id: string): Promise<LessonRecord | null> {
+    return lessonRecord(await store.get(LESSON + id));
+  }
+  return {
+    readLesson,
+    async load() {
+      const lessons: LessonRecord[] = [];
+      const attempts: AttemptRecord[] = [];
+      const unreadable: string[] = [];
+      for (const key of await store.keys()) {
+        if (key.startsWith(LESSON)) {
+          const record = lessonRecord(await store.get(key));
+          if (record) lessons.push(record);
+          else unreadable.push(key);
+        } else if (key.startsWith(ATTEMPT)) {
+          const record = attemptRecord(await store.get(key));
+          if (record) attempts.push(record);
+          else unreadable.push(key);
+        }
+      }
+      return { lessons, attempts, unreadable };
+    },
+    saveLesson: (record, baseRevision) =>
+      exclusive(LESSON + record.lesson.id, async () => {
+        const stored = await readLesson(record.lesson.id);
+        if (stored && stored.revision !== baseRevision) return { outcome: 'conflict', stored };
+        const saved = { ...record, revision: baseRevision + 1 };
+        await store.set(LESSON + record.lesson.id, saved);
+        return { outcome: 'saved', record: saved };
+      }),
+    removeLesson: (id) => store.remove(LESSON + id),
+    saveAttempt: (record) => store.set(ATTEMPT + record.attempt.id, record),
+    removeAttempt: (id) => store.remove(ATTEMPT + id),
+    async readMedia(path) {
+      const bytes = await store.get(MEDIA + path);
+      return bytes instanceof Uint8Array ? bytes : null;
+    },
+    saveMedia: (path, bytes) => store.set(MEDIA + path, bytes),
+    readSetting: (name) => store.get(SETTING + name),
+    saveSetting: (name, value) => store.set(SETTING + name, value),
+  };
+}
+
+function lessonRecord(value: unknown): LessonRecord | null {
+  if (typeof value !== 'object' || value === null) return null;
+  const { lesson, origin, revision, changed } = value as Partial<LessonRecord>;
+  const opened = openValue(lesson, 'fair-sprocket/lesson');
+  if (!opened.ok || typeof revision !== 'number') return null;
+  const known = origin === 'demo' || origin === 'imported' ? origin : 'own';
+  return { lesson: opened.document, origin: known, revision, changed: changed === true };
+}
+
+function attemptRecord(value: unknown): AttemptRecord | null {
+  if (typeof value !== 'object' || value === null) return null;
+  const { attempt, source } = value as Partial<AttemptRecord>;
+  const opened = openValue(attempt, 'fair-sprocket/attempt');
+  if (!opened.ok) return null;
+  const known = source === 'demo' || source === 'imported' ? source : 'mine';
+  return { attempt: opened.document, source: known };
+}

@@ -1,0 +1,27 @@
+import type {
+  DocumentKind,
+  Documents,
+  LessonPack,
+  OpenFailure,
+  PackFailure,
+} from '../../core/formats';
+
+/** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
+export type OpenedFile =
+  | { readonly kind: 'lesson'; readonly pack: LessonPack }
+  | {
+      readonly kind: 'document';
+      readonly format: Exclude<DocumentKind, 'fair-sprocket/lesson'>;
+      readonly document: Documents[Exclude<DocumentKind, 'fair-sprocket/lesson'>];
+    };
+
+export type FileFailure = OpenFailure | PackFailure | { readonly cause: 'not-text' };
+
+export type OpenFileResult =
+  | { readonly ok: true; readonly file: OpenedFile }
+  | { readonly ok: false; readonly failure: FileFailure };
+
+export interface FileWorker {
+  openFile(bytes: Uint8Array): OpenFileResult;
+  packLesson(pack: LessonPack): Uint8Array;
+}
