@@ -7,8 +7,8 @@ export interface DemoWorld {
   readonly attempts: Attempt[];
 }
 
-/** Order in which the lessons stand in the library. */
-const ORDER = [
+/** Order in which the demo lessons stand in the library. */
+export const DEMO_ORDER: readonly string[] = [
   'name-the-parts',
   'hold-one-drive-one',
   'what-the-held-part-feels',
@@ -18,7 +18,7 @@ const ORDER = [
 export async function loadDemoWorld(): Promise<DemoWorld> {
   const { demoLessons, demoAttempts } = await import('./demoFiles');
   const lessons = demoLessons.map((value) => opened(value, 'fair-sprocket/lesson'));
-  lessons.sort((a, b) => ORDER.indexOf(a.id) - ORDER.indexOf(b.id));
+  lessons.sort((a, b) => DEMO_ORDER.indexOf(a.id) - DEMO_ORDER.indexOf(b.id));
   return { lessons, attempts: demoAttempts.map((v) => opened(v, 'fair-sprocket/attempt')) };
 }
 

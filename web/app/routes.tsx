@@ -19,6 +19,7 @@ export function createRouter() {
     {
       element: <Shell />,
       errorElement: <ErrorScreen />,
+      hydrateFallbackElement: <div className="shell-loading" />,
       children: [
         { index: true, element: <Home /> },
         { path: 'teach/lessons', lazy: library('teach') },

@@ -1,7 +1,7 @@
 import { attemptsLoaded } from '../classBook/attemptsSlice';
 import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
-import type { Loaded } from '../storage/documentStore';
-import { loadDemoWorld } from './demoWorld';
+import type { LessonRecord, Loaded } from '../storage/documentStore';
+import { DEMO_ORDER, loadDemoWorld } from './demoWorld';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
 import type { AppStore } from './store';
@@ -35,7 +35,11 @@ export async function startUp(store: AppStore, services: Services): Promise<void
 }
 
 function show(store: AppStore, loaded: Loaded): void {
-  store.dispatch(libraryLoaded(loaded));
+  // Demo lessons in their teaching order, then the user's own.
+  const rank = (r: LessonRecord) =>
+    r.origin === 'demo' ? DEMO_ORDER.indexOf(r.lesson.id) : DEMO_ORDER.length;
+  const lessons = [...loaded.lessons].sort((a, b) => rank(a) - rank(b));
+  store.dispatch(libraryLoaded({ ...loaded, lessons }));
   store.dispatch(attemptsLoaded(loaded.attempts));
 }
 

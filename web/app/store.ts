@@ -1,27 +1,11 @@
-import { configureStore, type Reducer, type UnknownAction } from '@reduxjs/toolkit';
-import undoable, { excludeAction, type StateWithHistory } from 'redux-undo';
+import { configureStore } from '@reduxjs/toolkit';
 import { attemptsReducer } from '../classBook/attemptsSlice';
-import {
-  draftClosed,
-  draftOpened,
-  draftReducer,
-  undoGroup,
-  type DraftState,
-} from '../lessons/builder/draftSlice';
+import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
 import { ratioReducer } from '../ratio/ratioSlice';
 import type { Services } from './services';
 import { settingsReducer } from './settingsSlice';
-
-const UNDO_STEPS = 200;
-
-const undoableDraft = undoable(draftReducer, {
-  limit: UNDO_STEPS,
-  groupBy: undoGroup,
-  filter: excludeAction([draftOpened.type, draftClosed.type]),
-  clearHistoryType: [draftOpened.type, draftClosed.type],
-}) as Reducer<StateWithHistory<DraftState>, UnknownAction>;
 
 /** One slice a part; documents and choices only, never results that can be derived. */
 export function createStore(services: Services) {
@@ -29,7 +13,7 @@ export function createStore(services: Services) {
     reducer: {
       settings: settingsReducer,
       library: libraryReducer,
-      draft: undoableDraft,
+      draft: draftHistoryReducer,
       player: playerReducer,
       ratio: ratioReducer,
       attempts: attemptsReducer,

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { ClassBook, ClassCell, Lesson } from '../../core/lesson';
-import { answerText } from '../lessons/questionWords';
+import { answerText, shortAnswer } from '../lessons/questionWords';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ChosenCell } from './CellDetail';
 
@@ -43,7 +43,7 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
             <tr key={attempt.id}>
               <th scope="row">{attempt.student}</th>
               {cells.map((cell, k) => (
-                <td key={book.questions[k]!.id}>
+                <td key={book.questions[k]!.id} data-score={cell ? markOf(cell.score) : undefined}>
                   {cell ? (
                     <LedgerCell
                       cell={cell}
@@ -98,7 +98,6 @@ function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps
     <button
       type="button"
       className="ledger-cell"
-      data-score={mark}
       aria-pressed={pressed}
       aria-label={t('classBook.cell', {
         student,
@@ -111,7 +110,7 @@ function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps
       <span className="ledger-mark" aria-hidden="true">
         {MARKS[mark]}
       </span>
-      {said}
+      {shortAnswer(t, numbers, question, cell.answer.answer)}
       {cell.differs && ' !'}
     </button>
   );

@@ -122,6 +122,37 @@ export function answerText(
   }
 }
 
+/** The same in as few words as a ledger's cell has room for. */
+export function shortAnswer(
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  answer: Answer,
+): string {
+  switch (answer.kind) {
+    case 'number': {
+      const value = numberText(numbers, question, answer.value);
+      return answer.direction ? `${value} ${t(`short.directions.${answer.direction}`)}` : value;
+    }
+    case 'choice': {
+      if (question.kind !== 'choice') return answer.choice;
+      if (question.ask === 'effect') return t(`short.effects.${answer.choice}`);
+      const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === answer.choice);
+      return roles
+        ? t('short.arrangement', {
+            drives: t(`parts.${roles.drives}`),
+            driven: t(`parts.${roles.driven}`).toLowerCase(),
+          })
+        : choiceText(t, question, answer.choice);
+    }
+    case 'roles':
+      return t('short.arrangement', {
+        drives: t(`parts.${answer.drives}`),
+        driven: t(`parts.${answer.driven}`).toLowerCase(),
+      });
+  }
+}
+
 export function keyText(
   t: TFunction,
   numbers: Numbers,

@@ -21,7 +21,7 @@ export function Balloon({ number, port, detail, role, state, selected, corner, c
   const { t } = useTranslation();
   return (
     <div className={`balloon balloon-${corner}`}>
-      <span className="balloon-mark" data-selected={selected} aria-hidden="true">
+      <span className="balloon-mark" data-mark={port} data-selected={selected} aria-hidden="true">
         {number}
       </span>
       <div>

@@ -1,7 +1,14 @@
-import { useRef, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
-import { PORTS, roleOf, type GearSetSetup, type Port, type Role } from '../../core/geartrain';
+import {
+  PORTS,
+  roleOf,
+  type GearSetSetup,
+  type Point,
+  type Port,
+  type Role,
+} from '../../core/geartrain';
 import { useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
 import { useElementSize, type Size } from '../shared/useElementSize';
@@ -46,6 +53,7 @@ export function EndViewSheet(props: Props) {
     mode === 'assign' ? (given?.[port] ?? null) : roleOf(setup.roles, port);
   const roles = { sun: role('sun'), carrier: role('carrier'), ring: role('ring') };
   const states = usePartStates(setup, model, mode);
+  useLeaders(field, place, model);
   const description = PORTS.map((port) => {
     const r = roles[port];
     return `${t(`parts.${port}`)}: ${r ? `${t(`roles.${r}`)} ${states[port]}` : t('bench.noRole')}`;
@@ -71,7 +79,10 @@ export function EndViewSheet(props: Props) {
               misfit={model.findings.length > 0}
             />
             {PORTS.map((port) => (
-              <Leader key={port} {...leaderOf(port, size, place, model)} />
+              <g key={port} className="leader" data-leader={port}>
+                <path />
+                <circle r={3.6} />
+              </g>
             ))}
           </svg>
         )}
@@ -135,40 +146,52 @@ interface Place {
 /** Balloons keep the corners, the footer keeps the lower edge. */
 function placeDrawing({ width, height }: Size, extent: number): Place {
   const footer = 62;
-  const radius = Math.max(60, Math.min(width * 0.36, (height - footer) * 0.455));
   const tall = height > width;
+  // A tall sheet has room for the balloons above and below, a wide one in its corners.
+  const radius = tall
+    ? Math.min(width * 0.46, (height - 2 * 118) * 0.5)
+    : Math.min(width * 0.36, (height - footer) * 0.455);
   const y = tall ? height / 2 : (height - footer) / 2 + 6;
-  return { scale: radius / (extent + 2.6), centre: { x: width / 2, y } };
+  return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };
 }
 
-interface LeaderLine {
-  readonly from: { readonly x: number; readonly y: number };
-  readonly to: { readonly x: number; readonly y: number };
-}
-
-function leaderOf(port: Port, size: Size, place: Place, { view }: SetModel): LeaderLine {
-  const anchor = {
-    sun: { x: 43 + 12, y: 43 + 14 },
-    carrier: { x: size.width - 238, y: 62 },
-    ring: { x: 43 + 12, y: size.height - 120 },
-  }[port];
+/** Where a part's leader ends: on the part, on the side of its balloon. */
+function leaderEnd(port: Port, from: Point, place: Place, { view }: SetModel): Point {
   const radius = {
     sun: view.sun.root * 0.86,
     carrier: (view.carrier.inner + view.carrier.outer) / 2,
     ring: (view.ring.root + view.ring.rim) / 2,
   }[port];
   const { centre, scale } = place;
-  const angle = Math.atan2(anchor.y - centre.y, anchor.x - centre.x);
-  const to = {
+  const angle = Math.atan2(from.y - centre.y, from.x - centre.x);
+  return {
     x: centre.x + radius * scale * Math.cos(angle),
     y: centre.y + radius * scale * Math.sin(angle),
   };
-  return { from: anchor, to };
 }
 
-const Leader = ({ from, to }: LeaderLine) => (
-  <g className="leader">
-    <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} />
-    <circle cx={to.x} cy={to.y} r={3.6} />
-  </g>
-);
+/** Draws the leaders from wherever the balloons' marks have come to stand, after each layout. */
+function useLeaders(field: RefObject<HTMLElement | null>, place: Place, model: SetModel): void {
+  useLayoutEffect(() => {
+    const box = field.current?.getBoundingClientRect();
+    if (!box) return;
+    for (const port of PORTS) {
+      const mark = field.current?.querySelector(`[data-mark="${port}"]`)?.getBoundingClientRect();
+      const leader = field.current?.querySelector(`[data-leader="${port}"]`);
+      if (!mark || !leader) continue;
+      const middle = {
+        x: mark.x - box.x + mark.width / 2,
+        y: mark.y - box.y + mark.height / 2,
+      };
+      const end = leaderEnd(port, middle, place, model);
+      const edge = mark.width / 2 / Math.hypot(end.x - middle.x, end.y - middle.y);
+      const start = {
+        x: middle.x + (end.x - middle.x) * edge,
+        y: middle.y + (end.y - middle.y) * edge,
+      };
+      leader.querySelector('path')?.setAttribute('d', `M${start.x} ${start.y}L${end.x} ${end.y}`);
+      leader.querySelector('circle')?.setAttribute('cx', String(end.x));
+      leader.querySelector('circle')?.setAttribute('cy', String(end.y));
+    }
+  });
+}

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { roleOf, thirdPort, type GearSetSetup } from '../../core/geartrain';
+import { roleOf, thirdPort, type GearSetSetup, type Port } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
 import { powerKw } from '../../core/quantities';
 import { useNumbers } from '../shared/numbers';
@@ -7,6 +7,12 @@ import { paintOf } from './EndViewDrawing';
 import type { SetModel } from './useSetModel';
 
 const NONE = '–';
+
+/** What goes in at the input, comes out at the output, and is taken by the held part. */
+function shaftTorque(port: Port, { roles }: GearSetSetup, model: SetModel): number | null {
+  const { torqueNm } = model.readings[port];
+  return torqueNm === null || port !== roles.driven ? torqueNm : 0 - torqueNm;
+}
 
 /** Speed, torque and power on each shaft, and the pinions on their pins. */
 export function ReadingsTable({ setup, model }: { setup: GearSetSetup; model: SetModel }) {
@@ -31,7 +37,8 @@ export function ReadingsTable({ setup, model }: { setup: GearSetSetup; model: Se
       <tbody>
         {order.map((port) => {
           const role = roleOf(roles, port);
-          const { speedRpm, torqueNm } = model.readings[port];
+          const { speedRpm } = model.readings[port];
+          const torqueNm = shaftTorque(port, setup, model);
           const power = speedRpm === null || torqueNm === null ? null : powerKw(speedRpm, torqueNm);
           return (
             <tr key={port}>

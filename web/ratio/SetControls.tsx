@@ -37,6 +37,8 @@ export function SetControls(props: Props) {
         <>
           <Segmented
             block
+            size="small"
+            className="set-kind"
             aria-label={t('bench.kind')}
             value={set.kind}
             onChange={(kind) => change(defaultSet(kind))}
@@ -152,8 +154,20 @@ interface RowProps {
 function NumberRow({ label, value, min, max, step = 1, onValue, after }: RowProps) {
   const id = useId();
   return (
-    <div className="number-row">
+    <div className="number-cell">
       <label htmlFor={id}>{label}</label>
+      <div className="number-line">
+        <InputNumber
+          id={id}
+          size="small"
+          min={min}
+          max={Math.max(max, value)}
+          step={step}
+          value={value}
+          onChange={(v) => v !== null && onValue(v)}
+        />
+        {after}
+      </div>
       <Slider
         min={min}
         max={max}
@@ -163,16 +177,6 @@ function NumberRow({ label, value, min, max, step = 1, onValue, after }: RowProp
         ariaLabelForHandle={label}
         tooltip={{ open: false }}
       />
-      <InputNumber
-        id={id}
-        size="small"
-        min={min}
-        max={Math.max(max, value)}
-        step={step}
-        value={value}
-        onChange={(v) => v !== null && onValue(v)}
-      />
-      <span className="number-row-after">{after}</span>
     </div>
   );
 }

@@ -1,6 +1,10 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
-import en from './en.json';
+
+const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as {
+  misconceptions: Record<string, string>;
+  why: Record<string, object>;
+};
 
 const files = (dir: string): string[] =>
   readdirSync(dir).flatMap((name) => {

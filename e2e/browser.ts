@@ -1,0 +1,192 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Builder, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome.js';
+
+/**
+ * A headless Chromium with a fresh profile, and what a person does with it: find by role and name, press,
+ * type, look. Tests and picture-taking share it.
+ */
+export interface Browser {
+  readonly driver: WebDriver;
+  /** Where its downloads land. */
+  readonly downloads: string;
+  open(url: string): Promise<void>;
+  /** The element with this role and accessible name; waits for it, fails when there are several. */
+  role(role: string, name?: string | RegExp): Promise<WebElement>;
+  /** How many elements have this role and name now. */
+  count(role: string, name?: string | RegExp): Promise<number>;
+  press(role: string, name?: string | RegExp): Promise<void>;
+  /** Replaces the text of a field. */
+  fill(role: string, name: string | RegExp, text: string): Promise<void>;
+  /** Waits until the page's text holds this. */
+  see(text: string | RegExp): Promise<void>;
+  text(): Promise<string>;
+  viewport(width: number, height: number): Promise<void>;
+  /** Console messages of level warning and above since the last call. */
+  consoleProblems(): Promise<string[]>;
+  axe(): Promise<string[]>;
+  picture(file: string): Promise<void>;
+  quit(): Promise<void>;
+}
+
+const require = createRequire(import.meta.url);
+const source = (file: string) => readFileSync(require.resolve(file), 'utf8');
+const AXE = source('axe-core/axe.min.js');
+const QUERIES = source('@testing-library/dom/dist/@testing-library/dom.umd.min.js');
+const PATIENCE_MS = 8000;
+
+const find = `
+  const [role, name, isPattern, flags] = arguments;
+  const wanted = name === null ? {} : { name: isPattern ? new RegExp(name, flags) : name };
+  return window.TestingLibraryDom.queryAllByRole(document.body, role, wanted);
+`;
+
+export interface BrowserOptions {
+  readonly reducedMotion?: boolean;
+}
+
+export async function openBrowser({ reducedMotion = true }: BrowserOptions = {}): Promise<Browser> {
+  const profile = mkdtempSync(path.join(tmpdir(), 'e2e-chromium-'));
+  const downloads = path.join(profile, 'downloads');
+  const options = new chrome.Options();
+  options.setChromeBinaryPath(process.env['CHROMIUM'] ?? '/usr/bin/chromium');
+  options.addArguments(
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-dev-shm-usage',
+    '--disable-quic',
+    '--no-first-run',
+    '--no-default-browser-check',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--disable-default-apps',
+    '--disable-extensions',
+    '--hide-scrollbars',
+    ...(reducedMotion ? ['--force-prefers-reduced-motion'] : []),
+    '--force-device-scale-factor=1',
+    '--force-color-profile=srgb',
+    '--lang=en-US',
+    `--user-data-dir=${profile}`,
+  );
+  options.setUserPreferences({
+    'download.default_directory': downloads,
+    'download.prompt_for_download': false,
+    'profile.default_content_setting_values.automatic_downloads': 1,
+  });
+  const prefs = new logging.Preferences();
+  prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
+  options.setLoggingPrefs(prefs);
+  // An explicit driver path: nothing looks for one elsewhere.
+  const service = new chrome.ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(service)
+    .build();
+  const devtools = driver as unknown as chrome.Driver;
+
+  const viewport = (width: number, height: number) =>
+    devtools.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
+  await viewport(1280, 800);
+
+  async function all(role: string, name?: string | RegExp): Promise<WebElement[]> {
+    const has = await driver.executeScript<boolean>('return !!window.TestingLibraryDom');
+    if (!has)
+      await driver.executeScript(
+        `${QUERIES}; window.TestingLibraryDom = globalThis.TestingLibraryDom ?? self.TestingLibraryDom;`,
+      );
+    const pattern = name instanceof RegExp;
+    return driver.executeScript<WebElement[]>(
+      find,
+      role,
+      name === undefined ? null : pattern ? name.source : name,
+      pattern,
+      pattern ? name.flags : '',
+    );
+  }
+
+  async function role(wanted: string, name?: string | RegExp): Promise<WebElement> {
+    let found: WebElement[] = [];
+    await driver
+      .wait(async () => (found = await all(wanted, name)).length > 0, PATIENCE_MS)
+      .catch(() => {
+        throw new Error(`expected a ${wanted} named ${String(name)} on the page`);
+      });
+    if (found.length > 1)
+      throw new Error(`${found.length} elements are a ${wanted} named ${String(name)}`);
+    return found[0]!;
+  }
+
+  const text = () => driver.executeScript<string>('return document.body.innerText');
+
+  return {
+    driver,
+    downloads,
+    role,
+    text,
+    viewport: async (width, height) => void (await viewport(width, height)),
+    async open(url) {
+      await driver.get(url);
+      await driver.wait(
+        () => driver.executeScript<boolean>('return !!document.querySelector("main")'),
+        PATIENCE_MS,
+      );
+    },
+    count: async (wanted, name) => (await all(wanted, name)).length,
+    async press(wanted, name) {
+      const element = await role(wanted, name);
+      await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+      await element.click();
+    },
+    async fill(wanted, name, value) {
+      const element = await role(wanted, name);
+      await driver.executeScript(
+        'arguments[0].scrollIntoView({ block: "center" }); arguments[0].focus(); arguments[0].select?.()',
+        element,
+      );
+      await element.sendKeys(value);
+    },
+    async see(wanted) {
+      const holds = async () => {
+        const now = await text();
+        return typeof wanted === 'string' ? now.includes(wanted) : wanted.test(now);
+      };
+      await driver.wait(holds, PATIENCE_MS).catch(async () => {
+        throw new Error(`expected to see ${String(wanted)} in:\n${(await text()).slice(0, 3000)}`);
+      });
+    },
+    async consoleProblems() {
+      const entries = await driver.manage().logs().get(logging.Type.BROWSER);
+      return entries
+        .filter((e) => e.level.value >= logging.Level.WARNING.value)
+        .map((e) => `${e.level.name} ${e.message}`);
+    },
+    async axe() {
+      await driver.executeScript(AXE);
+      return driver.executeAsyncScript<string[]>(
+        `const done = arguments[arguments.length - 1];
+         axe.run(document, { resultTypes: ['violations'] }).then(
+           (r) => done(r.violations.map((v) => v.impact + ' ' + v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + n.html.slice(0, 120)).join(' | '))),
+           (e) => done(['axe failed: ' + e]));`,
+      );
+    },
+    async picture(file) {
+      await driver.executeScript('return document.fonts.ready.then(() => true)');
+      writeFileSync(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
+    },
+    async quit() {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+    },
+  };
+}
