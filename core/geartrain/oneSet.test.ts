@@ -1,3 +1,4 @@
+import { evaluate } from 'mathjs';
 import { fraction, toNumber, toText } from '../numerics';
 import {
   ARRANGEMENTS,
@@ -134,7 +135,7 @@ function value(tokens: readonly MathToken[], set: PlanetarySet): number {
       }
     })
     .join('');
-  return Number(new Function(`return ${text}`)());
+  return Number(evaluate(text));
 }
 
 test('every worked line from "divide" on states the same number as the solver', () => {

@@ -177,7 +177,7 @@ test('roles: right from the ratio alone, parts scored one by one', () => {
   });
   expect(mark(question, answer('sun', 'carrier', 'ring')).score).toBe(1);
   expect(mark(question, answer('carrier', 'sun', 'ring'))).toEqual({
-    score: expect.closeTo(1 / 3),
+    score: expect.closeTo(1 / 3) as number,
     why: 'drives-and-driven-swapped',
   });
   expect(mark(question, answer('sun', 'ring', 'carrier')).why).toBe('held-part-confused');
@@ -248,7 +248,7 @@ test('the class book grades again from the model and counts what went wrong', ()
   expect(book.rows[0]!.cells[0]!.practice).toBe(1);
   expect(book.columns[0]).toEqual({
     answered: 3,
-    meanScore: expect.closeTo(2 / 3),
+    meanScore: expect.closeTo(2 / 3) as number,
     misconceptions: [{ code: 'forgot-one-plus', count: 2 }],
   });
   expect(confidenceTally(book)[2]).toEqual({ confidence: 'certain', answered: 3, right: 1 });

@@ -48,12 +48,12 @@ const GROUPS: readonly KeyGroup[] = [
   { title: 'everywhere', keys: [['?', 'sheet']] },
 ];
 
-export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function KeysSheet({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const singleKeys = useAppSelector((state) => state.settings.singleKeys);
   return (
-    <Modal title={t('keys.title')} open={open} onCancel={onClose} footer={null} width={760}>
+    <Modal title={t('keys.title')} open onCancel={onClose} footer={null} width={760}>
       <div className="keys-groups">
         {GROUPS.map(({ title, keys }) => (
           <section key={title}>

@@ -1,13 +1,14 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { useShortcuts } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector } from './hooks';
-import { KeysSheet } from './KeysSheet';
 import { settingsChanged } from './settingsSlice';
 import { SprocketMark } from './SprocketMark';
 import { StorageNotice } from './StorageNotice';
 import './Shell.css';
+
+const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).KeysSheet }));
 
 type Door = 'teach' | 'learn';
 
@@ -102,7 +103,11 @@ export function Shell() {
       <div className="shell-screen">
         <Outlet />
       </div>
-      <KeysSheet open={keysOpen} onClose={() => setKeysOpen(false)} />
+      {keysOpen && (
+        <Suspense fallback={null}>
+          <KeysSheet onClose={() => setKeysOpen(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

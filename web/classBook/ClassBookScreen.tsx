@@ -1,4 +1,4 @@
-import { DownloadOutlined, FolderOpenOutlined } from '@ant-design/icons';
+import { DownloadOutlined, FolderOpenOutlined } from '../shared/icons';
 import { Button, Select } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -15,6 +15,7 @@ import { useNumbers } from '../shared/numbers';
 import { selectAttempts } from './attemptsSlice';
 import { CellDetail, type ChosenCell } from './CellDetail';
 import { Ledger } from './Ledger';
+import { questionName } from './questionName';
 import { WentWrong } from './WentWrong';
 import './ClassBook.css';
 
@@ -155,7 +156,7 @@ function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
     ];
     const csv = classBookCsv(lesson.title, book, {
       columns: columns.map((c) => t(`classBook.csv.${c}`)),
-      question: (k) => questionName(book, k),
+      question: (k) => `${k + 1} ${questionName(t, book, k)}`,
       answer: (cell) => {
         const asked = book.questions.find((q) => q.id === cell.answer.question);
         if (!asked) return '';
@@ -172,6 +173,3 @@ function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
     </Button>
   );
 }
-
-const questionName = (book: ClassBook, index: number): string =>
-  `${index + 1} ${book.questions[index]?.stepTitle ?? ''}`;

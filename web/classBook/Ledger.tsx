@@ -3,6 +3,7 @@ import type { ClassBook, ClassCell, Lesson } from '../../core/lesson';
 import { answerText, shortAnswer } from '../lessons/questionWords';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ChosenCell } from './CellDetail';
+import { questionName } from './questionName';
 
 type Mark = 'right' | 'partly' | 'wrong';
 const MARKS: Readonly<Record<Mark, string>> = { right: '✓', partly: '◐', wrong: '✗' };
@@ -32,7 +33,7 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
             <th scope="col">{t('records.student')}</th>
             {book.questions.map((q, k) => (
               <th key={q.id} scope="col">
-                {k + 1} {q.stepTitle}
+                {k + 1} {questionName(t, book, k)}
               </th>
             ))}
             <th scope="col">{t('classBook.total')}</th>
@@ -90,7 +91,7 @@ interface CellProps {
 function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const { question, stepTitle } = book.questions[column]!;
+  const { question } = book.questions[column]!;
   const mark = markOf(cell.score);
   const { main, detail } = answerText(t, numbers, question, cell.answer.answer);
   const said = [main, detail].filter(Boolean).join(', ');
@@ -101,7 +102,7 @@ function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps
       aria-pressed={pressed}
       aria-label={t('classBook.cell', {
         student,
-        question: stepTitle,
+        question: questionName(t, book, column),
         said,
         mark: t(`marks.${mark}`),
       })}

@@ -24,9 +24,11 @@ export const removeAttempt = appThunk('attempts/remove', async (id: string, { ex
   return id;
 });
 
+const initialState: AttemptsState = { byId: {} };
+
 const slice = createSlice({
   name: 'attempts',
-  initialState: { byId: {} } as AttemptsState,
+  initialState,
   reducers: {
     attemptsLoaded: (state, action: PayloadAction<AttemptRecord[]>) => {
       state.byId = Object.fromEntries(action.payload.map((r) => [r.attempt.id, r]));

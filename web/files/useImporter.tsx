@@ -19,8 +19,8 @@ export interface ImportLine {
 export interface Importer {
   readonly busy: boolean;
   readonly report: readonly ImportLine[];
-  open(files: File[]): Promise<void>;
-  dismiss(): void;
+  readonly open: (files: File[]) => Promise<void>;
+  readonly dismiss: () => void;
 }
 
 type Choice = 'replace' | 'both' | 'cancel';

@@ -1,4 +1,4 @@
-import { WarningFilled } from '@ant-design/icons';
+import { WarningFilled } from '../shared/icons';
 import { useTranslation } from 'react-i18next';
 import type { CautionBlock } from '../../core/lesson';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
@@ -10,7 +10,7 @@ export function CautionBox({ block }: { block: CautionBlock }) {
   return (
     <section className="caution" aria-label={t('caution.title')}>
       <div className="caution-title">
-        <WarningFilled aria-hidden="true" />
+        <WarningFilled />
         {t('caution.title')}
       </div>
       {block.topic !== 'own' && <p>{t(`caution.topics.${block.topic}`)}</p>}

@@ -1,5 +1,5 @@
 import type { TFunction } from 'i18next';
-import { thirdPort, type GearSetSetup } from '../../core/geartrain';
+import { thirdPort, type GearSetSetup, type Roles } from '../../core/geartrain';
 import { toNumber, toText } from '../../core/numerics';
 import {
   answerKey,
@@ -29,18 +29,28 @@ export const quantityOf = (ask: NumberAsk): Quantity | null => {
   }
 };
 
-function partsOf(t: TFunction, { roles }: GearSetSetup): Record<string, string> {
-  const third = thirdPort(roles);
+/** Parts as they stand in a sentence, and at its beginning. */
+function partWords(t: TFunction, { drives, driven, third }: PartNames): Record<string, string> {
   return {
-    drives: t(`parts.${roles.drives}`),
-    driven: t(`parts.${roles.driven}`),
-    third: t(`parts.${third}`),
-    situation: t(`prompts.situation.${roles.reaction}`, {
-      third: t(`parts.${third}`),
-      drives: t(`parts.${roles.drives}`),
-    }),
+    drives: t(`partsInText.${drives}`),
+    driven: t(`partsInText.${driven}`),
+    third: t(`partsInText.${third}`),
+    Drives: t(`parts.${drives}`),
+    Third: t(`parts.${third}`),
   };
 }
+
+interface PartNames {
+  readonly drives: string;
+  readonly driven: string;
+  readonly third: string;
+}
+
+const namesOf = (roles: Pick<Roles, 'drives' | 'driven'>): PartNames => ({
+  drives: roles.drives,
+  driven: roles.driven,
+  third: thirdPort(roles),
+});
 
 /** What is asked: the instructor's words, or the program's. */
 export function promptOf(
@@ -50,8 +60,10 @@ export function promptOf(
   setup: GearSetSetup,
 ): string {
   if (question.prompt.trim() !== '') return question.prompt;
+  const parts = partWords(t, namesOf(setup.roles));
   const values = {
-    ...partsOf(t, setup),
+    ...parts,
+    situation: t(`prompts.situation.${setup.roles.reaction}`, parts),
     speed: numbers.quantity(setup.inputSpeedRpm, 'speed'),
     torque: numbers.quantity(setup.inputTorqueNm, 'torque'),
   };
@@ -85,13 +97,7 @@ export function choiceText(t: TFunction, question: Question, choice: string): st
       return choice === 'all-same' ? t('question.allSame') : t(`parts.${choice}`);
     case 'arrangement': {
       const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === choice);
-      return roles
-        ? t('question.arrangement', {
-            drives: t(`parts.${roles.drives}`),
-            driven: t(`parts.${roles.driven}`),
-            held: t(`parts.${thirdPort(roles)}`),
-          })
-        : choice;
+      return roles ? t('question.arrangement', partWords(t, namesOf(roles))) : choice;
     }
   }
 }
@@ -139,17 +145,11 @@ export function shortAnswer(
       if (question.ask === 'effect') return t(`short.effects.${answer.choice}`);
       const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === answer.choice);
       return roles
-        ? t('short.arrangement', {
-            drives: t(`parts.${roles.drives}`),
-            driven: t(`parts.${roles.driven}`).toLowerCase(),
-          })
+        ? t('short.arrangement', partWords(t, namesOf(roles)))
         : choiceText(t, question, answer.choice);
     }
     case 'roles':
-      return t('short.arrangement', {
-        drives: t(`parts.${answer.drives}`),
-        driven: t(`parts.${answer.driven}`).toLowerCase(),
-      });
+      return t('short.arrangement', partWords(t, namesOf(answer)));
   }
 }
 
@@ -184,11 +184,7 @@ export function keyText(
 }
 
 const rolesText = (t: TFunction, roles: { drives: string; driven: string; held: string }): string =>
-  t('question.rolesAre', {
-    drives: t(`parts.${roles.drives}`),
-    driven: t(`parts.${roles.driven}`),
-    held: t(`parts.${roles.held}`),
-  });
+  t('question.rolesAre', partWords(t, { ...roles, third: roles.held }));
 
 function numberText(numbers: Numbers, question: Question, value: number): string {
   const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;

@@ -26,9 +26,9 @@ export function reasonFor(
     bare: formatRatio(toNumber(toothRatio(set))),
     ratio: formatRatio(i),
     inverse: formatRatio(i === 0 ? 0 : 1 / i),
-    drives: t(`parts.${roles.drives}`),
-    driven: t(`parts.${roles.driven}`),
-    third: t(`parts.${thirdPort(roles)}`),
+    drives: t(`partsInText.${roles.drives}`),
+    driven: t(`partsInText.${roles.driven}`),
+    third: t(`partsInText.${thirdPort(roles)}`),
   };
   const key = misconception ?? 'unknown';
   return { title: t(`why.${key}.title`, values), text: t(`why.${key}.text`, values) };

@@ -1,16 +1,9 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import { arcArrow, circlePath, closedPath, type ArcArrow, type EndView } from '../../core/drawing';
 import { poseSet, type Port, type Role } from '../../core/geartrain';
+import { paintOf } from './paint';
 import type { Turning } from './useTurning';
 import './EndViewDrawing.css';
-
-/** How a part is painted: the four roles, told by colour, line and hatching. */
-export type Paint = 'drives' | 'driven' | 'held' | 'idle';
-
-export const paintOf = (role: Role | null): Paint => {
-  if (role === 'locked') return 'drives';
-  return role === null || role === 'free' ? 'idle' : role;
-};
 
 interface Props {
   view: EndView;

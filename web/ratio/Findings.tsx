@@ -1,4 +1,4 @@
-import { WarningOutlined } from '@ant-design/icons';
+import { WarningOutlined } from '../shared/icons';
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { PlanetarySet, ToothFinding } from '../../core/geartrain';
@@ -17,7 +17,7 @@ export function Findings({ set, findings, onSet }: Props) {
   if (findings.length === 0) return null;
   return (
     <div className="findings" role="status">
-      <WarningOutlined aria-hidden="true" />
+      <WarningOutlined />
       <div>
         <strong>{t('findings.title')}</strong>
         <ul>

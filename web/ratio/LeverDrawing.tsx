@@ -4,7 +4,7 @@ import { leverOf } from '../../core/drawing';
 import { roleOf, type GearSetSetup, type Port } from '../../core/geartrain';
 import { useNumbers } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
-import { paintOf } from './EndViewDrawing';
+import { paintOf } from './paint';
 import './LeverDrawing.css';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { LinkOutlined } from '@ant-design/icons';
+import { LinkOutlined } from '../shared/icons';
 import { Button, InputNumber, Segmented, Slider } from 'antd';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';

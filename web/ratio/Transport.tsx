@@ -3,23 +3,18 @@ import {
   PauseOutlined,
   StepBackwardOutlined,
   StepForwardOutlined,
-} from '@ant-design/icons';
+} from '../shared/icons';
 import { Button, Slider } from 'antd';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../core/geartrain';
 import { formatNumber } from '../shared/numbers';
+import { toothAngle } from './toothAngle';
 import type { Turning } from './useTurning';
 import './Transport.css';
 
 const TURN = 2 * Math.PI;
 const CRANK_TURNS = 10;
-
-/** Angle of one tooth of the input; a carrier has none, so it moves by one of the ring's. */
-export function toothAngle(setup: GearSetSetup): number {
-  const { drives } = setup.roles;
-  return TURN / setup.set.teeth[drives === 'carrier' ? 'ring' : drives];
-}
 
 /** Turn, step by a tooth, slow down. */
 export function Transport({ setup, turning }: { setup: GearSetSetup; turning: Turning }) {

@@ -13,9 +13,8 @@ export function WorkedStepsList({ setup }: { setup: GearSetSetup }) {
         <li key={code} data-last={code === 'result'}>
           <span className="worked-words">
             {t(`worked.${code}`, {
-              drives: t(`parts.${parts.drives}`),
-              driven: t(`parts.${parts.driven}`),
-              third: t(`parts.${parts.third}`),
+              drives: t(`partsInText.${parts.drives}`),
+              Third: t(`parts.${parts.third}`),
             })}
           </span>
           {code !== 'free' && <MathLine line={line} />}

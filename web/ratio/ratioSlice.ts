@@ -9,7 +9,7 @@ export interface RatioState {
 
 const slice = createSlice({
   name: 'ratio',
-  initialState: { setup: defaultSetup() } as RatioState,
+  initialState: { setup: defaultSetup() },
   reducers: {
     setupChanged: (state, action: PayloadAction<GearSetSetup>) => {
       state.setup = action.payload;

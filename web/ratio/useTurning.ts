@@ -7,14 +7,14 @@ export const SLOWDOWNS = { normal: 40, slow: 400 } as const;
 export interface Turning {
   readonly playing: boolean;
   readonly slow: boolean;
-  toggle(): void;
-  toggleSlow(): void;
+  readonly toggle: () => void;
+  readonly toggleSlow: () => void;
   /** Stops, and turns the input by an angle in rad. */
-  stepBy(angle: number): void;
+  readonly stepBy: (angle: number) => void;
   /** Stops, and sets the input's turn in rad. */
-  turnTo(angle: number): void;
+  readonly turnTo: (angle: number) => void;
   /** Called with the input's turn in rad whenever it changes; returns a function that ends it. */
-  subscribe(listener: (inputTurn: number) => void): () => void;
+  readonly subscribe: (listener: (inputTurn: number) => void) => () => void;
 }
 
 /**

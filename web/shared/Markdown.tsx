@@ -1,5 +1,4 @@
 import ReactMarkdown, { type Components } from 'react-markdown';
-import remarkGfm from 'remark-gfm';
 import './Markdown.css';
 
 /**
@@ -20,12 +19,7 @@ const components: Components = {
 export function Markdown({ text }: { text: string }) {
   return (
     <div className="markdown">
-      <ReactMarkdown
-        remarkPlugins={[remarkGfm]}
-        components={components}
-        disallowedElements={['img']}
-        unwrapDisallowed
-      >
+      <ReactMarkdown components={components} disallowedElements={['img']} unwrapDisallowed>
         {text}
       </ReactMarkdown>
     </div>

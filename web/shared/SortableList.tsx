@@ -15,7 +15,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { HolderOutlined } from '@ant-design/icons';
+import { HolderOutlined } from './icons';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import './SortableList.css';

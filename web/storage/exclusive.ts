@@ -9,7 +9,7 @@ export function browserExclusive(): Exclusive {
   return async <T>(name: string, task: () => Promise<T>): Promise<T> => {
     // Not every browser and context has it, whatever the type says.
     const locks = (navigator as { locks?: LockManager }).locks;
-    if (locks) return (await locks.request(`fair-sprocket:${name}`, task)) as T;
+    if (locks) return await locks.request(`fair-sprocket:${name}`, task);
     const before = queues.get(name) ?? Promise.resolve();
     const run = before.then(task, task);
     queues.set(name, run);

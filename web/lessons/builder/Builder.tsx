@@ -48,7 +48,7 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
             className="builder-title"
             aria-label={t('builder.title')}
             placeholder={t('builder.title')}
-            autoSize
+            rows={1}
             variant="borderless"
             maxLength={MOST_NAME}
             value={draft.title}

@@ -5,7 +5,7 @@ import {
   EyeOutlined,
   RedoOutlined,
   UndoOutlined,
-} from '@ant-design/icons';
+} from '../../shared/icons';
 import { App, Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { ActionCreators } from 'redux-undo';

@@ -3,7 +3,7 @@ import {
   ItalicOutlined,
   OrderedListOutlined,
   UnorderedListOutlined,
-} from '@ant-design/icons';
+} from '../../shared/icons';
 import { Markdown } from '@tiptap/markdown';
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';

@@ -6,7 +6,7 @@ import {
   QuestionCircleOutlined,
   SettingOutlined,
   WarningOutlined,
-} from '@ant-design/icons';
+} from '../../shared/icons';
 import { Button, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,4 +1,4 @@
-import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
+import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { LessonStep } from '../../../core/lesson';

@@ -13,8 +13,8 @@ export interface Autosave {
   /** What another tab has saved, in a conflict. */
   readonly other: LessonRecord | null;
   /** Takes a revision as the new base: after loading the other version, or to replace it. */
-  rebase(revision: number, saved: Lesson | null): void;
-  saveNow(): void;
+  readonly rebase: (revision: number, saved: Lesson | null) => void;
+  readonly saveNow: () => void;
 }
 
 const PAUSE_MS = 700;

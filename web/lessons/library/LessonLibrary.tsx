@@ -1,4 +1,4 @@
-import { FolderOpenOutlined, PlusOutlined, ReloadOutlined } from '@ant-design/icons';
+import { FolderOpenOutlined, PlusOutlined, ReloadOutlined } from '../../shared/icons';
 import { App, Button, Spin } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';

@@ -1,4 +1,4 @@
-import { CheckOutlined } from '@ant-design/icons';
+import { CheckOutlined } from '../../shared/icons';
 import { useTranslation } from 'react-i18next';
 import type { Block, LessonStep } from '../../../core/lesson';
 import { LazyMarkdown } from '../../shared/LazyMarkdown';

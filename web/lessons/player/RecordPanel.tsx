@@ -1,4 +1,4 @@
-import { DownloadOutlined } from '@ant-design/icons';
+import { DownloadOutlined } from '../../shared/icons';
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { attemptScore, classBook, questionsOf, type Lesson } from '../../../core/lesson';

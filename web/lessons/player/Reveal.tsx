@@ -1,4 +1,4 @@
-import { CheckCircleFilled, CloseCircleFilled } from '@ant-design/icons';
+import { CheckCircleFilled, CloseCircleFilled } from '../../shared/icons';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -33,11 +33,7 @@ export function Reveal({ question, answer, next, onAgain }: Props) {
     <section className="reveal" aria-live="polite">
       <p className="reveal-prompt quiet">{promptOf(t, numbers, question, answer.setup)}</p>
       <h2 className="reveal-verdict" ref={heading} tabIndex={-1} data-right={right}>
-        {right ? (
-          <CheckCircleFilled aria-hidden="true" />
-        ) : (
-          <CloseCircleFilled aria-hidden="true" />
-        )}
+        {right ? <CheckCircleFilled /> : <CloseCircleFilled />}
         {t(right ? 'reveal.right' : answer.score > 0 ? 'reveal.partly' : 'reveal.wrong')}
       </h2>
       <Answered

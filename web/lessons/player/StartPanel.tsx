@@ -1,4 +1,5 @@
-import { Button, Form, Input } from 'antd';
+import { Button, Input } from 'antd';
+import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import { questionsOf, type Attempt, type Lesson } from '../../../core/lesson';
@@ -17,7 +18,6 @@ interface Props {
 /** Before the first step: what this is, and who is at the bench. */
 export function StartPanel({ lesson, mode, open, onStart, onContinue }: Props) {
   const { t } = useTranslation();
-  const student = useAppSelector((state) => state.settings.student);
   return (
     <main className="page start-panel" id="main">
       <p className="label">{t(mode === 'learn' ? 'player.jobCard' : 'player.preview')}</p>
@@ -38,24 +38,7 @@ export function StartPanel({ lesson, mode, open, onStart, onContinue }: Props) {
           </Button>
         </div>
       ) : (
-        <Form
-          className="start-note"
-          layout="vertical"
-          initialValues={{ name: student }}
-          onFinish={({ name }: { name: string }) => onStart(name.trim())}
-        >
-          <Form.Item
-            name="name"
-            label={t('player.yourName')}
-            rules={[{ required: true, whitespace: true, message: t('player.nameNeeded') }]}
-          >
-            <Input size="large" maxLength={MOST_NAME} autoComplete="off" />
-          </Form.Item>
-          <Button type="primary" size="large" htmlType="submit">
-            {t('player.begin')}
-          </Button>
-          <p className="quiet start-how">{t('player.how')}</p>
-        </Form>
+        <NameForm onStart={onStart} />
       )}
       {open.length > 0 && (
         <section className="start-open">
@@ -71,5 +54,47 @@ export function StartPanel({ lesson, mode, open, onStart, onContinue }: Props) {
         </section>
       )}
     </main>
+  );
+}
+
+/** Who is at the bench: the name that goes on the record. */
+function NameForm({ onStart }: { onStart: (name: string) => void }) {
+  const { t } = useTranslation();
+  const known = useAppSelector((state) => state.settings.student);
+  const [name, setName] = useState(known);
+  const [missing, setMissing] = useState(false);
+  const id = useId();
+  return (
+    <form
+      className="start-note"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() === '') setMissing(true);
+        else onStart(name.trim());
+      }}
+    >
+      <label htmlFor={id}>{t('player.yourName')}</label>
+      <Input
+        id={id}
+        size="large"
+        maxLength={MOST_NAME}
+        autoComplete="off"
+        value={name}
+        status={missing ? 'error' : ''}
+        aria-invalid={missing}
+        aria-describedby={`${id}-problem`}
+        onChange={(event) => {
+          setName(event.target.value);
+          setMissing(false);
+        }}
+      />
+      <p id={`${id}-problem`} className="start-problem" role="alert">
+        {missing ? t('player.nameNeeded') : ''}
+      </p>
+      <Button type="primary" size="large" htmlType="submit">
+        {t('player.begin')}
+      </Button>
+      <p className="quiet start-how">{t('player.how')}</p>
+    </form>
   );
 }

@@ -1,4 +1,4 @@
-import { CheckOutlined } from '@ant-design/icons';
+import { CheckOutlined } from '../../shared/icons';
 import { useTranslation } from 'react-i18next';
 import type { Lesson, LessonStep } from '../../../core/lesson';
 import { useAppSelector } from '../../app/hooks';

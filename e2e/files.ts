@@ -1,0 +1,31 @@
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { By } from 'selenium-webdriver';
+import type { Browser } from './browser';
+
+/** Files in and out of the browser, as a person would choose and receive them. */
+
+/** The next file whose download completes and whose name ends so. */
+export async function downloaded(browser: Browser, ending: string): Promise<string> {
+  let name: string | undefined;
+  await browser.driver.wait(() => {
+    if (!existsSync(browser.downloads)) return false;
+    name = readdirSync(browser.downloads).find((f) => f.endsWith(ending));
+    return name !== undefined;
+  }, 8000);
+  return path.join(browser.downloads, name!);
+}
+
+export const bytesOf = (file: string): Uint8Array => new Uint8Array(readFileSync(file));
+
+/** Chooses a file in the page's one visible file field's place. */
+export async function chooseFile(browser: Browser, file: string): Promise<void> {
+  const input = await browser.driver.findElement(By.css('main input[type=file]'));
+  await input.sendKeys(file);
+}
+
+export function writeFile(browser: Browser, name: string, content: string | Uint8Array): string {
+  const file = path.join(path.dirname(browser.downloads), name);
+  writeFileSync(file, content);
+  return file;
+}

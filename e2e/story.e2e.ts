@@ -1,0 +1,218 @@
+import { By, Key, Origin } from 'selenium-webdriver';
+import { openText, readPack } from '../core/formats';
+import { openBrowser, type Browser } from './browser';
+import { bytesOf, chooseFile, downloaded } from './files';
+import { startServer } from './server';
+
+/** The whole way: a lesson is made, handed out, worked through, and its record read in the class book. */
+let server: Awaited<ReturnType<typeof startServer>>;
+let instructor: Browser;
+let student: Browser;
+let lessonFile: string;
+let recordFile: string;
+
+beforeAll(async () => {
+  server = await startServer();
+  instructor = await openBrowser();
+  student = await openBrowser();
+});
+afterAll(async () => {
+  await instructor?.quit();
+  await student?.quit();
+  await server?.stop();
+});
+afterEach(async () => {
+  expect(await instructor.consoleProblems()).toEqual([]);
+  expect(await student.consoleProblems()).toEqual([]);
+});
+
+const names = (b: Browser, css: string) =>
+  b.driver.executeScript<string[]>(
+    'return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText.trim())',
+    css,
+  );
+
+test('an instructor builds a lesson, tries it, and exports it', async () => {
+  const b = instructor;
+  await b.open(`${server.url}/teach/lessons`);
+  expect(await b.count('heading', /Hold one, drive one/)).toBe(1);
+  await b.press('button', 'New lesson');
+  await b.fill('textbox', 'Title of the lesson', 'The slip at quay two');
+  await b.fill('textbox', 'Title of the step', 'Hold the ring');
+  for (const kind of ['Text', 'Caution', 'Live gear set', 'Question'])
+    await b.press('button', kind);
+  const text = await b.role('textbox', 'Text');
+  await text.click();
+  await text.sendKeys('The band holds the ring.');
+  await b.see(/The model answers:\s*3\.33/);
+  await b.see('Saved');
+
+  await b.press('button', 'Add step');
+  await b.see('2 Step 2');
+  await b.press('button', 'Undo');
+  await b.driver.wait(async () => (await names(b, '.builder-steps li')).length === 1, 4000);
+  await b.press('button', 'Redo');
+  await b.see('2 Step 2');
+  await b.see('Saved');
+
+  await b.press('link', 'Try as a student');
+  await b.press('button', 'Begin');
+  await b.see('The band holds the ring.');
+  await b.see('Stands still until you commit.');
+  await b.driver.navigate().back();
+  await b.press('button', 'Export');
+  lessonFile = await downloaded(b, '.lesson.zip');
+  const pack = readPack(bytesOf(lessonFile));
+  if (!pack.ok) throw new Error(JSON.stringify(pack.failure));
+  expect(pack.pack.lesson.steps[0]!.blocks.map((x) => x.kind)).toEqual([
+    'text',
+    'caution',
+    'bench',
+    'question',
+  ]);
+});
+
+test('steps are reordered by dragging and by the keyboard, and the order survives a reload', async () => {
+  const b = instructor;
+  const steps = async () =>
+    (await names(b, '.builder-steps .builder-step-name')).map((s) => s.slice(2));
+  expect(await steps()).toEqual(['Hold the ring', 'Step 2']);
+  const from = await b.role('button', 'Move Hold the ring');
+  const to = await b.role('button', 'Move Step 2');
+  await b.driver
+    .actions({ async: true })
+    .move({ origin: from })
+    .press()
+    .move({ origin: Origin.POINTER, x: 0, y: 8, duration: 50 })
+    .move({ origin: to, x: 0, y: 6, duration: 300 })
+    .pause(100)
+    .release()
+    .perform();
+  await b.driver.wait(async () => (await steps())[0] === 'Step 2', 4000);
+
+  const grip = await b.role('button', 'Move Hold the ring');
+  await b.driver.executeScript('arguments[0].focus()', grip);
+  await b.driver
+    .actions()
+    .sendKeys(Key.SPACE)
+    .pause(250)
+    .sendKeys(Key.ARROW_UP)
+    .pause(350)
+    .sendKeys(Key.SPACE)
+    .perform();
+  await b.driver.wait(async () => (await steps())[0] === 'Hold the ring', 4000);
+  await b.see('Saved');
+  await b.driver.navigate().refresh();
+  await b.see('2 Step 2');
+  expect(await steps()).toEqual(['Hold the ring', 'Step 2']);
+});
+
+test('a student opens the file, predicts, is told why, practises, and exports the record', async () => {
+  const b = student;
+  await b.open(`${server.url}/learn/lessons`);
+  await chooseFile(b, lessonFile);
+  await b.see('is in the library');
+  await b.press('link', 'The slip at quay two');
+  await b.press('button', 'Begin');
+  await b.see('Type your name first.');
+  await b.fill('textbox', /Your name/, 'Wend Halyard');
+  await b.press('button', 'Begin');
+
+  await b.see('What ratio comes out at the carrier, and which way does it turn?');
+  // All that the page says in any way: text, labels, titles, values, data.
+  const said = await b.driver.executeScript<string>(`
+    const spoken = (a) => /^(aria-|title|alt|value|data-)/.test(a.name);
+    return document.body.innerText + [...document.querySelectorAll('main, main *')]
+      .flatMap((e) => [...e.attributes].filter(spoken).map((a) => a.value)).join(' ');`);
+  for (const giveaway of ['3.33', '10/3', '360']) expect(said).not.toContain(giveaway);
+  const still = await b.driver.executeScript<string>(
+    'return document.querySelector("[data-drawing] g g").getAttribute("transform")',
+  );
+  expect(await (await b.role('button', 'Commit prediction')).isEnabled()).toBe(false);
+  await b.fill('spinbutton', 'Ratio', '2.33');
+  await b.press('radio', 'same way');
+  await b.press('radio', 'fairly sure');
+  await b.press('button', 'Commit prediction');
+
+  await b.see('You left out the “1 +”.');
+  await b.see(/The model/i);
+  await b.see('3.33');
+  await b.see('exactly 10/3');
+  await b.press('button', 'Work it out');
+  await b.see('Strike out the part that stands');
+  await b.press('button', 'One tooth on');
+  const moved = await b.driver.executeScript<string>(
+    'return document.querySelectorAll("[data-drawing] [transform]").length + document.querySelector("[data-drawing] .part-drives g").getAttribute("transform")',
+  );
+  expect(moved).not.toContain(still);
+
+  await b.press('button', 'Try again with new teeth');
+  await b.see('Commit prediction');
+  expect(await b.text()).not.toMatch(/30 teeth[\s\S]*70 teeth/);
+  await b.press('button', 'Your record');
+  await b.see('Record of Wend Halyard');
+  await b.see('50 %');
+  await b.press('button', 'Export record');
+  recordFile = await downloaded(b, '.attempt.json');
+  const record = openText(new TextDecoder().decode(bytesOf(recordFile)), 'fair-sprocket/attempt');
+  if (!record.ok) throw new Error(JSON.stringify(record.failure));
+  expect(record.document.answers[0]).toMatchObject({
+    score: 0.5,
+    misconception: 'forgot-one-plus',
+  });
+  expect(record.document.finishedAt).toBeDefined();
+
+  await b.press('link', 'My records');
+  await b.see('Wend Halyard');
+});
+
+test('the instructor imports the record and reads it in the class book', async () => {
+  const b = instructor;
+  await b.open(`${server.url}/teach/class-book`);
+  await b.see('Tova Relnik');
+  await chooseFile(b, recordFile);
+  await b.see('is in the class book');
+  await b.driver.findElement(By.css('.class-book-lesson .ant-select')).click();
+  await b.driver.executeScript(
+    'const o = [...document.querySelectorAll(".ant-select-item-option")].find((x) => x.innerText.includes("quay two")); o.click()',
+  );
+  await b.see('Wend Halyard');
+  await b.see('Forgot the “1 +”');
+  await b.press('button', /Wend Halyard.*2\.33.*partly right/);
+  await b.see('You left out the “1 +”.');
+  await b.press('button', 'Export CSV');
+  const csv = new TextDecoder().decode(bytesOf(await downloaded(b, '.csv')));
+  expect(csv).toContain('Wend Halyard');
+  expect(csv).toContain('\r\n');
+});
+
+test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {
+  const b = instructor;
+  await b.open(`${server.url}/teach/lessons`);
+  await b.press('button', 'More for The slip at quay two');
+  await b.press('menuitem', 'Duplicate');
+  await b.see('The slip at quay two (copy)');
+  await b.press('button', 'More for The slip at quay two (copy)');
+  await b.press('menuitem', 'Delete');
+  await b.see('is deleted');
+  await b.press('button', 'Undo');
+  await b.driver.wait(
+    async () => (await b.count('heading', 'The slip at quay two (copy)')) === 1,
+    4000,
+  );
+});
+
+test('reset demo keeps what the user changed as a copy', async () => {
+  const b = instructor;
+  await b.open(`${server.url}/teach/lessons/two-pinions-in-a-row`);
+  await b.fill('textbox', 'Title of the lesson', 'Crane night');
+  await b.see('Not saved yet');
+  await b.see('Saved');
+  await b.press('link', 'Lessons');
+  await b.see('demo, changed by you');
+  await b.press('button', 'Reset demo');
+  await b.press('button', 'Keep my versions and reset');
+  await b.see('Crane night (my version)');
+  await b.see('Two pinions in a row');
+  expect(await b.text()).not.toContain('changed by you');
+});

@@ -1,0 +1,38 @@
+// Printed by the build: compressed JavaScript that each screen's first load takes.
+import { readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+
+const manifest = JSON.parse(readFileSync('dist/web/.vite/manifest.json', 'utf8'));
+const sizes = new Map();
+
+function closure(key, seen) {
+  const chunk = manifest[key];
+  if (!chunk || seen.has(chunk.file)) return seen;
+  seen.add(chunk.file);
+  for (const next of chunk.imports ?? []) closure(next, seen);
+  return seen;
+}
+
+function kilobytes(...keys) {
+  const files = new Set();
+  for (const key of keys) closure(key, files);
+  let bytes = 0;
+  for (const file of files) {
+    if (!sizes.has(file)) sizes.set(file, gzipSync(readFileSync(`dist/web/${file}`)).length);
+    bytes += sizes.get(file);
+  }
+  return Math.round(bytes / 1000);
+}
+
+const screens = {
+  home: [],
+  player: ['lessons/player/PlayerScreen.tsx', 'shared/Markdown.tsx'],
+  'ratio bench': ['ratio/RatioBench.tsx'],
+  'lesson library': ['lessons/library/LessonLibrary.tsx'],
+  builder: ['lessons/builder/BuilderScreen.tsx'],
+  'class book': ['classBook/ClassBookScreen.tsx'],
+};
+for (const [name, keys] of Object.entries(screens))
+  console.log(
+    `first load, ${name}: ${kilobytes('index.html', ...keys)} kB of compressed JavaScript`,
+  );
