@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Builder, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
 /**
@@ -146,15 +146,20 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
     async press(wanted, name) {
       const element = await role(wanted, name);
       await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
-      await element.click();
+      // A radio or checkbox drawn by its label is pressed there.
+      const target = await driver.executeScript<WebElement>(
+        'const e = arguments[0]; return e.matches("input") ? (e.closest("label") ?? e) : e',
+        element,
+      );
+      await target.click();
     },
     async fill(wanted, name, value) {
       const element = await role(wanted, name);
       await driver.executeScript(
-        'arguments[0].scrollIntoView({ block: "center" }); arguments[0].focus(); arguments[0].select?.()',
+        'arguments[0].scrollIntoView({ block: "center" }); arguments[0].focus()',
         element,
       );
-      await element.sendKeys(value);
+      await element.sendKeys(Key.chord(Key.CONTROL, 'a'), value);
     },
     async see(wanted) {
       const holds = async () => {

@@ -57,7 +57,7 @@ export function KeysSheet({ onClose }: { onClose: () => void }) {
       <div className="keys-groups">
         {GROUPS.map(({ title, keys }) => (
           <section key={title}>
-            <h3 className="label">{t(`keys.groups.${title}`)}</h3>
+            <h2 className="label">{t(`keys.groups.${title}`)}</h2>
             <dl>
               {keys.map(([key, action]) => (
                 <div key={action}>

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { ClassBook, ClassCell, Lesson } from '../../core/lesson';
-import { answerText, shortAnswer } from '../lessons/questionWords';
+import { shortAnswer } from '../lessons/questionWords';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ChosenCell } from './CellDetail';
 import { questionName } from './questionName';
@@ -93,26 +93,22 @@ function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps
   const numbers = useNumbers();
   const { question } = book.questions[column]!;
   const mark = markOf(cell.score);
-  const { main, detail } = answerText(t, numbers, question, cell.answer.answer);
-  const said = [main, detail].filter(Boolean).join(', ');
   return (
     <button
       type="button"
       className="ledger-cell"
       aria-pressed={pressed}
-      aria-label={t('classBook.cell', {
-        student,
-        question: questionName(t, book, column),
-        said,
-        mark: t(`marks.${mark}`),
-      })}
       onClick={() => onPress(!pressed)}
     >
       <span className="ledger-mark" aria-hidden="true">
         {MARKS[mark]}
       </span>
+      <span className="visually-hidden">
+        {student}, {questionName(t, book, column)}:{' '}
+      </span>
       {shortAnswer(t, numbers, question, cell.answer.answer)}
       {cell.differs && ' !'}
+      <span className="visually-hidden">, {t(`marks.${mark}`)}</span>
     </button>
   );
 }

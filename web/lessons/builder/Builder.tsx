@@ -40,6 +40,7 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
   };
   return (
     <main className="builder" id="main">
+      <h1 className="visually-hidden">{draft.title || t('library.untitled')}</h1>
       <BuilderBar draft={draft} autosave={autosave} />
       <ConflictNotice draft={draft} autosave={autosave} />
       <div className="builder-body">

@@ -1,0 +1,152 @@
+import { By, Key } from 'selenium-webdriver';
+import { openBrowser, type Browser } from './browser';
+import { startServer } from './server';
+
+/** The Ratio bench as an instructor works it: on the drawing, beside it, and by keys. */
+let server: Awaited<ReturnType<typeof startServer>>;
+let b: Browser;
+beforeAll(async () => {
+  server = await startServer();
+  b = await openBrowser();
+});
+afterAll(async () => {
+  await b?.quit();
+  await server?.stop();
+});
+afterEach(async () => {
+  expect(await b.consoleProblems()).toEqual([]);
+});
+
+const headline = () =>
+  b.driver.executeScript<string>(
+    'return document.querySelector(".headline").innerText.replace(/\\s+/g, " ")',
+  );
+const shows = async (text: string) => {
+  await b.driver
+    .wait(async () => (await headline()).includes(text), 4000)
+    .catch(async () => {
+      throw new Error(`expected the headline to show ${text}, it shows ${await headline()}`);
+    });
+};
+const key = (...keys: string[]) =>
+  b.driver
+    .actions()
+    .sendKeys(...keys)
+    .perform();
+
+beforeEach(async () => {
+  await b.open(`${server.url}/teach/ratio`);
+});
+
+test('roles by radio, by the drawing and by the table', async () => {
+  await shows('3.33:1 exactly 10/3 reduction, same way');
+  // Held carrier: the other part takes its place.
+  const carrier = await b.role('radiogroup', 'Carrier: role');
+  await carrier.findElement(By.xpath('.//label[contains(., "held")]')).click();
+  await shows('−2.33:1 exactly −7/3 reverse, reduction');
+  await b.see('takes');
+  await b.press('button', /^Carrier.*Ring driven, Sun held/);
+  await shows('0.70:1');
+  // A click on the drawing itself: the sun's own shape.
+  const sun = await b.driver.findElement(By.css('[data-drawing] .part-held .shaft'));
+  await b.driver.executeScript(
+    'arguments[0].dispatchEvent(new MouseEvent("click", { bubbles: true }))',
+    sun,
+  );
+  await b.driver.wait(async () => !(await headline()).includes('0.70'), 4000);
+});
+
+test('keys: choose a part, give it a role, lock, free, turn, work it out', async () => {
+  await key('2', 'h');
+  await shows('−2.33');
+  await key('3', 'd');
+  await shows('−0.43');
+  await key('k');
+  await shows('1.00:1');
+  await b.see('locked to the drive');
+  await key('f');
+  await shows('none');
+  await b.see('stands under load');
+  await key('3', 'h', '1', 'd', 'w');
+  await b.see('Strike out the part that stands');
+  const turnOf = () =>
+    b.driver.executeScript<string>(
+      'return document.querySelector("[data-drawing] .part-drives g").getAttribute("transform")',
+    );
+  const before = await turnOf();
+  await key(Key.ARROW_RIGHT);
+  expect(await turnOf()).not.toBe(before);
+  await key('?');
+  await b.see('Single-letter keys act');
+});
+
+test('changing teeth, speed and torque changes every number in the same frame', async () => {
+  const numbers = await b.driver.executeAsyncScript<string[]>(`
+    const done = arguments[arguments.length - 1];
+    const slider = document.querySelector('[role=slider][aria-label="Sun teeth"]');
+    slider.focus();
+    slider.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', keyCode: 39, which: 39, bubbles: true }));
+    requestAnimationFrame(() => done([
+      document.querySelector('.headline').innerText,
+      document.querySelector('.readings').innerText,
+      document.querySelector('.arrangements').innerText,
+      document.querySelector('.balloon-top-left').innerText,
+      document.querySelector('#main svg[role=img]').getAttribute('aria-label'),
+    ].map((s) => s.replace(/\\s+/g, ' '))));`);
+  // 31 : 71, so 1 + 71/31 = 102/31 = 3.29.
+  expect(numbers[0]).toContain('exactly 102/31');
+  expect(numbers[1]).toContain('365');
+  expect(numbers[2]).toContain('3.29');
+  expect(numbers[3]).toContain('31 teeth');
+  expect(numbers[4]).toContain('Sun: drives 1 200 rev/min');
+  await b.fill('spinbutton', 'Speed in, rev/min', `600${Key.TAB}`);
+  await b.see('drives 600 rev/min');
+  await b.press('button', /^Units: SI/);
+  await b.see('lbf·ft');
+  await b.press('button', /^Units: Inch-pound/);
+});
+
+test('what cannot be built is explained in place, with a way out', async () => {
+  await b.press('button', 'Ring follows: sun + 2 × pinion');
+  await b.fill('spinbutton', 'Ring teeth', `72${Key.TAB}`);
+  await b.see('This set can’t be built.');
+  await b.see('ring must be 30 + 2 × 20 = 70, not 72');
+  await b.press('button', 'Make the ring 70');
+  await b.driver.wait(async () => !(await b.text()).includes('can’t be built'), 4000);
+  await b.fill('spinbutton', 'Pinions', `7${Key.TAB}`);
+  await b.see('equally spaced pinions don’t go in');
+  await b.press('radio', 'Double pinion');
+  await shows('−1.60:1');
+});
+
+test('script time of one frame of the end view', async () => {
+  const moving = await openBrowser({ reducedMotion: false });
+  try {
+    await moving.driver.get(`${server.url}/healthz`);
+    await (
+      moving.driver as unknown as { sendDevToolsCommand(c: string, p: object): Promise<void> }
+    ).sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+      source: `
+          window.__frames = [];
+          const real = window.requestAnimationFrame.bind(window);
+          window.requestAnimationFrame = (f) => real((now) => {
+            const start = performance.now();
+            f(now);
+            window.__frames.push(performance.now() - start);
+          });`,
+    });
+    await moving.open(`${server.url}/teach/ratio`);
+    await moving.driver.sleep(500);
+    await moving.driver.executeScript('window.__frames.length = 0');
+    await moving.driver.sleep(2500);
+    const frames = await moving.driver.executeScript<number[]>('return window.__frames');
+    const sorted = [...frames].sort((x, y) => x - y);
+    expect(sorted.length).toBeGreaterThan(20);
+    const median = sorted[Math.floor(sorted.length / 2)]!;
+    process.stdout.write(
+      `end view: ${median.toFixed(3)} ms of script a frame (median of ${sorted.length} frames)\n`,
+    );
+  } finally {
+    await moving.quit();
+  }
+});

@@ -1,0 +1,93 @@
+import { openBrowser, type Browser } from './browser';
+import { startServer } from './server';
+
+/** Every screen: axe finds nothing on either paper, and nothing is cut off at any of the three sizes. */
+let server: Awaited<ReturnType<typeof startServer>>;
+let b: Browser;
+beforeAll(async () => {
+  server = await startServer();
+  b = await openBrowser();
+});
+afterAll(async () => {
+  await b?.quit();
+  await server?.stop();
+});
+afterEach(async () => {
+  expect(await b.consoleProblems()).toEqual([]);
+});
+
+const press = (name: string | RegExp) => () => b.press('button', name);
+
+const SCREENS: [string, string, (() => Promise<void>)[]][] = [
+  ['home', '/', []],
+  ['library', '/teach/lessons', []],
+  ['library, learn', '/learn/lessons', []],
+  ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
+  ['preview', '/teach/lessons/hold-one-drive-one/preview', []],
+  ['player, prediction', '/teach/lessons/hold-one-drive-one/preview', [press('Begin')]],
+  ['player, roles', '/teach/lessons/name-the-parts/preview', [press('Begin'), press(/2 One in/)]],
+  [
+    'player, answer',
+    '/teach/lessons/hold-one-drive-one/preview',
+    [
+      press('Begin'),
+      () => b.fill('spinbutton', 'Ratio', '2.33'),
+      () => b.press('radio', 'same way'),
+      () => b.press('radio', 'certain'),
+      press('Commit prediction'),
+      press('Work it out'),
+    ],
+  ],
+  ['player, bench', '/teach/lessons/name-the-parts/preview', [press('Begin')]],
+  ['record', '/teach/lessons/name-the-parts/preview', [press('Begin'), press('Your record')]],
+  ['ratio bench', '/teach/ratio', []],
+  ['class book', '/teach/class-book', [() => b.see('How sure')]],
+  ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],
+  ['records', '/learn/records', []],
+  ['keys', '/teach/ratio', [press('Keys')]],
+  ['nothing here', '/teach/nowhere', []],
+];
+const SIZES = [
+  [1280, 800],
+  [1920, 1080],
+  [820, 1180],
+] as const;
+
+/** By script, since an open dialog lies over the bar. */
+async function switchPaper(): Promise<void> {
+  await b.driver.executeScript(
+    'document.querySelector(".shell-tools button:nth-child(2)").click()',
+  );
+  await b.driver.sleep(150);
+}
+
+test.each(SCREENS)('%s', async (_name, route, steps) => {
+  await b.viewport(1280, 800);
+  await b.open(server.url + route);
+  for (const step of steps) await step();
+  await b.driver.sleep(250);
+  for (const paper of ['day', 'night']) {
+    if (paper === 'night') await switchPaper();
+    expect([paper, await b.axe()]).toEqual([paper, []]);
+  }
+  await switchPaper();
+  for (const [width, height] of SIZES) {
+    await b.viewport(width, height);
+    await b.driver.sleep(120);
+    const wide = await b.driver.executeScript<number>(
+      'return Math.max(document.documentElement.scrollWidth, document.querySelector(".shell-screen").scrollWidth) - innerWidth',
+    );
+    expect([width, wide]).toEqual([width, 0]);
+  }
+});
+
+test('a skip link leads past the bar, and the focus is visible', async () => {
+  await b.viewport(1280, 800);
+  await b.open(`${server.url}/teach/lessons`);
+  const outline = await b.driver.executeScript<string>(`
+    const link = document.querySelector('.shell-doors a');
+    link.focus({ focusVisible: true });
+    return getComputedStyle(link).outlineStyle;`);
+  expect(outline).toBe('solid');
+  expect(await b.count('link', 'Skip to the work')).toBe(1);
+});

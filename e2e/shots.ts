@@ -1,0 +1,103 @@
+import { mkdirSync } from 'node:fs';
+import { openBrowser, type Browser } from './browser';
+import { startServer } from './server';
+
+/** `npm run shots`: the current pictures of the main views, from the demo world, into docs/screenshots/. */
+const FOLDER = 'docs/screenshots';
+
+interface Shot {
+  readonly name: string;
+  readonly route: string;
+  readonly steps?: (b: Browser) => Promise<void>;
+  readonly size?: readonly [number, number];
+}
+
+const answerRing = async (b: Browser) => {
+  await b.press('button', 'Begin');
+  await b.fill('spinbutton', 'Ratio', '2.33');
+  await b.press('radio', 'same way');
+  await b.press('radio', 'fairly sure');
+};
+
+const SHOTS: readonly Shot[] = [
+  { name: 'home', route: '/' },
+  { name: 'library', route: '/teach/lessons' },
+  {
+    name: 'builder',
+    route: '/teach/lessons/what-the-held-part-feels',
+    steps: (b) => b.see('The model answers'),
+  },
+  { name: 'player-predict', route: '/teach/lessons/hold-one-drive-one/preview', steps: answerRing },
+  {
+    name: 'player-answer',
+    route: '/teach/lessons/hold-one-drive-one/preview',
+    steps: async (b) => {
+      await answerRing(b);
+      await b.press('button', 'Commit prediction');
+    },
+  },
+  {
+    name: 'player-roles',
+    route: '/teach/lessons/name-the-parts/preview',
+    steps: async (b) => {
+      await b.press('button', 'Begin');
+      await b.press('button', /2 One in/);
+    },
+  },
+  { name: 'ratio', route: '/teach/ratio' },
+  {
+    name: 'ratio-night',
+    route: '/teach/ratio',
+    steps: async (b) => {
+      await b.press('button', /^Paper: Day/);
+      await b.press('button', /^Carrier.*Ring driven/);
+      await b.press('radio', 'Lever');
+    },
+  },
+  {
+    name: 'ratio-double-pinion',
+    route: '/teach/ratio',
+    steps: async (b) => {
+      await b.press('radio', 'Double pinion');
+      await b.press('radio', 'Work it out');
+    },
+  },
+  { name: 'ratio-projector', route: '/teach/ratio', size: [1920, 1080] },
+  {
+    name: 'player-tablet',
+    route: '/teach/lessons/hold-one-drive-one/preview',
+    size: [820, 1180],
+    steps: async (b) => {
+      await answerRing(b);
+      await b.press('button', 'Commit prediction');
+    },
+  },
+  { name: 'class-book', route: '/teach/class-book', steps: (b) => b.see('How sure') },
+];
+
+mkdirSync(FOLDER, { recursive: true });
+const server = await startServer();
+const only = process.argv.slice(2);
+try {
+  for (const { name, route, steps, size = [1280, 800] } of SHOTS) {
+    if (only.length > 0 && !only.includes(name)) continue;
+    const b = await openBrowser();
+    try {
+      await b.viewport(...size);
+      await b.open(server.url + route);
+      await steps?.(b);
+      await b.driver.executeScript(
+        'document.activeElement?.blur(); document.querySelector(".shell-screen").scrollTo(0, 0)',
+      );
+      await b.driver.sleep(400);
+      await b.picture(`${FOLDER}/${name}.png`);
+      const problems = await b.consoleProblems();
+      if (problems.length > 0) throw new Error(`${name}: ${problems.join('; ')}`);
+      console.log(`${FOLDER}/${name}.png`);
+    } finally {
+      await b.quit();
+    }
+  }
+} finally {
+  await server.stop();
+}
