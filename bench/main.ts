@@ -31,7 +31,7 @@ const right = [0, 0, 1];
 let checksum = 0;
 const ours = () => {
   solveSpeeds(train, 1, out);
-  checksum += out[1]!;
+  checksum += out[0]!;
 };
 
 const results: Comparison[] = [

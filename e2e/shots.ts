@@ -83,7 +83,7 @@ try {
     if (only.length > 0 && !only.includes(name)) continue;
     const b = await openBrowser();
     try {
-      await b.viewport(...size);
+      await b.viewport(size[0], size[1]);
       await b.open(server.url + route);
       await steps?.(b);
       await b.driver.executeScript(

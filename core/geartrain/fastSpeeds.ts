@@ -1,4 +1,4 @@
-import { nullVector } from '../numerics';
+import { nullVector, PIVOT_SHARE } from '../numerics';
 import { elementTerms, gearSetTerms, type Term } from './constraints';
 import { CASE, type Unit } from './unit';
 
@@ -7,18 +7,21 @@ import { CASE, type Unit } from './unit';
  * one-way clutches are given as held or open. Compile once, solve often; nothing is allocated in a solve.
  */
 export interface CompiledTrain {
+  /** The input stands last; speeds come out in this order. */
   readonly members: readonly string[];
   readonly elementIds: readonly string[];
   /** One row a gear set, then one row an element; row-major, `members.length` wide. */
   readonly coefficients: Float64Array;
   readonly gearSetCount: number;
-  readonly inputColumn: number;
+  /** A pivot this small counts as zero. */
+  readonly zero: number;
   readonly scratch: Float64Array;
 }
 
 /** @throws Error when a port names no member. */
 export function compileTrain(unit: Unit): CompiledTrain {
-  const members = unit.members.map((m) => m.id).filter((id) => id !== CASE);
+  const others = unit.members.map((m) => m.id).filter((id) => id !== CASE && id !== unit.input);
+  const members = [...others, unit.input];
   const terms: Term[][] = [...unit.gearsets.map(gearSetTerms), ...unit.elements.map(elementTerms)];
   const width = members.length;
   const coefficients = new Float64Array(terms.length * width);
@@ -35,7 +38,7 @@ export function compileTrain(unit: Unit): CompiledTrain {
     elementIds: unit.elements.map((e) => e.id),
     coefficients,
     gearSetCount: unit.gearsets.length,
-    inputColumn: members.indexOf(unit.input),
+    zero: PIVOT_SHARE * coefficients.reduce((most, v) => Math.max(most, Math.abs(v)), 0),
     scratch: new Float64Array(terms.length * width),
   };
 }
@@ -56,5 +59,5 @@ export function solveSpeeds(train: CompiledTrain, closed: number, out: Float64Ar
     for (let k = 0; k < width; k++) scratch[rows * width + k] = coefficients[from + k]!;
     rows++;
   }
-  return nullVector(scratch, rows, width, train.inputColumn, out);
+  return nullVector(scratch, rows, width, train.zero, out);
 }

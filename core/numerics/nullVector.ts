@@ -1,5 +1,3 @@
-import { PIVOT_SHARE } from './tolerances';
-
 /**
  * The one direction in which a homogeneous system A·x = 0 can move, in floating point.
  *
@@ -7,32 +5,19 @@ import { PIVOT_SHARE } from './tolerances';
  * This is the fast twin of `reduceRows`, for work repeated each frame or over many combinations.
  *
  * @param a     rows × cols coefficients, row-major; **destroyed**
- * @param out   cols numbers; receives x, scaled so that x[unit] = 1
- * @param unit  column that is set to 1
- * @returns true when exactly one direction is free and it moves column `unit`; otherwise `out` is undefined
+ * @param zero  size below which a pivot counts as zero (see `PIVOT_SHARE`)
+ * @param out   cols numbers; receives x, scaled so that its last entry is 1
+ * @returns true when exactly one direction is free and it moves the last column; otherwise `out` is undefined
  */
 export function nullVector(
   a: Float64Array,
   rows: number,
   cols: number,
-  unit: number,
+  zero: number,
   out: Float64Array,
 ): boolean {
-  // The unit column goes last: everything else is expressed by it.
-  if (rows < cols - 1) return false;
   const last = cols - 1;
-  if (unit !== last)
-    for (let r = 0; r < rows; r++) {
-      const t = a[r * cols + unit]!;
-      a[r * cols + unit] = a[r * cols + last]!;
-      a[r * cols + last] = t;
-    }
-  let scale = 0;
-  for (let k = 0; k < rows * cols; k++) {
-    const v = Math.abs(a[k]!);
-    if (v > scale) scale = v;
-  }
-  const zero = scale * PIVOT_SHARE;
+  if (rows < last) return false;
   for (let c = 0; c < last; c++) {
     let best = c;
     let size = Math.abs(a[c * cols + c]!);
@@ -57,18 +42,13 @@ export function nullVector(
       for (let k = c + 1; k < cols; k++) a[r * cols + k]! -= f * a[c * cols + k]!;
     }
   }
-  // A further row that still holds something ties the unit column to zero.
+  // A further row that still holds something ties the last column to zero.
   for (let r = last; r < rows; r++) if (Math.abs(a[r * cols + last]!) > zero) return false;
   out[last] = 1;
   for (let c = last - 1; c >= 0; c--) {
     let sum = 0;
     for (let k = c + 1; k < cols; k++) sum += a[c * cols + k]! * out[k]!;
     out[c] = -sum / a[c * cols + c]!;
-  }
-  if (unit !== last) {
-    const t = out[unit]!;
-    out[unit] = out[last]!;
-    out[last] = t;
   }
   return true;
 }

@@ -71,8 +71,10 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
     onClick: onPart ? () => onPart(port) : undefined,
   });
   const stationCount = Math.max(1, view.layout.stations.length);
-  const seat = view.layout.stations[0]?.[0];
-  const between = Math.PI / stationCount + (seat?.angle ?? 0);
+  // The open stretch of the band, from the last pinion of one station to the first of the next.
+  const lastSeat = view.layout.stations[0]?.at(-1)?.angle ?? 0;
+  const between = (lastSeat + (2 * Math.PI) / stationCount) / 2;
+  const open = (2 * Math.PI) / stationCount - lastSeat;
   const bandMiddle = (view.carrier.inner + view.carrier.outer) / 2;
 
   return (
@@ -86,7 +88,7 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
       <g ref={carrier} {...part('carrier')}>
         <path d={paths.band} fillRule="evenodd" className="carrier-band" />
         {shown && shown.carrier !== 0 && (
-          <Arrow arrow={carrierArrow(bandMiddle, between, stationCount, shown.carrier > 0)} />
+          <Arrow arrow={carrierArrow(bandMiddle, between, open, shown.carrier > 0)} />
         )}
         {paint.carrier === 'held' && (
           <Ground at={bandMiddle} angle={between} size={view.extent * 0.05} />
@@ -156,13 +158,8 @@ function spanOf(speed: number, all: Record<Port, number>): number {
   return 0.7 + (1.5 * Math.abs(speed)) / most;
 }
 
-function carrierArrow(
-  radius: number,
-  middle: number,
-  stations: number,
-  forward: boolean,
-): ArcArrow {
-  return arcArrow(radius, middle, Math.min(0.75, (0.42 * 2 * Math.PI) / stations), forward, 2.6);
+function carrierArrow(radius: number, middle: number, open: number, forward: boolean): ArcArrow {
+  return arcArrow(radius, middle, Math.min(0.75, 0.4 * open), forward, 2.6);
 }
 
 /** A cross in the bore, so that the sun is seen to turn. */

@@ -37,9 +37,11 @@ export function LeverDrawing({ setup, shown }: Props) {
       {width > 0 && (
         <svg width={width} height={height} role="img" aria-label={t('bench.leverShows', { words })}>
           <path className="lever-zero" d={`M${x(0)} ${TOP - 10}V${height - BOTTOM + 12}`} />
-          <text className="lever-zero-mark" x={x(0)} y={height - 4} textAnchor="middle">
-            0
-          </text>
+          {!speeds.includes(0) && (
+            <text className="lever-zero-mark" x={x(0)} y={height - 4} textAnchor="middle">
+              0
+            </text>
+          )}
           <path
             className="lever-line"
             d={`M${points.map((p) => `${x(shown[p.port])} ${y(p.place)}`).join('L')}`}

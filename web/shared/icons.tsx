@@ -5,6 +5,7 @@ import {
   CheckCircleFilled as CheckCircleFilledIcon,
   CheckOutlined as CheckOutlinedIcon,
   CloseCircleFilled as CloseCircleFilledIcon,
+  CloseOutlined as CloseOutlinedIcon,
   CloudSyncOutlined as CloudSyncOutlinedIcon,
   CopyOutlined as CopyOutlinedIcon,
   DeleteOutlined as DeleteOutlinedIcon,
@@ -76,3 +77,4 @@ export const UndoOutlined = beside(UndoOutlinedIcon);
 export const UnorderedListOutlined = beside(UnorderedListOutlinedIcon);
 export const WarningFilled = beside(WarningFilledIcon);
 export const WarningOutlined = beside(WarningOutlinedIcon);
+export const CloseOutlined = beside(CloseOutlinedIcon);

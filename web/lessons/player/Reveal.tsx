@@ -1,8 +1,13 @@
-import { CheckCircleFilled, CloseCircleFilled } from '../../shared/icons';
+import {
+  CheckCircleFilled,
+  CheckOutlined,
+  CloseCircleFilled,
+  CloseOutlined,
+} from '../../shared/icons';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { answerKey, type AttemptAnswer, type Question } from '../../../core/lesson';
+import { grade, type AttemptAnswer, type Question } from '../../../core/lesson';
 import { WorkedStepsList } from '../../ratio/WorkedStepsList';
 import { useNumbers } from '../../shared/numbers';
 import { answerText, keyText, promptOf, type Worded } from '../questionWords';
@@ -23,9 +28,13 @@ export function Reveal({ question, answer, next, onAgain }: Props) {
   const numbers = useNumbers();
   const [worked, setWorked] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus(), []);
-  const key = answerKey(question, answer.setup);
-  if (!key.ok) return null;
+  useEffect(() => {
+    heading.current?.scrollIntoView({ block: 'start' });
+    heading.current?.focus({ preventScroll: true });
+  }, []);
+  const graded = grade(question, answer.setup, answer.answer);
+  if (!graded.ok) return null;
+  const { key, parts } = graded.grade;
   const right = answer.score === 1;
   const reason = reasonFor(t, answer.misconception ?? null, answer.setup);
   const derivable = answer.setup.roles.reaction !== 'free' && question.kind !== 'roles';
@@ -41,9 +50,21 @@ export function Reveal({ question, answer, next, onAgain }: Props) {
         worded={answerText(t, numbers, question, answer.answer)}
         note={t(`confidences.${answer.confidence}`)}
       />
+      {!right && parts.length > 1 && (
+        <ul className="reveal-parts">
+          {parts.map(({ part, right: good }) => (
+            <li key={part}>
+              {good ? <CheckOutlined /> : <CloseOutlined />}
+              {t(good ? 'reveal.partRight' : 'reveal.partWrong', {
+                part: t(`gradedParts.${part}`),
+              })}
+            </li>
+          ))}
+        </ul>
+      )}
       <Answered
         label={t('reveal.model')}
-        worded={keyText(t, numbers, question, key.key)}
+        worded={keyText(t, numbers, question, key)}
         note=""
         strong
       />
