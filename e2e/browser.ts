@@ -25,6 +25,8 @@ export interface Browser {
   see(text: string | RegExp): Promise<void>;
   text(): Promise<string>;
   viewport(width: number, height: number): Promise<void>;
+  /** Takes the network away, or brings it back. */
+  offline(off: boolean): Promise<void>;
   /** Console messages of level warning and above since the last call. */
   consoleProblems(): Promise<string[]>;
   axe(): Promise<string[]>;
@@ -170,6 +172,13 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
         throw new Error(`expected to see ${String(wanted)} in:\n${(await text()).slice(0, 3000)}`);
       });
     },
+    offline: async (off) =>
+      void (await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', {
+        offline: off,
+        latency: 0,
+        downloadThroughput: -1,
+        uploadThroughput: -1,
+      })),
     async consoleProblems() {
       const entries = await driver.manage().logs().get(logging.Type.BROWSER);
       return entries

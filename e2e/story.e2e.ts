@@ -1,7 +1,8 @@
+import path from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { openText, readPack } from '../core/formats';
 import { openBrowser, type Browser } from './browser';
-import { bytesOf, chooseFile, downloaded } from './files';
+import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { startServer } from './server';
 
 /** The whole way: a lesson is made, handed out, worked through, and its record read in the class book. */
@@ -184,6 +185,49 @@ test('the instructor imports the record and reads it in the class book', async (
   const csv = new TextDecoder().decode(bytesOf(await downloaded(b, '.csv')));
   expect(csv).toContain('Wend Halyard');
   expect(csv).toContain('\r\n');
+});
+
+test('a picture of the instructor’s own goes into the lesson, the player and the pack', async () => {
+  const b = instructor;
+  await b.open(`${server.url}/teach/lessons`);
+  await b.press('button', 'New lesson');
+  await b.fill('textbox', 'Title of the lesson', 'Worn ring');
+  await b.press('button', 'Picture');
+  await chooseFile(b, writeFile(b, 'not.png', 'just text'));
+  await b.see('That is not a PNG');
+  await chooseFile(b, path.resolve('docs/screenshots/home.png'));
+  await b.see('Say what the picture shows');
+  await b.fill('textbox', /What it shows/, 'Teeth of a worn ring');
+  await b.see('Saved');
+  await b.press('link', 'Try as a student');
+  await b.press('button', 'Begin');
+  await b.role('img', 'Teeth of a worn ring');
+  await b.driver.navigate().back();
+  await b.press('button', 'Export');
+  const pack = readPack(bytesOf(await downloaded(b, 'worn-ring.lesson.zip')));
+  expect(pack.ok && Object.keys(pack.pack.media)).toEqual([
+    expect.stringMatching(/^media\/.*\.png$/),
+  ]);
+});
+
+test('once loaded, everything works with no server', async () => {
+  const b = student;
+  await b.open(`${server.url}/`);
+  await b.driver.sleep(4000);
+  await b.offline(true);
+  await b.press('link', 'Ratio bench at the projector');
+  await b.see('exactly 10/3');
+  await b.press('link', 'Lessons');
+  await b.press('button', 'New lesson');
+  await b.fill('textbox', 'Title of the lesson', 'Made at sea');
+  await b.press('button', 'Text');
+  await b.role('textbox', 'Text');
+  await b.see('Saved');
+  await b.press('button', 'Export');
+  expect(readPack(bytesOf(await downloaded(b, 'made-at-sea.lesson.zip'))).ok).toBe(true);
+  await b.press('link', 'Class book');
+  await b.see('How sure');
+  await b.offline(false);
 });
 
 test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {

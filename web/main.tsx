@@ -10,6 +10,7 @@ import { startWords } from './app/i18n';
 import { createRouter } from './app/routes';
 import { browserServices } from './app/services';
 import { startUp } from './app/startUp';
+import { loadAheadWhenIdle } from './app/screens';
 import { createStore } from './app/store';
 
 async function main(): Promise<void> {
@@ -27,6 +28,7 @@ async function main(): Promise<void> {
       </Provider>
     </StrictMode>,
   );
+  loadAheadWhenIdle();
 }
 
 void main();

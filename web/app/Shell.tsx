@@ -40,8 +40,10 @@ export function Shell() {
       : null;
   useShortcuts({ '?': () => setKeysOpen(true) });
   useEffect(() => {
-    document.title = t('app.name');
-  }, [pathname, t]);
+    const part = door && NAV[door].find(({ to }) => pathname.startsWith(to));
+    const names = [part && t(`nav.${part.key}`), door && t(`nav.${door}`), t('app.name')];
+    document.title = names.filter(Boolean).join(', ');
+  }, [pathname, door, t]);
 
   return (
     <div className="shell">

@@ -2,17 +2,18 @@ import { createBrowserRouter } from 'react-router';
 import { ErrorScreen } from './ErrorScreen';
 import { Home } from './Home';
 import { NotFound } from './NotFound';
+import { screens } from './screens';
 import { Shell } from './Shell';
 
 /** Every address of the application. Screens load when they are opened. */
 export function createRouter() {
-  const ratio = async () => ({ Component: (await import('../ratio/RatioBench')).RatioBench });
+  const ratio = async () => ({ Component: await screens.ratio() });
   const library = (door: 'teach' | 'learn') => async () => {
-    const { LessonLibrary } = await import('../lessons/library/LessonLibrary');
+    const LessonLibrary = await screens.library();
     return { Component: () => <LessonLibrary door={door} /> };
   };
   const player = (mode: 'learn' | 'preview') => async () => {
-    const { PlayerScreen } = await import('../lessons/player/PlayerScreen');
+    const PlayerScreen = await screens.player();
     return { Component: () => <PlayerScreen mode={mode} /> };
   };
   return createBrowserRouter([
@@ -25,26 +26,20 @@ export function createRouter() {
         { path: 'teach/lessons', lazy: library('teach') },
         {
           path: 'teach/lessons/:lessonId',
-          lazy: async () => ({
-            Component: (await import('../lessons/builder/BuilderScreen')).BuilderScreen,
-          }),
+          lazy: async () => ({ Component: await screens.builder() }),
         },
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
         {
           path: 'teach/class-book',
-          lazy: async () => ({
-            Component: (await import('../classBook/ClassBookScreen')).ClassBookScreen,
-          }),
+          lazy: async () => ({ Component: await screens.classBook() }),
         },
         { path: 'learn/lessons', lazy: library('learn') },
         { path: 'learn/lessons/:lessonId', lazy: player('learn') },
         { path: 'learn/ratio', lazy: ratio },
         {
           path: 'learn/records',
-          lazy: async () => ({
-            Component: (await import('../lessons/player/RecordsScreen')).RecordsScreen,
-          }),
+          lazy: async () => ({ Component: await screens.records() }),
         },
         { path: '*', element: <NotFound /> },
       ],

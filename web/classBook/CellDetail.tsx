@@ -1,8 +1,12 @@
+import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { answerKey, type ClassBook } from '../../core/lesson';
+import { useAppSelector } from '../app/hooks';
 import { answerText, keyText, promptOf } from '../lessons/questionWords';
 import { reasonFor } from '../lessons/reasonWords';
 import { useNumbers } from '../shared/numbers';
+import { selectAttempts } from './attemptsSlice';
+import { useRemoveAttempt } from './useRemoveAttempt';
 
 export interface ChosenCell {
   readonly attemptId: string;
@@ -13,6 +17,8 @@ export interface ChosenCell {
 export function CellDetail({ book, chosen }: { book: ClassBook; chosen: ChosenCell }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
+  const remove = useRemoveAttempt();
+  const record = useAppSelector(selectAttempts)[chosen.attemptId];
   const row = book.rows.find((r) => r.attempt.id === chosen.attemptId);
   const cell = row?.cells[chosen.column];
   const asked = book.questions[chosen.column];
@@ -62,6 +68,11 @@ export function CellDetail({ book, chosen }: { book: ClassBook; chosen: ChosenCe
           </>
         )}
       </dl>
+      {record && (
+        <Button style={{ marginTop: 12 }} onClick={() => remove(record)}>
+          {t('classBook.removeRecord', { student: row.attempt.student })}
+        </Button>
+      )}
     </section>
   );
 }

@@ -1,4 +1,6 @@
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
+import { lessonHash } from '../../core/formats';
 import type { ClassBook, ClassCell, Lesson } from '../../core/lesson';
 import { shortAnswer } from '../lessons/questionWords';
 import { formatNumber, useNumbers } from '../shared/numbers';
@@ -20,6 +22,7 @@ interface Props {
 /** Students down, questions across; each cell is what was said first, marked by colour and sign. */
 export function Ledger({ lesson, book, chosen, onChoose }: Props) {
   const { t } = useTranslation();
+  const hash = useMemo(() => lessonHash(lesson), [lesson]);
   return (
     <div
       className="ledger-scroll"
@@ -42,7 +45,12 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
         <tbody>
           {book.rows.map(({ attempt, cells, total }) => (
             <tr key={attempt.id}>
-              <th scope="row">{attempt.student}</th>
+              <th scope="row">
+                {attempt.student}
+                {attempt.lesson.hash !== hash && (
+                  <span className="ledger-version">{t('classBook.otherVersion')}</span>
+                )}
+              </th>
               {cells.map((cell, k) => (
                 <td key={book.questions[k]!.id} data-score={cell ? markOf(cell.score) : undefined}>
                   {cell ? (

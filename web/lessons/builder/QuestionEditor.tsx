@@ -12,7 +12,7 @@ import {
   type Question,
 } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
-import { keyText, promptOf } from '../questionWords';
+import { keyText, promptOf, quantityOf } from '../questionWords';
 import { SetupEditor } from './BenchEditor';
 
 interface Props {
@@ -111,7 +111,11 @@ interface NumberProps {
 
 function NumberFields({ question, onQuestion }: NumberProps) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const { tolerance } = question;
+  const quantity = tolerance.kind === 'absolute' ? quantityOf(question.ask) : null;
+  const shown = quantity ? numbers.toDisplay(tolerance.value, quantity) : tolerance.value;
+  const stored = (v: number) => (quantity ? numbers.fromDisplay(v, quantity) : v);
   const directed = hasDirection(question.ask);
   return (
     <>
@@ -135,10 +139,11 @@ function NumberFields({ question, onQuestion }: NumberProps) {
             min={0}
             max={1000}
             step={0.5}
-            value={tolerance.value}
+            value={Number(shown.toFixed(3))}
             style={{ width: 90 }}
             onChange={(value) =>
-              value !== null && onQuestion({ ...question, tolerance: { ...tolerance, value } })
+              value !== null &&
+              onQuestion({ ...question, tolerance: { ...tolerance, value: stored(value) } })
             }
           />
           <Segmented
@@ -147,7 +152,10 @@ function NumberFields({ question, onQuestion }: NumberProps) {
             onChange={(kind) => onQuestion({ ...question, tolerance: { ...tolerance, kind } })}
             options={(['percent', 'absolute'] as const).map((kind) => ({
               value: kind,
-              label: t(`toleranceKinds.${kind}`),
+              label:
+                kind === 'absolute' && quantityOf(question.ask)
+                  ? numbers.unit(quantityOf(question.ask)!)
+                  : t(`toleranceKinds.${kind}`),
             }))}
           />
         </span>

@@ -1,45 +1,20 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import dayjs from 'dayjs';
 import { useTranslation } from 'react-i18next';
-import { useAppDispatch, useAppSelector } from '../../app/hooks';
-import { removeAttempt, saveAttempt, selectAttempts } from '../../classBook/attemptsSlice';
+import { useAppSelector } from '../../app/hooks';
+import { selectAttempts } from '../../classBook/attemptsSlice';
+import { useRemoveAttempt } from '../../classBook/useRemoveAttempt';
 import { exportAttempt } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
-import type { AttemptRecord } from '../../storage/documentStore';
 
 /** Every record made in this browser, to take along. */
 export function RecordsScreen() {
   const { t } = useTranslation();
-  const { message } = App.useApp();
-  const dispatch = useAppDispatch();
+  const remove = useRemoveAttempt();
   const attempts = useAppSelector(selectAttempts);
   const mine = Object.values(attempts)
     .filter((r) => r.source === 'mine')
     .sort((a, b) => b.attempt.startedAt.localeCompare(a.attempt.startedAt));
-
-  const remove = (record: AttemptRecord) => {
-    const key = `removed-${record.attempt.id}`;
-    void dispatch(removeAttempt(record.attempt.id));
-    message.open({
-      key,
-      type: 'info',
-      duration: 10,
-      content: (
-        <span>
-          {t('records.removed')}{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              void dispatch(saveAttempt(record));
-              message.destroy(key);
-            }}
-          >
-            {t('app.undo')}
-          </Button>
-        </span>
-      ),
-    });
-  };
 
   return (
     <main className="page" id="main">
