@@ -2,21 +2,13 @@ import { closeSync, openSync, readFileSync, truncateSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { openBrowser, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
-import { startServer } from './server';
+import { session } from './session';
 
 /** Files, storage and tabs that go wrong: each is told in its own words, and nothing is lost. */
-let server: Awaited<ReturnType<typeof startServer>>;
+const run = session();
 let b: Browser;
-beforeAll(async () => {
-  server = await startServer();
-  b = await openBrowser();
-});
-afterAll(async () => {
-  await b?.quit();
-  await server?.stop();
-});
-afterEach(async () => {
-  expect(await b.consoleProblems()).toEqual([]);
+beforeAll(() => {
+  b = run.browser();
 });
 
 type Devtools = { sendDevToolsCommand(command: string, params: object): Promise<void> };
@@ -34,7 +26,7 @@ const changed = (change: (lesson: Record<string, unknown>) => void): string => {
 };
 
 test('each bad file gets its own message, and the library stays as it was', async () => {
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   await b.see('Two pinions in a row');
   const titles = () =>
     b.driver.executeScript<string[]>(
@@ -116,10 +108,10 @@ test('script in an instructor’s text is shown or dropped, never run', async ()
     text!.markdown =
       '<script>window.ran=1</script><img src=x onerror="window.ran=1"> [a](javascript:window.ran=1) ![p](http://127.0.0.1:9/x.png) **kept**';
   });
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   await chooseFile(b, writeFile(b, 'hostile.json', hostile));
   await b.see('is in the library');
-  await b.open(`${server.url}/teach/lessons/hostile/preview`);
+  await b.open(run.at('/teach/lessons/hostile/preview'));
   await b.press('button', 'Begin');
   await b.see('kept');
   const found = await b.driver.executeScript<unknown>(
@@ -130,7 +122,7 @@ test('script in an instructor’s text is shown or dropped, never run', async ()
 
 test('a lesson of the same name but other content is never put in place unasked', async () => {
   const other = changed((l) => (l['title'] = 'Name the parts, other version'));
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   await chooseFile(b, writeFile(b, 'other-version.json', other));
   await b.see('other content');
   await b.press('button', 'Leave mine as it is');
@@ -153,7 +145,7 @@ async function stepTitle(wanted: string): Promise<void> {
 }
 
 test('two tabs: a clean one follows, a changed one is asked', async () => {
-  const address = `${server.url}/teach/lessons/what-the-held-part-feels`;
+  const address = run.at('/teach/lessons/what-the-held-part-feels');
   await b.open(address);
   const first = await b.driver.getWindowHandle();
   await b.driver.switchTo().newWindow('tab');
@@ -188,7 +180,7 @@ test('two tabs: a clean one follows, a changed one is asked', async () => {
 test('storage full is told, and what is on the screen can be taken along', async () => {
   const full = await openBrowser();
   try {
-    await full.open(`${server.url}/teach/lessons/name-the-parts`);
+    await full.open(run.at('/teach/lessons/name-the-parts'));
     await full.see('Saved');
     await full.driver.executeScript(
       'IDBObjectStore.prototype.put = () => { throw new DOMException("no space left", "QuotaExceededError"); }',
@@ -211,7 +203,7 @@ test('storage refused is told; the demo world still opens, from memory', async (
       `for (const name of ['indexedDB', 'localStorage'])
          Object.defineProperty(window, name, { get() { throw new DOMException('refused', 'SecurityError'); } });`,
     );
-    await refused.open(`${server.url}/learn/lessons`);
+    await refused.open(run.at('/learn/lessons'));
     await refused.see('This browser keeps nothing.');
     await refused.press('link', 'Two pinions in a row');
     await refused.fill('textbox', /Your name/, 'Nobody Kept');

@@ -1,20 +1,12 @@
 import { By, Key } from 'selenium-webdriver';
 import { openBrowser, type Browser } from './browser';
-import { startServer } from './server';
+import { session } from './session';
 
 /** The Ratio bench as an instructor works it: on the drawing, beside it, and by keys. */
-let server: Awaited<ReturnType<typeof startServer>>;
+const run = session();
 let b: Browser;
-beforeAll(async () => {
-  server = await startServer();
-  b = await openBrowser();
-});
-afterAll(async () => {
-  await b?.quit();
-  await server?.stop();
-});
-afterEach(async () => {
-  expect(await b.consoleProblems()).toEqual([]);
+beforeAll(() => {
+  b = run.browser();
 });
 
 const headline = () =>
@@ -35,7 +27,7 @@ const key = (...keys: string[]) =>
     .perform();
 
 beforeEach(async () => {
-  await b.open(`${server.url}/teach/ratio`);
+  await b.open(run.at('/teach/ratio'));
 });
 
 test('roles by radio, by the drawing and by the table', async () => {
@@ -122,7 +114,7 @@ test('what cannot be built is explained in place, with a way out', async () => {
 test('script time of one frame of the end view', async () => {
   const moving = await openBrowser({ reducedMotion: false });
   try {
-    await moving.driver.get(`${server.url}/healthz`);
+    await moving.driver.get(run.at('/healthz'));
     await (
       moving.driver as unknown as { sendDevToolsCommand(c: string, p: object): Promise<void> }
     ).sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
@@ -135,7 +127,7 @@ test('script time of one frame of the end view', async () => {
             window.__frames.push(performance.now() - start);
           });`,
     });
-    await moving.open(`${server.url}/teach/ratio`);
+    await moving.open(run.at('/teach/ratio'));
     await moving.driver.sleep(500);
     await moving.driver.executeScript('window.__frames.length = 0');
     await moving.driver.sleep(2500);

@@ -1,19 +1,11 @@
-import { openBrowser, type Browser } from './browser';
-import { startServer } from './server';
+import type { Browser } from './browser';
+import { session } from './session';
 
 /** Every screen: axe finds nothing on either paper, and nothing is cut off at any of the three sizes. */
-let server: Awaited<ReturnType<typeof startServer>>;
+const run = session();
 let b: Browser;
-beforeAll(async () => {
-  server = await startServer();
-  b = await openBrowser();
-});
-afterAll(async () => {
-  await b?.quit();
-  await server?.stop();
-});
-afterEach(async () => {
-  expect(await b.consoleProblems()).toEqual([]);
+beforeAll(() => {
+  b = run.browser();
 });
 
 const press = (name: string | RegExp) => () => b.press('button', name);
@@ -63,7 +55,7 @@ async function switchPaper(): Promise<void> {
 
 test.each(SCREENS)('%s', async (_name, route, steps) => {
   await b.viewport(1280, 800);
-  await b.open(server.url + route);
+  await b.open(run.at(route));
   for (const step of steps) await step();
   await b.driver.sleep(250);
   for (const paper of ['day', 'night']) {
@@ -83,7 +75,7 @@ test.each(SCREENS)('%s', async (_name, route, steps) => {
 
 test('a skip link leads past the bar, and the focus is visible', async () => {
   await b.viewport(1280, 800);
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   const outline = await b.driver.executeScript<string>(`
     const link = document.querySelector('.shell-doors a');
     link.focus({ focusVisible: true });

@@ -1,30 +1,19 @@
 import path from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { openText, readPack } from '../core/formats';
-import { openBrowser, type Browser } from './browser';
+import type { Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
-import { startServer } from './server';
+import { session } from './session';
 
 /** The whole way: a lesson is made, handed out, worked through, and its record read in the class book. */
-let server: Awaited<ReturnType<typeof startServer>>;
+const run = session(['instructor', 'student']);
 let instructor: Browser;
 let student: Browser;
 let lessonFile: string;
 let recordFile: string;
-
-beforeAll(async () => {
-  server = await startServer();
-  instructor = await openBrowser();
-  student = await openBrowser();
-});
-afterAll(async () => {
-  await instructor?.quit();
-  await student?.quit();
-  await server?.stop();
-});
-afterEach(async () => {
-  expect(await instructor.consoleProblems()).toEqual([]);
-  expect(await student.consoleProblems()).toEqual([]);
+beforeAll(() => {
+  instructor = run.browser('instructor');
+  student = run.browser('student');
 });
 
 const names = (b: Browser, css: string) =>
@@ -35,7 +24,7 @@ const names = (b: Browser, css: string) =>
 
 test('an instructor builds a lesson, tries it, and exports it', async () => {
   const b = instructor;
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   expect(await b.count('heading', /Hold one, drive one/)).toBe(1);
   await b.press('button', 'New lesson');
   await b.fill('textbox', 'Title of the lesson', 'The slip at quay two');
@@ -110,7 +99,7 @@ test('steps are reordered by dragging and by the keyboard, and the order survive
 
 test('a student opens the file, predicts, is told why, practises, and exports the record', async () => {
   const b = student;
-  await b.open(`${server.url}/learn/lessons`);
+  await b.open(run.at('/learn/lessons'));
   await chooseFile(b, lessonFile);
   await b.see('is in the library');
   await b.press('link', 'The slip at quay two');
@@ -169,7 +158,7 @@ test('a student opens the file, predicts, is told why, practises, and exports th
 
 test('the instructor imports the record and reads it in the class book', async () => {
   const b = instructor;
-  await b.open(`${server.url}/teach/class-book`);
+  await b.open(run.at('/teach/class-book'));
   await b.see('Tova Relnik');
   await chooseFile(b, recordFile);
   await b.see('is in the class book');
@@ -189,7 +178,7 @@ test('the instructor imports the record and reads it in the class book', async (
 
 test('a picture of the instructor’s own goes into the lesson, the player and the pack', async () => {
   const b = instructor;
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   await b.press('button', 'New lesson');
   await b.fill('textbox', 'Title of the lesson', 'Worn ring');
   await b.press('button', 'Picture');
@@ -212,7 +201,7 @@ test('a picture of the instructor’s own goes into the lesson, the player and t
 
 test('once loaded, everything works with no server', async () => {
   const b = student;
-  await b.open(`${server.url}/`);
+  await b.open(run.at('/'));
   await b.driver.sleep(4000);
   await b.offline(true);
   await b.press('link', 'Ratio bench at the projector');
@@ -232,7 +221,7 @@ test('once loaded, everything works with no server', async () => {
 
 test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {
   const b = instructor;
-  await b.open(`${server.url}/teach/lessons`);
+  await b.open(run.at('/teach/lessons'));
   await b.press('button', 'More for The slip at quay two');
   await b.press('menuitem', 'Duplicate');
   await b.see('The slip at quay two (copy)');
@@ -248,7 +237,7 @@ test('deleting a lesson can be undone; a duplicate is a lesson of its own', asyn
 
 test('reset demo keeps what the user changed as a copy', async () => {
   const b = instructor;
-  await b.open(`${server.url}/teach/lessons/two-pinions-in-a-row`);
+  await b.open(run.at('/teach/lessons/two-pinions-in-a-row'));
   await b.fill('textbox', 'Title of the lesson', 'Crane night');
   await b.see('Not saved yet');
   await b.see('Saved');

@@ -16,7 +16,8 @@ import { createStore } from './app/store';
 async function main(): Promise<void> {
   const services = browserServices();
   const store = createStore(services);
-  await Promise.all([startWords(), startUp(store, services)]);
+  const prefersNight = matchMedia('(prefers-color-scheme: dark)').matches;
+  await Promise.all([startWords(), startUp(store, services, prefersNight)]);
   const root = document.getElementById('root');
   if (!root) throw new Error('main: expected an element with id "root"');
   createRoot(root).render(

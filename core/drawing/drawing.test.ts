@@ -1,4 +1,4 @@
-import { defaultSets } from './testSets';
+import { defaultSets } from './tests/sets';
 import { solveSet } from '../geartrain';
 import { arcArrow, circlePath, closedPath, endView, leverOf } from './index';
 

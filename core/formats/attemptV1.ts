@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CONFIDENCES, DIRECTIONS, MISCONCEPTIONS } from '../lesson';
 import { gearSetSetup, port } from './gearSetSchema';
 import { MOST_ANSWERS } from './limits';
 import { id, name, sha256, timestamp } from './parts';
@@ -8,31 +9,10 @@ const answer = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('number'),
     value: z.number().min(-1e9).max(1e9),
-    direction: z.exactOptional(z.enum(['same', 'opposite', 'none'])),
+    direction: z.exactOptional(z.enum(DIRECTIONS)),
   }),
   z.strictObject({ kind: z.literal('choice'), choice: z.string().max(80) }),
   z.strictObject({ kind: z.literal('roles'), drives: port, driven: port, held: port }),
-]);
-
-const misconception = z.enum([
-  'upside-down',
-  'forgot-one-plus',
-  'added-one',
-  'wrong-sign',
-  'used-pinion',
-  'ring-in-overdrive',
-  'single-pinion-formula',
-  'ratio-not-applied',
-  'output-instead-of-held',
-  'input-instead-of-held',
-  'sum-instead-of-difference',
-  'against-case',
-  'held-carrier-forward',
-  'reduction-for-overdrive',
-  'expects-reverse',
-  'locked-is-neutral',
-  'drives-and-driven-swapped',
-  'held-part-confused',
 ]);
 
 export const attemptV1 = z.strictObject({
@@ -50,10 +30,10 @@ export const attemptV1 = z.strictObject({
         round: z.number().int().min(0).max(10_000),
         setup: gearSetSetup,
         answer,
-        confidence: z.enum(['guess', 'fairly-sure', 'certain']),
+        confidence: z.enum(CONFIDENCES),
         at: timestamp,
         score: z.number().min(0).max(1),
-        misconception: z.exactOptional(misconception),
+        misconception: z.exactOptional(z.enum(MISCONCEPTIONS)),
       }),
     )
     .max(MOST_ANSWERS),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FEWEST_TEETH, MOST_PINIONS, MOST_TEETH } from '../geartrain';
+import { FEWEST_TEETH, MOST_PINIONS, MOST_TEETH, PORTS, REACTIONS } from '../geartrain';
 import { MOST_SPEED_RPM, MOST_TORQUE_NM } from './limits';
 
 /** One planetary set and how it is run, as lessons and attempts carry it. */
@@ -22,10 +22,10 @@ export const doublePinionTeeth = z.strictObject({
 export const pinionCount = z.exactOptional(pinions);
 export const pairToothCount = toothCount;
 
-export const port = z.enum(['sun', 'carrier', 'ring']);
+export const port = z.enum(PORTS);
 
 export const roles = z
-  .strictObject({ drives: port, driven: port, reaction: z.enum(['held', 'locked', 'free']) })
+  .strictObject({ drives: port, driven: port, reaction: z.enum(REACTIONS) })
   .refine((r) => r.drives !== r.driven, {
     path: ['driven'],
     params: { code: 'same-part' },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CAUTION_TOPICS, CHOICE_ASKS, GOALS, NUMBER_ASKS } from '../lesson';
 import { gearSetSetup } from './gearSetSchema';
 import { MOST_BLOCKS, MOST_STEPS } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
@@ -11,7 +12,7 @@ const question = z.discriminatedUnion('kind', [
   z.strictObject({
     ...questionBase,
     kind: z.literal('number'),
-    ask: z.enum(['ratio', 'output-speed', 'output-torque', 'held-torque', 'pinion-speed']),
+    ask: z.enum(NUMBER_ASKS),
     tolerance: z.strictObject({
       kind: z.enum(['percent', 'absolute']),
       value: z.number().min(0).max(1e6),
@@ -21,14 +22,8 @@ const question = z.discriminatedUnion('kind', [
   z.strictObject({
     ...questionBase,
     kind: z.literal('choice'),
-    ask: z.enum(['effect', 'direction', 'fastest', 'arrangement']),
-    goal: z.enum([
-      'largest-reduction',
-      'smallest-reduction',
-      'strongest-overdrive',
-      'reverse-reduction',
-      'reverse-overdrive',
-    ]),
+    ask: z.enum(CHOICE_ASKS),
+    goal: z.enum(GOALS),
   }),
   z.strictObject({ ...questionBase, kind: z.literal('roles') }),
 ]);
@@ -43,17 +38,7 @@ const block = z.discriminatedUnion('kind', [
   z.strictObject({
     id,
     kind: z.literal('caution'),
-    topic: z.enum([
-      'heavy-parts',
-      'lifting',
-      'springs',
-      'dust',
-      'hot-fluid',
-      'compressed-air',
-      'rotating',
-      'stall-test',
-      'own',
-    ]),
+    topic: z.enum(CAUTION_TOPICS),
     markdown,
   }),
   z.strictObject({ id, kind: z.literal('picture'), media: mediaPath, alt: name, caption: name }),

@@ -26,6 +26,7 @@ export {
   ARRANGEMENTS,
   effectOf,
   PORTS,
+  REACTIONS,
   readSet,
   roleOf,
   sameArrangement,

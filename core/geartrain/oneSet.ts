@@ -21,11 +21,12 @@ import {
  * One planetary set on its own, as the Ratio bench and lessons use it: who drives, who is driven and
  * what the third part does. It is turned into a unit and solved by the solver for whole units.
  */
-export type Port = 'sun' | 'carrier' | 'ring';
-export const PORTS: readonly Port[] = ['sun', 'carrier', 'ring'];
+export const PORTS = ['sun', 'carrier', 'ring'] as const;
+export type Port = (typeof PORTS)[number];
 
 /** What the third part does: held to the case, locked to the driving part, or left free. */
-export type Reaction = 'held' | 'locked' | 'free';
+export const REACTIONS = ['held', 'locked', 'free'] as const;
+export type Reaction = (typeof REACTIONS)[number];
 
 export interface Roles {
   drives: Port;

@@ -10,7 +10,7 @@ import {
   type Solution,
   type Unit,
 } from './index';
-import { randomUnit } from './testUnits';
+import { randomUnit } from './tests/randomUnit';
 
 const base = {
   format: 'fair-sprocket/unit' as const,

@@ -45,7 +45,12 @@ export {
   type QuestionFault,
   type RoleAnswer,
 } from './answerKey';
-export { believedNumbers, withinTolerance, type Misconception } from './misconceptions';
+export {
+  believedNumbers,
+  MISCONCEPTIONS,
+  withinTolerance,
+  type Misconception,
+} from './misconceptions';
 export { grade, type Grade, type GradedPart, type GradeResult } from './grade';
 export { setupForStudent, type VariantSeed } from './variant';
 export { attemptScore, firstTries, type Attempt, type AttemptAnswer } from './attempt';

@@ -34,18 +34,7 @@ export interface TextBlock {
 }
 
 /** The trade's standing cautions; `own` shows only the instructor's words. */
-export type CautionTopic =
-  | 'own'
-  | 'lifting'
-  | 'springs'
-  | 'dust'
-  | 'hot-fluid'
-  | 'compressed-air'
-  | 'rotating'
-  | 'stall-test'
-  | 'heavy-parts';
-
-export const CAUTION_TOPICS: readonly CautionTopic[] = [
+export const CAUTION_TOPICS = [
   'heavy-parts',
   'lifting',
   'springs',
@@ -55,7 +44,8 @@ export const CAUTION_TOPICS: readonly CautionTopic[] = [
   'rotating',
   'stall-test',
   'own',
-];
+] as const;
+export type CautionTopic = (typeof CAUTION_TOPICS)[number];
 
 export interface CautionBlock {
   id: string;

@@ -17,25 +17,27 @@ import type { Answer, ChoiceQuestion, NumberQuestion, Question } from './questio
  * What learners get wrong, each with the number or choice that gives it away. The wrong numbers are computed
  * from the same set, so that an answer can be recognised and met with its reason.
  */
-export type Misconception =
-  | 'upside-down'
-  | 'forgot-one-plus'
-  | 'added-one'
-  | 'wrong-sign'
-  | 'used-pinion'
-  | 'ring-in-overdrive'
-  | 'single-pinion-formula'
-  | 'ratio-not-applied'
-  | 'output-instead-of-held'
-  | 'input-instead-of-held'
-  | 'sum-instead-of-difference'
-  | 'against-case'
-  | 'held-carrier-forward'
-  | 'reduction-for-overdrive'
-  | 'expects-reverse'
-  | 'locked-is-neutral'
-  | 'drives-and-driven-swapped'
-  | 'held-part-confused';
+export const MISCONCEPTIONS = [
+  'upside-down',
+  'forgot-one-plus',
+  'added-one',
+  'wrong-sign',
+  'used-pinion',
+  'ring-in-overdrive',
+  'single-pinion-formula',
+  'ratio-not-applied',
+  'output-instead-of-held',
+  'input-instead-of-held',
+  'sum-instead-of-difference',
+  'against-case',
+  'held-carrier-forward',
+  'reduction-for-overdrive',
+  'expects-reverse',
+  'locked-is-neutral',
+  'drives-and-driven-swapped',
+  'held-part-confused',
+] as const;
+export type Misconception = (typeof MISCONCEPTIONS)[number];
 
 interface Believed {
   readonly code: Misconception;

@@ -4,14 +4,14 @@ import type { Effect, GearSetSetup, Port, Roles } from '../geartrain';
  * Questions about one gear set, and what a student may answer. A question carries the set it is about and
  * how the set is run; the right answer is not in it.
  */
-export type NumberAsk = 'ratio' | 'output-speed' | 'output-torque' | 'held-torque' | 'pinion-speed';
-export const NUMBER_ASKS: readonly NumberAsk[] = [
+export const NUMBER_ASKS = [
   'ratio',
   'output-speed',
   'output-torque',
   'held-torque',
   'pinion-speed',
-];
+] as const;
+export type NumberAsk = (typeof NUMBER_ASKS)[number];
 
 export interface Tolerance {
   kind: 'percent' | 'absolute';
@@ -39,22 +39,17 @@ export interface NumberQuestion extends QuestionBase {
  * effect: what the arrangement does · direction: which way the output turns ·
  * fastest: which part turns fastest · arrangement: which arrangement gives a wanted effect most strongly
  */
-export type ChoiceAsk = 'effect' | 'direction' | 'fastest' | 'arrangement';
-export const CHOICE_ASKS: readonly ChoiceAsk[] = ['effect', 'direction', 'fastest', 'arrangement'];
+export const CHOICE_ASKS = ['effect', 'direction', 'fastest', 'arrangement'] as const;
+export type ChoiceAsk = (typeof CHOICE_ASKS)[number];
 
-export type Goal =
-  | 'largest-reduction'
-  | 'smallest-reduction'
-  | 'strongest-overdrive'
-  | 'reverse-reduction'
-  | 'reverse-overdrive';
-export const GOALS: readonly Goal[] = [
+export const GOALS = [
   'largest-reduction',
   'smallest-reduction',
   'strongest-overdrive',
   'reverse-reduction',
   'reverse-overdrive',
-];
+] as const;
+export type Goal = (typeof GOALS)[number];
 
 export interface ChoiceQuestion extends QuestionBase {
   kind: 'choice';
@@ -71,16 +66,16 @@ export interface RolesQuestion extends QuestionBase {
 export type Question = NumberQuestion | ChoiceQuestion | RolesQuestion;
 
 /** Against the input: the same way, the other way, or standing. */
-export type Direction = 'same' | 'opposite' | 'none';
-export const DIRECTIONS: readonly Direction[] = ['same', 'opposite', 'none'];
+export const DIRECTIONS = ['same', 'opposite', 'none'] as const;
+export type Direction = (typeof DIRECTIONS)[number];
 
 export type Answer =
   | { kind: 'number'; value: number; direction?: Direction }
   | { kind: 'choice'; choice: string }
   | { kind: 'roles'; drives: Port; driven: Port; held: Port };
 
-export type Confidence = 'guess' | 'fairly-sure' | 'certain';
-export const CONFIDENCES: readonly Confidence[] = ['guess', 'fairly-sure', 'certain'];
+export const CONFIDENCES = ['guess', 'fairly-sure', 'certain'] as const;
+export type Confidence = (typeof CONFIDENCES)[number];
 
 /** The six arrangements with one part held, as a choice's value: "sun-carrier" is sun in, carrier out. */
 export const arrangementKey = (roles: Pick<Roles, 'drives' | 'driven'>): string =>

@@ -3,6 +3,7 @@ import { browserExclusive } from '../storage/exclusive';
 import { browserStore } from '../storage/browserStore';
 import { documentStore, type DocumentStore } from '../storage/documentStore';
 import { browserTabs, type Tabs } from '../storage/tabs';
+import { loadDemoWorld, type DemoWorld } from './demoWorld';
 
 /** What state changes may reach outside the state: storage, other tabs, the clock and new ids. */
 export interface Services {
@@ -10,6 +11,7 @@ export interface Services {
   readonly tabs: Tabs;
   now(): string;
   newId(): string;
+  readonly loadDemo: () => Promise<DemoWorld>;
 }
 
 export function browserServices(): Services {
@@ -19,5 +21,6 @@ export function browserServices(): Services {
     now: () => new Date().toISOString(),
     // Ids start with a letter, so that they fit the format whatever nanoid draws.
     newId: () => `k${nanoid(12)}`,
+    loadDemo: loadDemoWorld,
   };
 }

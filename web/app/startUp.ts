@@ -1,7 +1,7 @@
 import { attemptsLoaded } from '../classBook/attemptsSlice';
 import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
 import type { LessonRecord, Loaded } from '../storage/documentStore';
-import { DEMO_ORDER, loadDemoWorld } from './demoWorld';
+import { DEMO_ORDER } from './demoWorld';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
 import type { AppStore } from './store';
@@ -13,8 +13,12 @@ const SEEDED = 'demo-seeded';
  * Reads settings and documents; puts the demo world in on the very first start. When storage refuses, the
  * demo world still opens, from memory, and the screen says that nothing can be kept.
  */
-export async function startUp(store: AppStore, services: Services): Promise<void> {
-  const fallback = defaultSettings(matchMedia('(prefers-color-scheme: dark)').matches);
+export async function startUp(
+  store: AppStore,
+  services: Services,
+  prefersNight: boolean,
+): Promise<void> {
+  const fallback = defaultSettings(prefersNight);
   try {
     const stored = await services.documents.readSetting('settings');
     store.dispatch(settingsLoaded(readSettings(stored, fallback)));
@@ -24,7 +28,7 @@ export async function startUp(store: AppStore, services: Services): Promise<void
     }
     show(store, await services.documents.load());
   } catch (error) {
-    const { lessons, attempts } = await loadDemoWorld();
+    const { lessons, attempts } = await services.loadDemo();
     show(store, {
       lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision: 0, changed: false })),
       attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
@@ -45,8 +49,8 @@ function show(store: AppStore, loaded: Loaded): void {
 
 /** Writes the demo world over whatever stands under its own ids; other documents are not touched. */
 export async function putDemoWorld(services: Services): Promise<void> {
-  const { documents, tabs } = services;
-  const { lessons, attempts } = await loadDemoWorld();
+  const { documents, tabs, loadDemo } = services;
+  const { lessons, attempts } = await loadDemo();
   for (const lesson of lessons) {
     const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
     const saved = await documents.saveLesson({ lesson, origin: 'demo', changed: false }, revision);

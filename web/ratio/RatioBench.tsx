@@ -21,6 +21,7 @@ import { Findings } from './Findings';
 import { LeverDrawing } from './LeverDrawing';
 import { RatioHeadline } from './RatioHeadline';
 import { ReadingsTable } from './ReadingsTable';
+import { ReactionPicker } from './ReactionPicker';
 import { selectRatioSetup, setupChanged } from './ratioSlice';
 import { SetControls } from './SetControls';
 import { toothAngle } from './toothAngle';
@@ -97,19 +98,7 @@ export function RatioBench() {
           ringFollows={ringFollows}
           onRingFollows={setRingFollows}
         />
-        <div className="row third-part">
-          <span className="label">{t('bench.thirdPart')}</span>
-          <Segmented
-            size="small"
-            aria-label={t('bench.thirdPart')}
-            value={setup.roles.reaction}
-            onChange={(reaction: Reaction) => onRoles({ ...setup.roles, reaction })}
-            options={(['held', 'locked', 'free'] as const).map((r) => ({
-              value: r,
-              label: t(`reactions.${r}`),
-            }))}
-          />
-        </div>
+        <ReactionPicker roles={setup.roles} onRoles={onRoles} />
         <ReadingsTable setup={setup} model={model} />
         {tall && <LeverDrawing setup={setup} shown={model.shown} />}
         <Segmented

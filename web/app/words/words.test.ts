@@ -11,7 +11,7 @@ const files = (dir: string): string[] =>
     const file = path.join(dir, name);
     return statSync(file).isDirectory()
       ? files(file)
-      : /\.tsx?$/.test(file) && !file.includes('.test.')
+      : /\.tsx?$/.test(file) && !/test/i.test(name)
         ? [file]
         : [];
   });

@@ -1,11 +1,12 @@
-import { Checkbox, Segmented } from 'antd';
+import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { withRole, type GearSetSetup, type Reaction } from '../../../core/geartrain';
+import { withRole, type GearSetSetup } from '../../../core/geartrain';
 import type { BenchBlock, BenchPermissions, Block } from '../../../core/lesson';
 import { EndViewSheet } from '../../ratio/EndViewSheet';
 import { Findings } from '../../ratio/Findings';
 import { RatioHeadline } from '../../ratio/RatioHeadline';
+import { ReactionPicker } from '../../ratio/ReactionPicker';
 import { SetControls } from '../../ratio/SetControls';
 import { Transport } from '../../ratio/Transport';
 import { useSetModel } from '../../ratio/useSetModel';
@@ -49,7 +50,6 @@ interface Props {
 
 /** The drawing with its controls beside it; also used for the set a question is about. */
 export function SetupEditor({ setup, onSetup }: Props) {
-  const { t } = useTranslation();
   const [ringFollows, setRingFollows] = useState(true);
   const model = useSetModel(setup);
   const turning = useTurning(setup.inputSpeedRpm, true);
@@ -80,21 +80,7 @@ export function SetupEditor({ setup, onSetup }: Props) {
           ringFollows={ringFollows}
           onRingFollows={setRingFollows}
         />
-        <div className="field" style={{ marginTop: 8 }}>
-          <span className="label">{t('bench.thirdPart')}</span>
-          <Segmented
-            size="small"
-            aria-label={t('bench.thirdPart')}
-            value={setup.roles.reaction}
-            onChange={(reaction: Reaction) =>
-              onSetup({ ...setup, roles: { ...setup.roles, reaction } })
-            }
-            options={(['held', 'locked', 'free'] as const).map((r) => ({
-              value: r,
-              label: t(`reactions.${r}`),
-            }))}
-          />
-        </div>
+        <ReactionPicker roles={setup.roles} onRoles={(roles) => onSetup({ ...setup, roles })} />
       </div>
     </div>
   );

@@ -1,4 +1,4 @@
-import { Alert, Checkbox, Collapse, Input, InputNumber, Segmented, Select } from 'antd';
+import { Checkbox, Collapse, Input, InputNumber, Segmented, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
   answerKey,
@@ -12,6 +12,7 @@ import {
   type Question,
 } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
+import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { keyText, promptOf, quantityOf } from '../questionWords';
 import { SetupEditor } from './BenchEditor';
 
@@ -87,15 +88,7 @@ function KeyNow({ question }: { question: Question }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const key = answerKey(question);
-  if (!key.ok)
-    return (
-      <Alert
-        type="warning"
-        showIcon
-        title={t('question.cannotAsk')}
-        description={t(`questionFaults.${key.fault}`)}
-      />
-    );
+  if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
   const { main, detail } = keyText(t, numbers, question, key.key);
   return (
     <p className="key-now">

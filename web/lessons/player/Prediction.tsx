@@ -1,4 +1,4 @@
-import { Alert, Button, InputNumber, Radio } from 'antd';
+import { Button, InputNumber, Radio } from 'antd';
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../../core/geartrain';
@@ -13,6 +13,7 @@ import {
 } from '../../../core/lesson';
 import type { GivenRoles } from '../../ratio/EndViewSheet';
 import { useNumbers } from '../../shared/numbers';
+import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { choiceText, promptOf, quantityOf } from '../questionWords';
 import './Prediction.css';
 
@@ -39,15 +40,7 @@ export function Prediction({ question, setup, given, onCommit }: Props) {
   const answer = answerOf(question, { value: stored, direction, choice, given });
   const ready = answer !== null && confidence !== null;
 
-  if (!key.ok)
-    return (
-      <Alert
-        type="warning"
-        showIcon
-        title={t('question.cannotAsk')}
-        description={t(`questionFaults.${key.fault}`)}
-      />
-    );
+  if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
   return (
     <form
       className="prediction"

@@ -1,4 +1,4 @@
-import type { PlanetarySet } from '../geartrain';
+import type { PlanetarySet } from '../../geartrain';
 
 /** Sets that the drawing's tests run over. */
 export const defaultSets: readonly PlanetarySet[] = [

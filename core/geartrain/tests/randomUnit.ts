@@ -1,5 +1,5 @@
-import type { Random } from '../numerics';
-import { CASE, type Unit } from './unit';
+import type { Random } from '../../numerics';
+import { CASE, type Unit } from '../unit';
 
 /** Random units for property tests: one to three coupled sets, up to five clutches and brakes. */
 export function randomUnit(random: Random): Unit {

@@ -1,0 +1,29 @@
+import { convertFromDisplay, convertToDisplay, displayUnit, powerKw, RPM_TO_RAD } from './index';
+
+// Published: NIST SP 811, appendix B: 1 lbf·ft = 1.355 817 948 N·m, 1 hp (550 ft·lbf/s) = 745.699 9 W, 1 in = 25.4 mm.
+test('inch-pound units by the published factors', () => {
+  expect(convertFromDisplay(1, 'torque', 'inch-pound')).toBeCloseTo(1.355817948, 9);
+  expect(convertFromDisplay(1, 'power', 'inch-pound')).toBeCloseTo(0.7456999, 7);
+  expect(convertFromDisplay(1, 'length', 'inch-pound')).toBeCloseTo(25.4, 12);
+});
+
+test('there and back again, and SI as it is', () => {
+  for (const quantity of ['speed', 'torque', 'power', 'length'] as const) {
+    for (const system of ['si', 'inch-pound'] as const)
+      expect(
+        convertFromDisplay(convertToDisplay(123.4, quantity, system), quantity, system),
+      ).toBeCloseTo(123.4, 10);
+    expect(convertToDisplay(7, quantity, 'si')).toBe(7);
+  }
+  expect([displayUnit('torque', 'si'), displayUnit('torque', 'inch-pound')]).toEqual([
+    'newtonMetre',
+    'poundFoot',
+  ]);
+});
+
+// Closed form: P = T·ω. 150 N·m at 1200 rev/min is 18.85 kW.
+test('shaft power', () => {
+  expect(powerKw(1200, 150)).toBeCloseTo(18.8496, 4);
+  expect(powerKw(-1200, 150)).toBeLessThan(0);
+  expect(60 * RPM_TO_RAD).toBeCloseTo(2 * Math.PI, 12);
+});
