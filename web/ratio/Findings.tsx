@@ -60,7 +60,8 @@ function fixFor(set: PlanetarySet, finding: ToothFinding): Fix | null {
   }
   if (finding.code === 'assembly') {
     const sum = values['sum'] ?? 0;
-    const n = [3, 4, 5, 2, 1].find((count) => sum % count === 0) ?? 1;
+    const n = [3, 4, 5, 6, 2].find((count) => sum % count === 0);
+    if (n === undefined) return null;
     return { code: 'pinions', n, set: { ...set, pinions: n } };
   }
   if (finding.code === 'neighbours') {

@@ -83,7 +83,7 @@ export function RatioBench() {
       <aside className="ratio-side" aria-label={t('bench.readings')}>
         <div>
           <div className="label">{t('bench.ratioInOut')}</div>
-          <RatioHeadline solution={model.solution} />
+          <RatioHeadline solution={model.solution} onPaper={model.findings.length > 0} />
         </div>
         <Findings
           set={setup.set}

@@ -66,7 +66,7 @@ export function SetupEditor({ setup, onSetup }: Props) {
         />
       </div>
       <div>
-        <RatioHeadline solution={model.solution} />
+        <RatioHeadline solution={model.solution} onPaper={model.findings.length > 0} />
         <Findings
           set={setup.set}
           findings={model.findings}

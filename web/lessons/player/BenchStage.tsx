@@ -64,7 +64,7 @@ export function BenchStage({ block, heading, blocks, next }: Props) {
       <aside className="player-side" aria-label={t('player.step')}>
         {heading}
         {blocks}
-        <RatioHeadline solution={model.solution} />
+        <RatioHeadline solution={model.solution} onPaper={model.findings.length > 0} />
         <Findings
           set={setup.set}
           findings={model.findings}
