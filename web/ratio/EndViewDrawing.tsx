@@ -91,7 +91,7 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
           <Arrow arrow={carrierArrow(bandMiddle, between, open, shown.carrier > 0)} />
         )}
         {paint.carrier === 'held' && (
-          <Ground at={bandMiddle} angle={between} size={view.extent * 0.05} />
+          <Ground at={bandMiddle} angle={between} size={view.extent * 0.085} />
         )}
       </g>
       {view.pinions.map((pinion, k) => (
