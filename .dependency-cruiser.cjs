@@ -13,6 +13,7 @@ module.exports = {
     layer('numerics', []),
     layer('quantities', []),
     layer('geartrain', ['numerics', 'quantities']),
+    layer('faults', ['numerics', 'quantities', 'geartrain']),
     layer('drawing', ['numerics', 'quantities', 'geartrain']),
     layer('lesson', ['numerics', 'quantities', 'geartrain']),
     layer('formats', ['numerics', 'quantities', 'geartrain', 'lesson']),

@@ -1,9 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { openText } from '../core/formats';
+import {
+  appliedWithFaults,
+  FAULT_KINDS,
+  withFaults,
+  type Fault,
+  type FaultKind,
+} from '../core/faults';
 import { solveUnit, type Solution, type Unit } from '../core/geartrain';
 import { toNumber, toText, type Fraction } from '../core/numerics';
 
-/** `npm run -s inspect -- FILE`: what every range of a unit does, as JSON. */
+/**
+ * `npm run -s inspect -- FILE [--fault TARGET=KIND]…`: what every range of a unit does, as JSON.
+ * Speeds are multiples of the input's speed, torques of the input's torque; `null` is open.
+ */
 const number = (value: Fraction | null | undefined): number | null =>
   value ? toNumber(value) : null;
 
@@ -36,16 +46,53 @@ function coastOf(drive: Solution, coast: Solution) {
   };
 }
 
-const [file] = process.argv.slice(2);
-if (file === undefined) {
-  console.error('Usage: npm run -s inspect -- FILE');
-  process.exit(2);
+interface Request {
+  readonly file: string;
+  readonly faults: readonly Fault[];
 }
-const opened = openText(readFileSync(file, 'utf8'), 'fair-sprocket/unit');
-if (!opened.ok) {
-  console.error(`${file}: ${JSON.stringify(opened.failure)}`);
-  process.exit(1);
+
+/** FILE, then any number of `--fault TARGET=KIND`. */
+function readArguments(args: readonly string[]): Request | null {
+  const files: string[] = [];
+  const faults: Fault[] = [];
+  for (let k = 0; k < args.length; k++) {
+    const argument = args[k]!;
+    if (argument !== '--fault') {
+      files.push(argument);
+      continue;
+    }
+    const [target, kind] = (args[++k] ?? '').split('=');
+    if (!target || !FAULT_KINDS.includes(kind as FaultKind)) return null;
+    faults.push({ target, kind: kind as FaultKind });
+  }
+  return files.length === 1 ? { file: files[0]!, faults } : null;
 }
-const unit = opened.document;
-const ranges = unit.ranges.map((r) => range(unit, r.id, r.apply));
+
+function fail(message: string, code: number): never {
+  console.error(message);
+  process.exit(code);
+}
+
+function readUnit(file: string): Unit {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch (error) {
+    fail(`${file}: can't be read: ${error instanceof Error ? error.message : String(error)}`, 1);
+  }
+  const opened = openText(text, 'fair-sprocket/unit');
+  if (!opened.ok) fail(`${file}: ${JSON.stringify(opened.failure)}`, 1);
+  return opened.document;
+}
+
+const request = readArguments(process.argv.slice(2));
+if (!request)
+  fail(
+    `Usage: npm run -s inspect -- FILE [--fault TARGET=KIND]…\nKinds: ${FAULT_KINDS.join(', ')}`,
+    2,
+  );
+const unit = readUnit(request.file);
+const faulty = withFaults(unit, request.faults);
+if (!faulty.ok) fail(`${request.file}: ${faulty.problem}: ${faulty.target}`, 1);
+const ranges = unit.ranges.map((r) => range(faulty.unit, r.id, appliedWithFaults(r.apply, faulty)));
 console.log(JSON.stringify({ unit: unit.id, ranges }, null, 2));

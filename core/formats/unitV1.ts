@@ -65,8 +65,9 @@ export const unitV1 = z
       if (!known.has(member)) report(path, 'unknown-member', member);
     };
     if (unit.members.some((m) => m.id === CASE)) report(['members'], 'case-is-predefined', CASE);
-    memberAt(['input'], unit.input);
-    memberAt(['output'], unit.output);
+    for (const end of ['input', 'output'] as const)
+      if (unit[end] === CASE) report([end], 'case-never-turns', CASE);
+      else memberAt([end], unit[end]);
     if (unit.input === unit.output) report(['output'], 'same-part', unit.output);
     unit.gearsets.forEach((set, k) => {
       const at =

@@ -110,6 +110,20 @@ test('a one-way clutch holds on drive, overruns on coast, and gives no engine br
   const coast = solveUnit(unit, ['C1'], 'coast');
   expect(coast.outcome).toBe('neutral');
   expect(coast.elements.get('F1')?.state).toBe('overrunning');
+  // Beside an applied brake the reaction's split is open on drive; on coast the brake has it alone.
+  const low = solveUnit(unit, ['C1', 'B2']);
+  expect([low.elements.get('B2')?.state, low.elements.get('F1')?.state]).toEqual([
+    'shared',
+    'shared',
+  ]);
+  const lowCoast = solveUnit(unit, ['C1', 'B2'], 'coast');
+  expect(lowCoast.outcome).toBe('drives');
+  expect([lowCoast.elements.get('B2')?.state, lowCoast.elements.get('F1')?.state]).toEqual([
+    'applied',
+    'open',
+  ]);
+  // In reverse the reaction goes the other way: the one-way clutch can't help.
+  expect(solveUnit(unit, ['C2', 'B2']).elements.get('F1')?.state).toBe('open');
   expect(solveUnit(unit, ['C1', 'B1']).elements.get('F1')?.state).toBe('overrunning');
 });
 

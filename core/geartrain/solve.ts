@@ -60,16 +60,41 @@ export function solveUnit(unit: Unit, applied: readonly string[], load: Load = '
       throw new Error(`solveUnit: expected an element of unit "${unit.id}", got "${id}"`);
   const fixed = unit.elements.filter((e) => e.kind !== 'one-way' && applied.includes(e.id));
   const oneWays = unit.elements.filter((e) => e.kind === 'one-way');
-  let fallback: Solution | null = null;
-  // Every combination of holding one-way clutches, fewest first; the first that drives and breaks no
-  // inequality is the answer, else the first that breaks none.
+  if (oneWays.length === 0) return solveFixed(unit, fixed, []);
+  const { holding, solution } = settleOneWays(unit, fixed, oneWays, load);
+  const sharing = oneWays.filter(
+    (o) => !holding.includes(o) && sharesReaction(unit, fixed, holding, o, solution, load),
+  );
+  const settled = sharing.length > 0 ? solveFixed(unit, fixed, [...holding, ...sharing]) : solution;
+  return load === 'coast' ? withOverrun(unit, applied, settled) : settled;
+}
+
+interface Settled {
+  readonly holding: readonly ShiftElement[];
+  readonly solution: Solution;
+}
+
+/**
+ * Tries every combination of holding one-way clutches, fewest first. The first that drives and breaks no
+ * inequality is the answer, since a loaded output pushes back; else the first neutral one; else the first
+ * of any outcome. When all break one, everything binds.
+ */
+function settleOneWays(
+  unit: Unit,
+  fixed: readonly ShiftElement[],
+  oneWays: readonly ShiftElement[],
+  load: Load,
+): Settled {
+  let neutral: Settled | null = null;
+  let other: Settled | null = null;
   for (const holding of subsets(oneWays)) {
-    const candidate = solveFixed(unit, fixed, holding);
-    if (!oneWaysAgree(oneWays, holding, candidate, load)) continue;
-    if (candidate.outcome === 'drives') return candidate;
-    fallback ??= candidate;
+    const solution = solveFixed(unit, fixed, holding);
+    if (!oneWaysAgree(oneWays, holding, solution, load)) continue;
+    if (solution.outcome === 'drives') return { holding, solution };
+    if (solution.outcome === 'neutral') neutral ??= { holding, solution };
+    else other ??= { holding, solution };
   }
-  return fallback ?? solveFixed(unit, fixed, oneWays);
+  return neutral ?? other ?? { holding: oneWays, solution: solveFixed(unit, fixed, oneWays) };
 }
 
 function subsets<T>(items: readonly T[]): T[][] {
@@ -79,23 +104,77 @@ function subsets<T>(items: readonly T[]): T[][] {
   return all.sort((a, b) => a.length - b.length);
 }
 
+/** ω of the first member against the second, × input speed; `null` when it floats. */
+function relativeSpeed(
+  element: ShiftElement,
+  { speeds }: Pick<Solution, 'speeds'>,
+): Fraction | null {
+  const speedOf = (member: string) => (member === CASE ? ZERO : speeds.get(member));
+  const a = speedOf(element.between[0]);
+  const b = speedOf(element.between[1]);
+  return a && b ? subtract(a, b) : null;
+}
+
+/** Torque of an element in the direction in which it acts while the engine pushes (drive) or drags (coast). */
+function push(torque: Fraction, load: Load): number {
+  return signOf(torque) * (load === 'drive' ? 1 : -1);
+}
+
 function oneWaysAgree(
   oneWays: readonly ShiftElement[],
   holding: readonly ShiftElement[],
   solution: Solution,
   load: Load,
 ): boolean {
-  const push = load === 'drive' ? 1 : -1;
-  const speedOf = (member: string) => (member === CASE ? ZERO : solution.speeds.get(member));
   return oneWays.every((element) => {
     if (holding.includes(element)) {
       const torque = solution.elements.get(element.id)?.torque;
-      return !torque || signOf(torque) * push >= 0;
+      return !torque || push(torque, load) >= 0;
     }
-    const a = speedOf(element.between[0]);
-    const b = speedOf(element.between[1]);
-    return !a || !b || signOf(subtract(a, b)) >= 0;
+    const speed = relativeSpeed(element, solution);
+    return !speed || signOf(speed) >= 0;
   });
+}
+
+/**
+ * A one-way clutch beside an applied brake or clutch: neither can turn, and if the reaction goes the way
+ * it holds, both take a share that statics can't tell.
+ */
+function sharesReaction(
+  unit: Unit,
+  fixed: readonly ShiftElement[],
+  holding: readonly ShiftElement[],
+  oneWay: ShiftElement,
+  solution: Solution,
+  load: Load,
+): boolean {
+  const speed = relativeSpeed(oneWay, solution);
+  if (solution.outcome !== 'drives' || !speed || signOf(speed) !== 0) return false;
+  return fixed.some((element) => {
+    const others = fixed.filter((e) => e !== element);
+    const swapped = solveFixed(unit, others, [...holding, oneWay]);
+    const torque = swapped.elements.get(oneWay.id)?.torque;
+    return (
+      swapped.outcome === 'drives' &&
+      torque !== undefined &&
+      torque !== null &&
+      push(torque, load) > 0
+    );
+  });
+}
+
+/**
+ * On coast a one-way clutch that held on drive runs over, although its speed floats with the engine's: the
+ * road turns the output faster than the engine would.
+ */
+function withOverrun(unit: Unit, applied: readonly string[], coast: Solution): Solution {
+  if (coast.outcome !== 'neutral') return coast;
+  const drive = solveUnit(unit, applied, 'drive');
+  const elements = new Map(coast.elements);
+  for (const [id, result] of drive.elements)
+    if (result.state === 'holding' && elements.get(id)?.state === 'open')
+      elements.set(id, { state: 'overrunning', torque: ZERO });
+  return { ...coast, elements };
 }
 
 /** Speeds, outcome and torques with every element's state given. */
@@ -121,14 +200,19 @@ function solveFixed(
   for (const element of unit.elements) {
     const index = closed.indexOf(element);
     if (index < 0) {
-      const state = element.kind === 'one-way' ? 'overrunning' : 'open';
-      elements.set(element.id, { state, torque: ZERO });
+      elements.set(element.id, { state: 'open', torque: ZERO });
       continue;
     }
     const torque = lambdas?.[setCount + index] ?? null;
     const shared = lambdas !== null && torque === null;
     const state = shared ? 'shared' : element.kind === 'one-way' ? 'holding' : 'applied';
     elements.set(element.id, { state, torque });
+  }
+  for (const element of unit.elements) {
+    if (element.kind !== 'one-way' || closed.includes(element)) continue;
+    const speed = relativeSpeed(element, motion);
+    if (speed && signOf(speed) > 0)
+      elements.set(element.id, { state: 'overrunning', torque: ZERO });
   }
   const setTorques = new Map(unit.gearsets.map((set, i) => [set.id, lambdas?.[i] ?? null]));
   const external = lambdas?.[rows.length] ?? null;
