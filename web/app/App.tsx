@@ -1,4 +1,4 @@
-import { App as AntApp, ConfigProvider } from 'antd';
+import { ConfigProvider } from 'antd';
 import { useEffect } from 'react';
 import { RouterProvider } from 'react-router';
 import { UnitSystemContext } from '../shared/numbers';
@@ -30,13 +30,11 @@ export function App({ router }: { router: AppRouter }) {
 
   return (
     <ConfigProvider theme={themeFor(settings.paper, !still)}>
-      <AntApp component={false}>
-        <UnitSystemContext value={settings.units}>
-          <SingleKeysContext value={settings.singleKeys}>
-            <RouterProvider router={router} />
-          </SingleKeysContext>
-        </UnitSystemContext>
-      </AntApp>
+      <UnitSystemContext value={settings.units}>
+        <SingleKeysContext value={settings.singleKeys}>
+          <RouterProvider router={router} />
+        </SingleKeysContext>
+      </UnitSystemContext>
     </ConfigProvider>
   );
 }

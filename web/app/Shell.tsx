@@ -5,10 +5,13 @@ import { useShortcuts } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector } from './hooks';
 import { settingsChanged } from './settingsSlice';
 import { SprocketMark } from './SprocketMark';
-import { StorageNotice } from './StorageNotice';
 import './Shell.css';
 
 const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).KeysSheet }));
+
+const StorageNotice = lazy(async () => ({
+  default: (await import('./StorageNotice')).StorageNotice,
+}));
 
 type Door = 'teach' | 'learn';
 
@@ -30,6 +33,9 @@ export function Shell() {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const { paper, units } = useAppSelector((state) => state.settings);
+  const storageTrouble = useAppSelector(
+    ({ library }) => library.status === 'failed' || library.unreadable > 0,
+  );
   const { pathname } = useLocation();
   const navigation = useNavigation();
   const [keysOpen, setKeysOpen] = useState(false);
@@ -101,7 +107,11 @@ export function Shell() {
           <div className="shell-loading" role="progressbar" aria-label={t('app.loading')} />
         )}
       </header>
-      <StorageNotice />
+      {storageTrouble && (
+        <Suspense fallback={null}>
+          <StorageNotice />
+        </Suspense>
+      )}
       <div className="shell-screen">
         <Outlet />
       </div>

@@ -1,15 +1,32 @@
+import type { ComponentType } from 'react';
+
+/** Loads a screen together with the dialogs it uses. */
+async function withDialogs<P extends object>(
+  screen: Promise<ComponentType<P>>,
+): Promise<ComponentType<P>> {
+  const [{ withDialogs: wrap }, Screen] = await Promise.all([import('./withDialogs'), screen]);
+  return wrap(Screen);
+}
+
+const library = async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary;
+const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
+const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
+const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
+
 /** Every screen that loads when it is opened. */
 export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
-  library: async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary,
-  builder: async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen,
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
-  records: async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen,
-  classBook: async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen,
+  library: () => withDialogs(library()),
+  builder: () => withDialogs(builder()),
+  records: () => withDialogs(records()),
+  classBook: () => withDialogs(classBook()),
 };
 
 /** Parts of screens that load later still. */
 const parts = [
+  () => import('../lessons/player/BenchStage'),
+  () => import('./StorageNotice'),
   () => import('./KeysSheet'),
   () => import('../shared/Markdown'),
   () => import('../lessons/builder/RichText'),
@@ -23,7 +40,7 @@ const parts = [
  * when the server is gone. What can't be loaded now is loaded when it is opened.
  */
 export function loadAheadWhenIdle(): void {
-  const queue = [...Object.values(screens), ...parts];
+  const queue: (() => Promise<unknown>)[] = [...Object.values(screens), ...parts];
   const next = () => {
     const load = queue.shift();
     if (!load) return;

@@ -1,4 +1,3 @@
-import { Alert } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { QuestionFault } from '../../core/lesson';
 
@@ -6,11 +5,9 @@ import type { QuestionFault } from '../../core/lesson';
 export function QuestionFaultAlert({ fault }: { fault: QuestionFault }) {
   const { t } = useTranslation();
   return (
-    <Alert
-      type="warning"
-      showIcon
-      title={t('question.cannotAsk')}
-      description={t(`questionFaults.${fault}`)}
-    />
+    <div className="question-fault" role="status">
+      <strong>{t('question.cannotAsk')}</strong>
+      <p>{t(`questionFaults.${fault}`)}</p>
+    </div>
   );
 }

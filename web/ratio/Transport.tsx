@@ -4,7 +4,7 @@ import {
   StepBackwardOutlined,
   StepForwardOutlined,
 } from '../shared/icons';
-import { Button, Slider } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../core/geartrain';
@@ -81,20 +81,19 @@ export function Crank({ shown, setup, turning }: CrankProps) {
   return (
     <div className="crank">
       <span className="label">{t('bench.crank')}</span>
-      <Slider
+      <input
+        type="range"
         min={0}
         max={CRANK_TURNS}
         step={0.05}
         value={turns}
-        onChange={(value) => {
+        aria-label={t('bench.crank')}
+        aria-valuetext={t('bench.turnsOf', { n: count(turns), part: t(`parts.${drives}`) })}
+        onChange={(event) => {
+          const value = Number(event.target.value);
           setTurns(value);
           turning.turnTo(value * TURN);
         }}
-        ariaLabelForHandle={t('bench.crank')}
-        ariaValueTextFormatterForHandle={(v) =>
-          t('bench.turnsOf', { n: count(v ?? 0), part: t(`parts.${drives}`) })
-        }
-        tooltip={{ open: false }}
       />
       <div className="crank-count">
         <span className="role-drives">

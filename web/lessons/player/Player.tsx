@@ -1,8 +1,8 @@
+import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { setupForStudent, type Lesson, type LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { useShortcuts } from '../../shared/useShortcuts';
-import { BenchStage } from './BenchStage';
 import { NextButton } from './NextButton';
 import { QuestionStage } from './QuestionStage';
 import { ReadingBlocks } from './ReadingBlocks';
@@ -11,6 +11,8 @@ import { StepTags } from './StepTags';
 import { RECORD, selectPlayer, stepShown } from './playerSlice';
 import { useFocus } from './usePlayerStep';
 import './Player.css';
+
+const BenchStage = lazy(async () => ({ default: (await import('./BenchStage')).BenchStage }));
 
 /** The player: steps as tags, the drawing, and beside it what is said and asked. */
 export function Player({ lesson }: { lesson: Lesson }) {
@@ -97,7 +99,9 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
   }
   if (focus)
     return (
-      <BenchStage key={focus.id} block={focus} heading={heading} blocks={blocks} next={next} />
+      <Suspense fallback={null}>
+        <BenchStage key={focus.id} block={focus} heading={heading} blocks={blocks} next={next} />
+      </Suspense>
     );
   return (
     <section className="player-reading" aria-label={t('player.step')}>

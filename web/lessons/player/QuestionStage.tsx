@@ -1,4 +1,4 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port, Role } from '../../../core/geartrain';
@@ -6,6 +6,7 @@ import {
   grade,
   hidesRoles,
   type Answer,
+  type Attempt,
   type AttemptAnswer,
   type Confidence,
   type QuestionBlock,
@@ -39,7 +40,7 @@ const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
 export function QuestionStage({ block, setup, round, heading, blocks, next }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const commit = useCommit(block, setup, round);
+  const { commit, unsaved } = useCommit(block, setup, round);
   const player = useAppSelector(selectPlayer);
   const committed = answerNow(player, block.id);
   const [given, setGiven] = useState<GivenRoles>(NO_ROLES);
@@ -86,6 +87,7 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
       <aside className="player-side" aria-label={t('player.step')}>
         {heading}
         {blocks}
+        {unsaved && <UnsavedNotice {...unsaved} />}
         {committed ? (
           <Reveal
             question={question}
@@ -107,14 +109,19 @@ function giveRole(given: GivenRoles, port: Port, role: Role): GivenRoles {
   return { ...(Object.fromEntries(cleared) as GivenRoles), [port]: role };
 }
 
+/** A committed answer that the browser could not store. */
+interface Unsaved {
+  readonly attempt: Attempt;
+  readonly reason: string;
+}
+
 /** Grades a prediction, puts it on the record and saves the record. */
 function useCommit(block: QuestionBlock, setup: GearSetSetup, round: number) {
-  const { t } = useTranslation();
-  const { message } = App.useApp();
   const dispatch = useAppDispatch();
   const services = useServices();
   const player = useAppSelector(selectPlayer);
-  return (answer: Answer, confidence: Confidence) => {
+  const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
+  const commit = (answer: Answer, confidence: Confidence) => {
     const result = grade(block.question, setup, answer);
     if (!result.ok || !player.attempt) return;
     const { score, misconception } = result.grade;
@@ -133,20 +140,19 @@ function useCommit(block: QuestionBlock, setup: GearSetSetup, round: number) {
     const attempt = { ...player.attempt, answers: [...player.attempt.answers, entry] };
     dispatch(saveAttempt({ attempt, source: 'mine' }))
       .unwrap()
-      .catch((reason: unknown) => {
-        void message.open({
-          type: 'error',
-          duration: 0,
-          key: 'attempt-not-saved',
-          content: (
-            <span>
-              {t('storage.attemptNotSaved', { reason: String(reason) })}{' '}
-              <Button size="small" onClick={() => exportAttempt(attempt)}>
-                {t('player.exportRecord')}
-              </Button>
-            </span>
-          ),
-        });
-      });
+      .catch((reason: unknown) => setUnsaved({ attempt, reason: String(reason) }));
   };
+  return { commit, unsaved };
+}
+
+function UnsavedNotice({ attempt, reason }: Unsaved) {
+  const { t } = useTranslation();
+  return (
+    <div className="unsaved" role="alert">
+      <p>{t('storage.attemptNotSaved', { reason })}</p>
+      <Button size="small" onClick={() => exportAttempt(attempt)}>
+        {t('player.exportRecord')}
+      </Button>
+    </div>
+  );
 }
