@@ -13,6 +13,7 @@ function load<K extends DocumentKind>(folder: string, kind: K): Documents[K][] {
 }
 const lessons = load('lessons', 'fair-sprocket/lesson');
 const attempts = load('attempts', 'fair-sprocket/attempt');
+const units = load('units', 'fair-sprocket/unit');
 
 test('every question of the demo world has an answer, on a set that can be built', () => {
   expect(lessons.length).toBeGreaterThanOrEqual(3);
@@ -34,11 +35,49 @@ test('the class’s attempts are fresh: same lesson content, same scores as the 
   expect(found.size).toBeGreaterThan(6);
 });
 
-test('the demo unit gives the ratios of two equal sets', () => {
-  const [unit] = load('units', 'fair-sprocket/unit');
-  const ratios = unit!.ranges.map((r) => {
-    const { ratio } = solveUnit(unit!, r.apply);
-    return ratio && Number(toNumber(ratio).toFixed(3));
+const ratiosOf = (id: string) => {
+  const unit = units.find((u) => u.id === id)!;
+  return unit.ranges.flatMap((r) => {
+    const { ratio } = solveUnit(unit, r.apply);
+    return ratio ? [Number(toNumber(ratio).toFixed(3))] : [];
   });
-  expect(ratios).toEqual([2.44, 1.44, 1, 2.44, -2.273, null]);
+};
+
+test('every demo unit can be built, and every range does what its gear says', () => {
+  for (const unit of units) {
+    for (const set of unit.gearsets)
+      if (set.kind !== 'mesh')
+        expect([unit.id, set.id, checkTeeth(set)]).toEqual([unit.id, set.id, []]);
+    for (const range of unit.ranges) {
+      const { outcome, ratio } = solveUnit(unit, range.apply);
+      const expected = { N: 'neutral', P: 'output-held' }[range.gear] ?? 'drives';
+      expect([unit.id, range.id, outcome]).toEqual([unit.id, range.id, expected]);
+      if (range.gear === 'R') expect(ratio!.num).toBeLessThan(0n);
+    }
+  }
+});
+
+// Published: the formulas of two equal sets (ρ = Ns/Nr) and of a Ravigneaux arrangement, as in core's tests;
+// the simple set in front divides by 1 + Ns/Nr (Lepelletier).
+test('the demo units give the ratios of their arrangements', () => {
+  expect(ratiosOf('skerry-three')).toEqual([2.44, 1.44, 1, 2.44, -2.273]);
+  const [a, b, r] = [30, 36, 78];
+  const two = (r * (a + b)) / (a * (b + r));
+  const round = (v: number) => Number(v.toFixed(3));
+  expect(ratiosOf('quay-four')).toEqual([-r / b, r / a, two, 1, r / (r + b), r / a].map(round));
+  const slow = 1 + 36 / 72;
+  const six = ratiosOf('lighter-six');
+  expect(six.slice(1, 4)).toEqual([slow * (r / a), slow * two, slow].map(round));
+  expect(six[6]).toBe(round(r / (r + b)));
+  expect(ratiosOf('winch-manual').slice(1)).toEqual(
+    [41 / 15, 35 / 21, 29 / 27, 22 / 34, 20 / 36].map((g) => round((g * 34) / 22)),
+  );
+});
+
+test('the trainer’s coast differs from its drive in two ranges', () => {
+  const unit = units.find((u) => u.id === 'harbour-trainer')!;
+  const differ = unit.ranges.filter(
+    (r) => solveUnit(unit, r.apply).outcome !== solveUnit(unit, r.apply, 'coast').outcome,
+  );
+  expect(differ.map((r) => r.id)).toEqual(['D1', 'D2']);
 });

@@ -54,7 +54,6 @@ test('each bad file gets its own message, and the library stays as it was', asyn
       changed((l) => (l['version'] = 9)),
       /version 9 of its format; this program reads up to version 1/,
     ],
-    ['unit.json', readFileSync('demo/units/skerry-three.json', 'utf8'), /this is a unit/],
     [
       'proto.json',
       '{"format":"fair-sprocket/lesson","__proto__":{"x":1}}',

@@ -33,6 +33,12 @@ const SCREENS: [string, string, (() => Promise<void>)[]][] = [
   ['player, bench', '/teach/lessons/name-the-parts/preview', [press('Begin')]],
   ['record', '/teach/lessons/name-the-parts/preview', [press('Begin'), press('Your record')]],
   ['ratio bench', '/teach/ratio', []],
+  ['units', '/teach/units', [() => b.see('Ferry dual-clutch')]],
+  [
+    'apply bench',
+    '/teach/apply/harbour-trainer',
+    [() => b.see('Second overrun band'), () => b.see('F2')],
+  ],
   ['class book', '/teach/class-book', [() => b.see('How sure')]],
   ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],
   ['records', '/learn/records', []],

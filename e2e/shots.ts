@@ -72,6 +72,15 @@ const SHOTS: readonly Shot[] = [
       await b.press('button', 'Commit prediction');
     },
   },
+  { name: 'units', route: '/teach/units' },
+  {
+    name: 'apply',
+    route: '/teach/apply/skerry-three',
+    steps: async (b) => {
+      await b.press('button', /^2.*put D2 on the bench/);
+      await b.role('button', 'B1, Second band: applied');
+    },
+  },
   { name: 'class-book', route: '/teach/class-book', steps: (b) => b.see('How sure') },
 ];
 

@@ -1,3 +1,10 @@
 export { arcArrow, type ArcArrow } from './arcArrow';
 export { circlePath, closedPath, endView, type EndView, type WheelShape } from './endView';
 export { leverOf, type LeverPoint } from './lever';
+export {
+  sectionDrawing,
+  type SectionDrawing,
+  type SectionElement,
+  type SectionGear,
+  type SectionLine,
+} from './section';

@@ -21,6 +21,7 @@ export {
   type Outcome,
   type Solution,
 } from './solve';
+export { memberRoles, type MemberRole } from './memberRoles';
 export { compileTrain, solveSpeeds, type CompiledTrain } from './fastSpeeds';
 export {
   ARRANGEMENTS,

@@ -28,6 +28,13 @@ const GROUPS: readonly KeyGroup[] = [
     ],
   },
   {
+    title: 'apply',
+    keys: [
+      ['1 … 9', 'rangeRow'],
+      ['C', 'coast'],
+    ],
+  },
+  {
     title: 'player',
     keys: [
       ['Space', 'turn'],

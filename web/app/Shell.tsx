@@ -18,12 +18,15 @@ type Door = 'teach' | 'learn';
 const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
   teach: [
     { to: '/teach/lessons', key: 'lessons' },
+    { to: '/teach/units', key: 'units' },
     { to: '/teach/ratio', key: 'ratio' },
+    { to: '/teach/apply', key: 'apply' },
     { to: '/teach/class-book', key: 'classBook' },
   ],
   learn: [
     { to: '/learn/lessons', key: 'lessons' },
     { to: '/learn/ratio', key: 'ratio' },
+    { to: '/learn/apply', key: 'apply' },
     { to: '/learn/records', key: 'records' },
   ],
 };

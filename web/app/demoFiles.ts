@@ -4,6 +4,9 @@ const json = (files: Record<string, unknown>): unknown[] => Object.values(files)
 export const demoLessons = json(
   import.meta.glob('../../demo/lessons/*.json', { eager: true, import: 'default' }),
 );
+export const demoUnits = json(
+  import.meta.glob('../../demo/units/*.json', { eager: true, import: 'default' }),
+);
 export const demoAttempts = json(
   import.meta.glob('../../demo/attempts/*.json', { eager: true, import: 'default' }),
 );

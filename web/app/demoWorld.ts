@@ -1,10 +1,12 @@
 import { openValue } from '../../core/formats';
+import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
 
 /** The made-up training shop, loaded when it is needed. */
 export interface DemoWorld {
   readonly lessons: Lesson[];
   readonly attempts: Attempt[];
+  readonly units: Unit[];
 }
 
 /** Order in which the demo lessons stand in the library. */
@@ -16,13 +18,17 @@ export const DEMO_ORDER: readonly string[] = [
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {
-  const { demoLessons, demoAttempts } = await import('./demoFiles');
+  const { demoLessons, demoAttempts, demoUnits } = await import('./demoFiles');
   const lessons = demoLessons.map((value) => opened(value, 'fair-sprocket/lesson'));
   lessons.sort((a, b) => DEMO_ORDER.indexOf(a.id) - DEMO_ORDER.indexOf(b.id));
-  return { lessons, attempts: demoAttempts.map((v) => opened(v, 'fair-sprocket/attempt')) };
+  return {
+    lessons,
+    attempts: demoAttempts.map((v) => opened(v, 'fair-sprocket/attempt')),
+    units: demoUnits.map((v) => opened(v, 'fair-sprocket/unit')),
+  };
 }
 
-function opened<K extends 'fair-sprocket/lesson' | 'fair-sprocket/attempt'>(
+function opened<K extends 'fair-sprocket/lesson' | 'fair-sprocket/attempt' | 'fair-sprocket/unit'>(
   value: unknown,
   kind: K,
 ) {

@@ -8,6 +8,7 @@ import { Shell } from './Shell';
 /** Every address of the application. Screens load when they are opened. */
 export function createRouter() {
   const ratio = async () => ({ Component: await screens.ratio() });
+  const apply = async () => ({ Component: await screens.apply() });
   const library = (door: 'teach' | 'learn') => async () => {
     const LessonLibrary = await screens.library();
     return { Component: () => <LessonLibrary door={door} /> };
@@ -30,6 +31,8 @@ export function createRouter() {
         },
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
+        { path: 'teach/units', lazy: async () => ({ Component: await screens.units() }) },
+        { path: 'teach/apply/:unitId?', lazy: apply },
         {
           path: 'teach/class-book',
           lazy: async () => ({ Component: await screens.classBook() }),
@@ -37,6 +40,7 @@ export function createRouter() {
         { path: 'learn/lessons', lazy: library('learn') },
         { path: 'learn/lessons/:lessonId', lazy: player('learn') },
         { path: 'learn/ratio', lazy: ratio },
+        { path: 'learn/apply/:unitId?', lazy: apply },
         {
           path: 'learn/records',
           lazy: async () => ({ Component: await screens.records() }),

@@ -9,6 +9,7 @@ async function withDialogs<P extends object>(
 }
 
 const library = async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary;
+const units = async () => (await import('../units/UnitLibrary')).UnitLibrary;
 const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
 const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
@@ -16,6 +17,8 @@ const classBook = async () => (await import('../classBook/ClassBookScreen')).Cla
 /** Every screen that loads when it is opened. */
 export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
+  apply: async () => (await import('../apply/ApplyBench')).ApplyBench,
+  units: () => withDialogs(units()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
   library: () => withDialogs(library()),
   builder: () => withDialogs(builder()),
@@ -33,6 +36,7 @@ const parts = [
   () => import('../classBook/ConfidenceChart'),
   () => import('./demoFiles'),
   async () => (await import('../workers/fileWorker')).withFileWorker(() => Promise.resolve()),
+  () => import('../workers/drawingWorker'),
 ];
 
 /**

@@ -26,7 +26,8 @@ function setUp(keyValue: KeyValueStore = memoryStore()) {
     tabs: { post: (m) => posted.push(m), listen: () => () => undefined },
     now: () => '2030-01-01T08:00:00Z',
     newId: () => 'new-id',
-    loadDemo: () => Promise.resolve({ lessons: [demoLesson], attempts: [attempt('demo-1')] }),
+    loadDemo: () =>
+      Promise.resolve({ lessons: [demoLesson], attempts: [attempt('demo-1')], units: [] }),
   };
   return { services, posted, store: createStore(services), keyValue };
 }

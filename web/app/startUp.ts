@@ -1,6 +1,7 @@
 import { attemptsLoaded } from '../classBook/attemptsSlice';
 import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
 import type { LessonRecord, Loaded } from '../storage/documentStore';
+import { unitsLoaded } from '../units/unitsSlice';
 import { DEMO_ORDER } from './demoWorld';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
@@ -28,10 +29,11 @@ export async function startUp(
     }
     show(store, await services.documents.load());
   } catch (error) {
-    const { lessons, attempts } = await services.loadDemo();
+    const { lessons, attempts, units } = await services.loadDemo();
     show(store, {
       lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision: 0, changed: false })),
       attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
+      units,
       unreadable: [],
     });
     store.dispatch(libraryFailed(reasonOf(error)));
@@ -45,12 +47,13 @@ function show(store: AppStore, loaded: Loaded): void {
   const lessons = [...loaded.lessons].sort((a, b) => rank(a) - rank(b));
   store.dispatch(libraryLoaded({ ...loaded, lessons }));
   store.dispatch(attemptsLoaded(loaded.attempts));
+  store.dispatch(unitsLoaded(loaded.units));
 }
 
 /** Writes the demo world over whatever stands under its own ids; other documents are not touched. */
 export async function putDemoWorld(services: Services): Promise<void> {
   const { documents, tabs, loadDemo } = services;
-  const { lessons, attempts } = await loadDemo();
+  const { lessons, attempts, units } = await loadDemo();
   for (const lesson of lessons) {
     const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
     const saved = await documents.saveLesson({ lesson, origin: 'demo', changed: false }, revision);
@@ -58,6 +61,7 @@ export async function putDemoWorld(services: Services): Promise<void> {
       tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
   }
   for (const attempt of attempts) await documents.saveAttempt({ attempt, source: 'demo' });
+  for (const unit of units) await documents.saveUnit(unit);
 }
 
 /** Reset demo, then show what storage holds now. */

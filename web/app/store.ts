@@ -1,9 +1,11 @@
 import { configureStore } from '@reduxjs/toolkit';
+import { applyReducer } from '../apply/applySlice';
 import { attemptsReducer } from '../classBook/attemptsSlice';
 import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
 import { ratioReducer } from '../ratio/ratioSlice';
+import { unitsReducer } from '../units/unitsSlice';
 import type { Services } from './services';
 import { settingsReducer } from './settingsSlice';
 
@@ -17,6 +19,8 @@ export function createStore(services: Services) {
       player: playerReducer,
       ratio: ratioReducer,
       attempts: attemptsReducer,
+      apply: applyReducer,
+      units: unitsReducer,
     },
     middleware: (defaults) => defaults({ thunk: { extraArgument: services } }),
   });

@@ -1,3 +1,4 @@
+import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
 import { mediaOf } from '../../core/lesson';
 import type { DocumentStore } from '../storage/documentStore';
@@ -24,4 +25,12 @@ export function exportLessonText(lesson: Lesson): void {
 export function exportAttempt(attempt: Attempt): void {
   const name = fileName(`${attempt.student} ${attempt.lesson.title}`, 'attempt.json');
   download(name, `${JSON.stringify(attempt, null, 2)}\n`, 'application/json');
+}
+
+export function exportUnit(unit: Unit): void {
+  download(
+    fileName(unit.name, 'unit.json'),
+    `${JSON.stringify(unit, null, 2)}\n`,
+    'application/json',
+  );
 }

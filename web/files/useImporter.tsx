@@ -1,12 +1,15 @@
 import { App, Button } from 'antd';
+import { stringify } from 'safe-stable-stringify';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { lessonHash, type LessonPack } from '../../core/formats';
+import type { Unit } from '../../core/geartrain';
 import type { Attempt } from '../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
 import { reasonOf } from '../app/thunk';
 import { saveAttempt, selectAttempts } from '../classBook/attemptsSlice';
 import { saveLesson, selectLibrary } from '../lessons/librarySlice';
+import { saveUnit, selectUnits } from '../units/unitsSlice';
 import { failureText } from './failureText';
 import { openChosenFile } from './openFiles';
 
@@ -33,6 +36,7 @@ export function useImporter(): Importer {
   const services = useServices();
   const library = useAppSelector(selectLibrary);
   const attempts = useAppSelector(selectAttempts);
+  const units = useAppSelector(selectUnits);
   const [busy, setBusy] = useState(false);
   const [report, setReport] = useState<ImportLine[]>([]);
 
@@ -92,6 +96,21 @@ export function useImporter(): Importer {
     return { good: true, text: t('import.attemptIn', values) };
   }
 
+  async function takeUnit(unit: Unit): Promise<Omit<ImportLine, 'file'>> {
+    const existing = units.byId[unit.id];
+    let taken = unit;
+    if (existing) {
+      if (stringify(existing) === stringify(unit))
+        return { good: true, text: t('import.sameUnit', { title: unit.name }) };
+      const choice = await ask(unit.name);
+      if (choice === 'cancel')
+        return { good: true, text: t('import.leftAlone', { title: unit.name }) };
+      if (choice === 'both') taken = { ...unit, id: services.newId() };
+    }
+    await dispatch(saveUnit(taken)).unwrap();
+    return { good: true, text: t('import.unitIn', { title: unit.name }) };
+  }
+
   async function take(file: File): Promise<Omit<ImportLine, 'file'>> {
     const opened = await openChosenFile(file);
     if (!opened.ok)
@@ -102,6 +121,7 @@ export function useImporter(): Importer {
     if (opened.file.kind === 'lesson') return takeLesson(opened.file.pack);
     const { document } = opened.file;
     if (document.format === 'fair-sprocket/attempt') return takeAttempt(document);
+    if (document.format === 'fair-sprocket/unit') return takeUnit(document);
     const kind = t(`documentKinds.${document.format}`);
     return { good: false, text: `${t('import.notHere', { kind })} ${t('import.nothingChanged')}` };
   }

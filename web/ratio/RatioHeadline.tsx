@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { SetSolution } from '../../core/geartrain';
 import { toNumber, toText } from '../../core/numerics';
 import { formatNumber, formatRatio } from '../shared/numbers';
-import './RatioHeadline.css';
+import '../shared/headline.css';
 
 interface Props {
   solution: SetSolution;

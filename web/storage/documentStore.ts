@@ -1,4 +1,5 @@
 import { openValue } from '../../core/formats';
+import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
 import type { KeyValueStore } from './keyValueStore';
 
@@ -31,6 +32,7 @@ export type SaveResult =
 export interface Loaded {
   readonly lessons: LessonRecord[];
   readonly attempts: AttemptRecord[];
+  readonly units: Unit[];
   /** Keys whose content this program can't read; they are left alone. */
   readonly unreadable: string[];
 }
@@ -46,6 +48,8 @@ export interface DocumentStore {
   removeLesson(id: string): Promise<void>;
   saveAttempt(record: AttemptRecord): Promise<void>;
   removeAttempt(id: string): Promise<void>;
+  saveUnit(unit: Unit): Promise<void>;
+  removeUnit(id: string): Promise<void>;
   readMedia(path: string): Promise<Uint8Array | null>;
   saveMedia(path: string, bytes: Uint8Array): Promise<void>;
   readSetting(name: string): Promise<unknown>;
@@ -54,6 +58,7 @@ export interface DocumentStore {
 
 const LESSON = 'lesson:';
 const ATTEMPT = 'attempt:';
+const UNIT = 'unit:';
 const MEDIA = 'media:';
 const SETTING = 'setting:';
 
@@ -66,6 +71,7 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
     async load() {
       const lessons: LessonRecord[] = [];
       const attempts: AttemptRecord[] = [];
+      const units: Unit[] = [];
       const unreadable: string[] = [];
       for (const key of await store.keys()) {
         if (key.startsWith(LESSON)) {
@@ -76,9 +82,13 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
           const record = attemptRecord(await store.get(key));
           if (record) attempts.push(record);
           else unreadable.push(key);
+        } else if (key.startsWith(UNIT)) {
+          const opened = openValue(await store.get(key), 'fair-sprocket/unit');
+          if (opened.ok) units.push(opened.document);
+          else unreadable.push(key);
         }
       }
-      return { lessons, attempts, unreadable };
+      return { lessons, attempts, units, unreadable };
     },
     saveLesson: (record, baseRevision) =>
       exclusive(LESSON + record.lesson.id, async () => {
@@ -91,6 +101,8 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
     removeLesson: (id) => store.remove(LESSON + id),
     saveAttempt: (record) => store.set(ATTEMPT + record.attempt.id, record),
     removeAttempt: (id) => store.remove(ATTEMPT + id),
+    saveUnit: (unit) => store.set(UNIT + unit.id, unit),
+    removeUnit: (id) => store.remove(UNIT + id),
     async readMedia(path) {
       const bytes = await store.get(MEDIA + path);
       return bytes instanceof Uint8Array ? bytes : null;

@@ -1,3 +1,4 @@
+import type { SectionDrawing } from '../../core/drawing';
 import type {
   DocumentKind,
   Documents,
@@ -5,6 +6,7 @@ import type {
   OpenFailure,
   PackFailure,
 } from '../../core/formats';
+import type { Unit } from '../../core/geartrain';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
 export type OpenedFile =
@@ -24,4 +26,9 @@ export type OpenFileResult =
 export interface FileWorker {
   openFile(bytes: Uint8Array): OpenFileResult;
   packLesson(pack: LessonPack): Uint8Array;
+}
+
+/** Messages between the page and the worker that lays drawings out. */
+export interface DrawingWorker {
+  sectionDrawing(unit: Unit): SectionDrawing;
 }

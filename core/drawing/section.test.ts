@@ -1,0 +1,121 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import type { Unit } from '../geartrain';
+import { randomUnit } from '../geartrain/tests/randomUnit';
+import { randomFromSeed } from '../numerics';
+import { sectionDrawing, type SectionDrawing, type SectionLine } from './index';
+
+const demo = readdirSync('demo/units').map(
+  (file) => JSON.parse(readFileSync(`demo/units/${file}`, 'utf8')) as Unit,
+);
+const random = Array.from({ length: 25 }, (_, k) => ({
+  ...randomUnit(randomFromSeed(`section-${k}`)),
+  id: `section-${k}`,
+}));
+
+const drawn = new Map<Unit, SectionDrawing>();
+function draw(unit: Unit): SectionDrawing {
+  const known = drawn.get(unit) ?? sectionDrawing(unit);
+  drawn.set(unit, known);
+  return known;
+}
+
+/** Two lines run along one another for more than a touch. */
+function overlaps(a: SectionLine, b: SectionLine): boolean {
+  const span = (p: number, q: number) => [Math.min(p, q), Math.max(p, q)] as const;
+  const common = (p: readonly [number, number], q: readonly [number, number]) =>
+    Math.min(p[1], q[1]) - Math.max(p[0], q[0]);
+  if (a.y1 === a.y2 && b.y1 === b.y2 && Math.abs(a.y1 - b.y1) < 2)
+    return common(span(a.x1, a.x2), span(b.x1, b.x2)) > 0.5;
+  if (a.x1 === a.x2 && b.x1 === b.x2 && Math.abs(a.x1 - b.x1) < 2)
+    return common(span(a.y1, a.y2), span(b.y1, b.y2)) > 0.5;
+  return false;
+}
+
+const clashes = ({ lines }: SectionDrawing) =>
+  lines.flatMap((a, i) =>
+    lines
+      .slice(i + 1)
+      .filter((b) => a.member !== b.member && overlaps(a, b))
+      .map((b) => [a, b]),
+  );
+
+test.each([...demo, ...random].map((unit): [string, Unit] => [unit.id, unit]))(
+  'no member runs along another, all within bounds: %s',
+  (_id, unit) => {
+    const drawing = draw(unit);
+    expect(clashes(drawing)).toEqual([]);
+    for (const { x1, y1, x2, y2 } of drawing.lines)
+      for (const [x, y] of [
+        [x1, y1],
+        [x2, y2],
+      ] as const) {
+        expect(x).toBeGreaterThanOrEqual(0);
+        expect(x).toBeLessThanOrEqual(drawing.width);
+        expect(y).toBeGreaterThanOrEqual(drawing.caseY);
+        expect(y).toBeLessThanOrEqual(drawing.centreY);
+      }
+    expect(drawing.elements.map((e) => e.id).sort()).toEqual(unit.elements.map((e) => e.id).sort());
+  },
+);
+
+test('every member is one connected line', () => {
+  for (const unit of demo) {
+    const { lines, gears } = draw(unit);
+    for (const { id } of unit.members) {
+      const own = lines.filter((l) => l.member === id);
+      const boxes = gears.filter((g) => g.member === id);
+      const touch = (a: SectionLine, b: SectionLine) => meets(a, b) || meets(b, a);
+      const groups = own.map((_, k) => k);
+      const merge = (i: number, j: number) => {
+        const [from, to] = [groups[j]!, groups[i]!];
+        groups.forEach((g, k) => {
+          if (g === from) groups[k] = to;
+        });
+      };
+      own.forEach((a, i) => own.forEach((b, j) => touch(a, b) && merge(i, j)));
+      // Lines that end at the two sides of one gear are joined by it.
+      for (const box of boxes) {
+        const at = own.flatMap((l, k) => (nearBox(l, box) ? [k] : []));
+        at.slice(1).forEach((k) => merge(at[0]!, k));
+      }
+      expect([unit.id, id, new Set(groups).size]).toEqual([unit.id, id, 1]);
+    }
+  }
+});
+
+/** An end of `a` lies on `b`. */
+function meets(a: SectionLine, b: SectionLine): boolean {
+  const on = (x: number, y: number) =>
+    x >= Math.min(b.x1, b.x2) - 0.1 &&
+    x <= Math.max(b.x1, b.x2) + 0.1 &&
+    y >= Math.min(b.y1, b.y2) - 0.1 &&
+    y <= Math.max(b.y1, b.y2) + 0.1;
+  return on(a.x1, a.y1) || on(a.x2, a.y2);
+}
+
+const nearBox = (
+  l: SectionLine,
+  g: { x: number; y: number; width: number; height: number },
+): boolean =>
+  [
+    [l.x1, l.y1],
+    [l.x2, l.y2],
+  ].some(
+    ([x, y]) =>
+      x! >= g.x - 1 && x! <= g.x + g.width + 1 && y! >= g.y - 1 && y! <= g.y + g.height + 1,
+  );
+
+// Facts of the trade (common practice, no source): these arrangements are built coaxially, so they can be
+// drawn without a crossing.
+test.each(['skerry-three', 'quay-four', 'capstan-five', 'lighter-six'])(
+  '%s has no crossing',
+  (id) => {
+    expect(draw(demo.find((u) => u.id === id)!).crossings).toBe(0);
+  },
+);
+
+test('the same unit is always drawn the same, and its ranges change nothing', () => {
+  const unit = demo.find((u) => u.id === 'quay-four')!;
+  expect(sectionDrawing(unit)).toEqual(sectionDrawing(structuredClone(unit)));
+  expect(sectionDrawing({ ...unit, ranges: [] })).toEqual(sectionDrawing(unit));
+});

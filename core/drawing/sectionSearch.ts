@@ -1,0 +1,185 @@
+import type { GearSet, Unit } from '../geartrain';
+import { orderGap, permutations } from './sectionGap';
+import {
+  flippedPairs,
+  isGrounded,
+  planned,
+  portPlaces,
+  risersOf,
+  runsPast,
+  type Planned,
+  type Riser,
+  type SectionPlan,
+} from './sectionPlan';
+
+/**
+ * Searches the plan with the fewest crossings: every order of a few columns, then one change at a time
+ * (gap of an element, below or above for a pass) as long as it helps. Deterministic.
+ */
+export interface SearchedPlan {
+  readonly planned: Planned;
+  readonly crossings: number;
+}
+
+type Rated = SearchedPlan & { readonly cost: number };
+
+/** Crossings of a gap that was rated before, by what is in it. */
+type Known = Map<string, number>;
+
+/** Orders of more columns than this are not tried: they keep the file's order. */
+const MOST_ORDERED = 4;
+/** Plans looked at from one beginning. */
+const MOST_RATED = 2500;
+
+export function searchPlan(unit: Unit): SearchedPlan {
+  const orders =
+    unit.gearsets.length <= MOST_ORDERED ? permutations(unit.gearsets) : [unit.gearsets];
+  const known: Known = new Map();
+  const flipped = flippedPairs(unit);
+  const begun = orders
+    .flatMap((columns) => [...starts(firstPlan(unit, columns, flipped))])
+    .map((plan) => rate(unit, plan, known))
+    .sort((a, b) => a.cost - b.cost);
+  let best = begun[0]!;
+  for (const start of begun.slice(0, MOST_IMPROVED)) {
+    const improved = improve(unit, start, known);
+    if (improved.cost < best.cost) best = improved;
+    if (best.crossings === 0) break;
+  }
+  return best;
+}
+
+/** The most promising beginnings are improved, no more. */
+const MOST_IMPROVED = 5;
+
+/** Each element in the gap nearest to the ports of its members, all passes below. */
+function firstPlan(
+  unit: Unit,
+  columns: SectionPlan['columns'],
+  flipped: ReadonlySet<string>,
+): SectionPlan {
+  const middleOf = (member: string): number[] => {
+    if (member === unit.input) return [0];
+    return columns.flatMap((set, c) =>
+      portPlaces(set, flipped).some((p) => p.member === member) ? [c + 0.5] : [],
+    );
+  };
+  const gapOf: Record<string, number> = {};
+  for (const element of unit.elements) {
+    const places = element.between.flatMap(middleOf);
+    const mean = places.length > 0 ? places.reduce((a, b) => a + b, 0) / places.length : 0;
+    gapOf[element.id] = Math.min(columns.length, Math.max(0, Math.floor(mean)));
+  }
+  return { columns, gapOf, above: new Set(), side: {}, flipped };
+}
+
+const MOST_STARTS = 8;
+
+/** Plans to begin from: members of several columns joined between them, or met from outside. */
+function* starts(plan: SectionPlan): Generator<SectionPlan> {
+  const ports = new Map<string, number[]>();
+  plan.columns.forEach((set, c) => {
+    for (const { member } of portPlaces(set, plan.flipped))
+      ports.set(member, [...(ports.get(member) ?? []), c]);
+  });
+  const several = [...ports].filter(([, columns]) => columns.length > 1);
+  const count = Math.min(MOST_STARTS, 2 ** several.length);
+  for (let mask = 0; mask < count; mask++) {
+    const side: Record<string, 'left' | 'right'> = {};
+    several.forEach(([member, columns], k) => {
+      if (!(mask & (1 << k))) return;
+      side[`${member}@${columns[0]!}`] = 'left';
+      side[`${member}@${columns.at(-1)!}`] = 'right';
+    });
+    yield { ...plan, side };
+  }
+}
+
+function improve(unit: Unit, start: Rated, known: Known): Rated {
+  let current = start;
+  let rated = 0;
+  while (rated < MOST_RATED) {
+    let better: Rated | null = null;
+    for (const plan of neighbours(unit, current.planned)) {
+      const candidate = rate(unit, plan, known);
+      // Wide units take longer to rate, so fewer of their plans are looked at.
+      rated += Math.max(1, plan.columns.length - 3);
+      if (candidate.cost < (better ?? current).cost) better = candidate;
+    }
+    if (!better) break;
+    current = better;
+  }
+  return current;
+}
+
+/** One change: an element to another gap, all brakes of a member there, a pass below or above, a port's side. */
+function* neighbours(unit: Unit, { plan, spans }: Planned): Generator<SectionPlan> {
+  const gaps = Array.from({ length: plan.columns.length + 1 }, (_, gap) => gap);
+  for (const element of unit.elements)
+    for (const gap of gaps)
+      if (gap !== plan.gapOf[element.id])
+        yield { ...plan, gapOf: { ...plan.gapOf, [element.id]: gap } };
+  for (const { id } of unit.members) {
+    const grounded = unit.elements.filter((e) => isGrounded(e) && e.between.includes(id));
+    if (grounded.length < 2) continue;
+    for (const gap of gaps) {
+      const moved = Object.fromEntries(grounded.map((e) => [e.id, gap]));
+      yield { ...plan, gapOf: { ...plan.gapOf, ...moved } };
+    }
+  }
+  for (const [member, [from, to]] of spans)
+    for (let column = from; column < to; column++)
+      if (runsPast(plan, member, column))
+        yield { ...plan, above: toggled(plan.above, `${member}@${column}`) };
+  for (let column = 0; column < plan.columns.length; column++)
+    yield* sided(plan, plan.columns[column]!, column);
+}
+
+/** A port met from the left, the right or both sides; where the member then runs past, below and above. */
+function* sided(plan: SectionPlan, set: GearSet, column: number): Generator<SectionPlan> {
+  for (const { member } of portPlaces(set, plan.flipped)) {
+    const key = `${member}@${column}`;
+    for (const to of ['left', 'right', undefined] as const) {
+      if (plan.side[key] === to) continue;
+      const side = { ...plan.side };
+      delete side[key];
+      if (to) side[key] = to;
+      yield { ...plan, side };
+      if (to) yield { ...plan, side, above: toggled(plan.above, key) };
+    }
+  }
+}
+
+function toggled(set: ReadonlySet<string>, key: string): Set<string> {
+  const next = new Set(set);
+  if (!next.delete(key)) next.add(key);
+  return next;
+}
+
+/** Crossings first, then how far members run, then how crowded the gaps are. */
+function rate(unit: Unit, plan: SectionPlan, known: Known): Rated {
+  const all = planned(unit, plan);
+  let crossings = 0;
+  let crowd = 0;
+  for (let gap = 0; gap <= plan.columns.length; gap++) {
+    const risers = risersOf(unit, all, gap);
+    crossings += crossingsIn(risers, all, known);
+    crowd += risers.length ** 2;
+  }
+  let length = 0;
+  for (const [from, to] of all.spans.values()) length += to - from;
+  const cost = crossings * 100 + length * 2 + crowd + all.levels.top;
+  return { planned: all, crossings, cost };
+}
+
+function crossingsIn(risers: readonly Riser[], { levels }: Planned, known: Known): number {
+  const key = JSON.stringify([
+    levels.top,
+    risers.map((r) => [r.member, r.left, r.right, r.grounded.length, r.clutches.map((c) => c.id)]),
+  ]);
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const { crossings } = orderGap(risers, levels);
+  known.set(key, crossings);
+  return crossings;
+}

@@ -1,0 +1,229 @@
+import { useTranslation } from 'react-i18next';
+import type { SectionDrawing, SectionElement, SectionLine } from '../../core/drawing';
+import {
+  CASE,
+  type ElementState,
+  type MemberRole,
+  type Solution,
+  type Unit,
+} from '../../core/geartrain';
+import { toNumber } from '../../core/numerics';
+import { formatRatio } from '../shared/numbers';
+import './SectionView.css';
+
+interface Props {
+  unit: Unit;
+  drawing: SectionDrawing;
+  solution: Solution;
+  roles: ReadonlyMap<string, MemberRole>;
+  onElement: (id: string) => void;
+}
+
+/** Smaller than this share of its size its words can't be read; a wider unit scrolls instead. */
+const READABLE = 0.8;
+
+/** The section: members in the four roles, elements as controls, brakes and bands on hatched ground. */
+export function SectionView({ unit, drawing, solution, roles, onElement }: Props) {
+  const { t } = useTranslation();
+  const { width, height, caseY, centreY, lines, gears, elements } = drawing;
+  const role = (member: string | null) =>
+    member === null ? 'idle' : (roles.get(member) ?? 'idle');
+  const words = unit.members.map((m) => `${m.name}: ${t(`memberRoles.${role(m.id)}`)}`).join(', ');
+  const top = caseY - 34;
+  // Idle members lie below, and each horizontal line bridges what it crosses.
+  const rank = { idle: 0, held: 1, driven: 2, drives: 3 } as const;
+  const sorted = [...lines].sort((a, b) => rank[role(a.member)] - rank[role(b.member)]);
+  return (
+    <svg
+      className="section-view"
+      style={{ minWidth: width * READABLE }}
+      viewBox={`0 ${top} ${width} ${height - top}`}
+      preserveAspectRatio="xMidYMid meet"
+      role="group"
+      aria-label={t('apply.sectionShows', { words })}
+    >
+      <path className="section-centre" d={`M0 ${centreY}H${width}`} />
+      <Ground x1={30} x2={width - 30} y={caseY} />
+      {sorted
+        .filter((l) => l.x1 === l.x2)
+        .map((l, k) => (
+          <path key={k} className={`section-line member-${role(l.member)}`} d={pathOf(l)} />
+        ))}
+      {sorted
+        .filter((l) => l.x1 !== l.x2)
+        .map((l, k) => (
+          <g key={k}>
+            <path className="section-bridge" d={shortened(l)} />
+            <path className={`section-line member-${role(l.member)}`} d={pathOf(l)} />
+          </g>
+        ))}
+      {lines
+        .filter((l) => l.member === CASE)
+        .map((l, k) => (
+          <Ground key={k} x1={l.x2 - 10} x2={l.x2 + 10} y={l.y2 + 9} below />
+        ))}
+      {gears.map((g, k) => (
+        <g key={k} className={`section-gear member-${role(g.member)}`}>
+          <rect x={g.x} y={g.y} width={g.width} height={g.height} />
+          {g.teeth !== null && (
+            <text x={g.x + g.width / 2} y={g.y + g.height / 2 + 5} textAnchor="middle">
+              {g.teeth}
+            </text>
+          )}
+        </g>
+      ))}
+      {elements.map((e) => (
+        <ElementSign
+          key={e.id}
+          element={e}
+          caseY={caseY}
+          name={unit.elements.find((x) => x.id === e.id)?.name ?? e.id}
+          state={solution.elements.get(e.id)?.state ?? 'open'}
+          onElement={onElement}
+        />
+      ))}
+      <End
+        x={8}
+        y={drawing.input.y - 12}
+        anchor="start"
+        name={unit.members.find((m) => m.id === unit.input)?.name}
+        role={role(unit.input)}
+        speed="1.00"
+      />
+      <End
+        x={width - 8}
+        y={drawing.output.y - 12}
+        anchor="end"
+        name={unit.members.find((m) => m.id === unit.output)?.name}
+        role={role(unit.output)}
+        speed={speedText(solution, unit.output)}
+      />
+    </svg>
+  );
+}
+
+const pathOf = (l: SectionLine): string => `M${l.x1} ${l.y1}L${l.x2} ${l.y2}`;
+
+/** The line without its ends, so that a bridge does not eat the corners it starts from. */
+function shortened(l: SectionLine): string {
+  const inset = Math.min(8, Math.abs(l.x2 - l.x1) / 2);
+  const way = Math.sign(l.x2 - l.x1);
+  return `M${l.x1 + way * inset} ${l.y1}L${l.x2 - way * inset} ${l.y2}`;
+}
+
+function speedText(solution: Solution, member: string): string {
+  const speed = solution.speeds.get(member);
+  return speed ? formatRatio(toNumber(speed)) : '–';
+}
+
+interface EndProps {
+  x: number;
+  y: number;
+  anchor: 'start' | 'end';
+  name: string | undefined;
+  role: MemberRole;
+  speed: string;
+}
+
+const End = ({ x, y, anchor, name, role, speed }: EndProps) => (
+  <text className={`section-end text-${role}`} x={x} y={y} textAnchor={anchor}>
+    <tspan x={x} dy={-18}>
+      {name}
+    </tspan>
+    <tspan className="section-end-speed" x={x} dy={16}>
+      × {speed}
+    </tspan>
+  </text>
+);
+
+function Ground({
+  x1,
+  x2,
+  y,
+  below = false,
+}: {
+  x1: number;
+  x2: number;
+  y: number;
+  below?: boolean;
+}) {
+  const step = 12;
+  const ticks = Array.from({ length: Math.floor((x2 - x1) / step) }, (_, k) => {
+    const x = x1 + (k + 0.5) * step;
+    return below ? `M${x} ${y}l-5 7` : `M${x} ${y}l5 -8`;
+  });
+  return <path className="section-ground" d={`M${x1} ${y}H${x2}${ticks.join('')}`} />;
+}
+
+interface SignProps {
+  element: SectionElement;
+  caseY: number;
+  name: string;
+  state: ElementState;
+  onElement: (id: string) => void;
+}
+
+/** An element's sign; clutches, dogs, brakes and bands are switched by it, one-way clutches are not. */
+function ElementSign({ element, caseY, name, state, onElement }: SignProps) {
+  const { t } = useTranslation();
+  const { id, kind, grounded, x, y } = element;
+  const movable = kind !== 'one-way';
+  const on = state !== 'open' && state !== 'overrunning';
+  const toggle = () => onElement(id);
+  const words = `${id}, ${name}: ${t(`elementStates.${state}`)}`;
+  return (
+    <g
+      className={`section-element state-${state}`}
+      {...(movable
+        ? {
+            role: 'button',
+            tabIndex: 0,
+            'aria-pressed': on,
+            onClick: toggle,
+            onKeyDown: (event: React.KeyboardEvent) => {
+              if (event.key !== 'Enter' && event.key !== ' ') return;
+              event.preventDefault();
+              toggle();
+            },
+          }
+        : { role: 'img' })}
+      aria-label={words}
+    >
+      <title>{words}</title>
+      <rect
+        className="section-hit"
+        x={x - 24}
+        y={grounded ? caseY - 30 : y - 30}
+        width={48}
+        height={grounded ? y - caseY + 52 : 60}
+      />
+      <path className="section-sign" d={signOf(element, caseY)} />
+      <text className="section-id" x={x} y={grounded ? caseY - 13 : y - 20} textAnchor="middle">
+        {id}
+      </text>
+    </g>
+  );
+}
+
+/** Plates, a dog's teeth, a band's shoe or a one-way clutch's triangle. */
+function signOf({ kind, grounded, x, y, firstAtLeft }: SectionElement, caseY: number): string {
+  if (kind === 'one-way') {
+    if (grounded)
+      return `M${x} ${caseY}V${caseY + 8}M${x} ${caseY + 8}l11 19h-22zM${x - 12} ${caseY + 8}h24M${x} ${caseY + 27}V${2 * y - caseY}`;
+    const s = firstAtLeft ? 1 : -1;
+    return `M${x - 13 * s} ${y}h${5 * s}v-11l${16 * s} 11l${-16 * s} 11v-11M${x + 8 * s} ${y - 12}v24M${x + 8 * s} ${y}h${5 * s}`;
+  }
+  if (grounded) {
+    const foot = 2 * y - caseY;
+    if (kind === 'band')
+      return `M${x} ${caseY}v10M${x - 15} ${caseY + 18}q0 -8 15 -8q15 0 15 8M${x - 15} ${caseY + 24}h30M${x} ${caseY + 24}V${foot}`;
+    const plates = [-12, -4, 4, 12].map((dx, k) =>
+      k % 2 === 0 ? `M${x + dx} ${caseY}v20` : `M${x + dx} ${caseY + 6}v20`,
+    );
+    return `${plates.join('')}M${x - 12} ${caseY + 26}h24M${x} ${caseY + 26}V${foot}`;
+  }
+  if (kind === 'dog')
+    return `M${x - 13} ${y}h6v-10h5v5h-5m0 10h5v5h-5v-10M${x + 13} ${y}h-6v-10h-5v5h5m0 10h-5v5h5v-10`;
+  const plates = [-7, -2.3, 2.3, 7].map((dx, k) => `M${x + dx} ${y - 14 + (k % 2) * 4}v24`);
+  return `${plates.join('')}M${x - 13} ${y}h6M${x + 13} ${y}h-6`;
+}
