@@ -1,4 +1,4 @@
-import { CASE, type GearSet, type ShiftElement, type Unit } from '../geartrain';
+import { CASE, portsOf, type ElementKind, type ShiftElement, type Unit } from '../geartrain';
 
 /**
  * A fault changes the model; the symptom is then computed from the changed model like anything else.
@@ -32,14 +32,18 @@ export type FaultResult =
     }
   | { readonly ok: false; readonly problem: FaultProblem; readonly target: string };
 
-/** Elements that a fault of this kind can befall. */
-const FITS: Readonly<Record<ElementFault, readonly ShiftElement['kind'][]>> = {
-  'will-not-apply': ['clutch', 'brake', 'band', 'dog'],
-  'stuck-on': ['clutch', 'brake', 'band', 'dog'],
-  'will-not-hold': ['one-way'],
-  seized: ['one-way'],
-  reversed: ['one-way'],
+/** Faults that can befall an element of each kind. */
+export const FAULTS_OF: Readonly<Record<ElementKind, readonly ElementFault[]>> = {
+  clutch: ['will-not-apply', 'stuck-on'],
+  dog: ['will-not-apply', 'stuck-on'],
+  brake: ['will-not-apply', 'stuck-on'],
+  band: ['will-not-apply', 'stuck-on'],
+  'one-way': ['will-not-hold', 'seized', 'reversed'],
 };
+
+/** Every link that can break, as `GEARSET.PORT`. */
+export const portTargets = (unit: Unit): string[] =>
+  unit.gearsets.flatMap((set) => portsOf(set).map(({ port }) => `${set.id}.${port}`));
 
 /** The unit as the faults leave it, with what is now always or never applied. */
 export function withFaults(unit: Unit, faults: readonly Fault[]): FaultResult {
@@ -71,7 +75,7 @@ export const appliedWithFaults = (
 function changeElement(unit: Unit, target: string, kind: ElementFault): Unit | FaultProblem {
   const element = unit.elements.find((e) => e.id === target);
   if (!element) return 'unknown-element';
-  if (!FITS[kind].includes(element.kind)) return 'fault-does-not-fit';
+  if (!FAULTS_OF[element.kind].includes(kind)) return 'fault-does-not-fit';
   const replaced = changedElement(element, kind);
   if (replaced === element) return unit;
   const elements = unit.elements.flatMap((e) => (e !== element ? [e] : replaced ? [replaced] : []));
@@ -97,11 +101,8 @@ function breakLink(unit: Unit, target: string): Unit | FaultProblem {
   const dot = target.lastIndexOf('.');
   const set = unit.gearsets.find((g) => g.id === target.slice(0, dot));
   const port = target.slice(dot + 1);
-  if (!set || !(portsOf(set) as readonly string[]).includes(port)) return 'unknown-port';
+  if (!set || !portsOf(set).some((p) => p.port === port)) return 'unknown-port';
   const stub = `${target}.stub`;
   const gearsets = unit.gearsets.map((g) => (g === set ? { ...g, [port]: stub } : g));
   return { ...unit, gearsets, members: [...unit.members, { id: stub, name: stub }] };
 }
-
-const portsOf = (set: GearSet) =>
-  set.kind === 'mesh' ? (['first', 'second'] as const) : (['sun', 'carrier', 'ring'] as const);

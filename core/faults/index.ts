@@ -1,6 +1,8 @@
 export {
   appliedWithFaults,
   FAULT_KINDS,
+  FAULTS_OF,
+  portTargets,
   withFaults,
   type ElementFault,
   type Fault,
@@ -8,3 +10,4 @@ export {
   type FaultProblem,
   type FaultResult,
 } from './applyFault';
+export { faultSweep, LOADS, singleFaults, type SweepCase } from './sweep';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CASE } from '../geartrain';
+import { CASE, portsOf, type GearSet } from '../geartrain';
 import { doublePinionTeeth, pairToothCount, pinionCount, singlePinionTeeth } from './gearSetSchema';
 import { MOST_MEMBERS } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
@@ -70,12 +70,8 @@ export const unitV1 = z
       else memberAt([end], unit[end]);
     if (unit.input === unit.output) report(['output'], 'same-part', unit.output);
     unit.gearsets.forEach((set, k) => {
-      const at =
-        set.kind === 'mesh'
-          ? (['first', 'second'] as const)
-          : (['sun', 'carrier', 'ring'] as const);
-      for (const port of at)
-        memberAt(['gearsets', k, port], (set as Record<string, unknown>)[port] as string);
+      for (const { port, member } of portsOf(set as GearSet))
+        memberAt(['gearsets', k, port], member);
     });
     unit.elements.forEach((element, k) => {
       element.between.forEach((member, side) => memberAt(['elements', k, 'between', side], member));

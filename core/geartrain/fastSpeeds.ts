@@ -7,7 +7,7 @@ import { CASE, type Unit } from './unit';
  * one-way clutches are given as held or open. Compile once, solve often; nothing is allocated in a solve.
  */
 export interface CompiledTrain {
-  /** The input stands last; speeds come out in this order. */
+  /** The output stands first and the input last; speeds come out in this order. */
   readonly members: readonly string[];
   readonly elementIds: readonly string[];
   /** One row a gear set, then one row an element; row-major, `members.length` wide. */
@@ -20,8 +20,10 @@ export interface CompiledTrain {
 
 /** @throws Error when a port names no member. */
 export function compileTrain(unit: Unit): CompiledTrain {
-  const others = unit.members.map((m) => m.id).filter((id) => id !== CASE && id !== unit.input);
-  const members = [...others, unit.input];
+  const others = unit.members
+    .map((m) => m.id)
+    .filter((id) => id !== CASE && id !== unit.input && id !== unit.output);
+  const members = [...(unit.output === unit.input ? [] : [unit.output]), ...others, unit.input];
   const terms: Term[][] = [...unit.gearsets.map(gearSetTerms), ...unit.elements.map(elementTerms)];
   const width = members.length;
   const coefficients = new Float64Array(terms.length * width);

@@ -1,5 +1,6 @@
 export {
   CASE,
+  portsOf,
   type DoublePinionSet,
   type DoublePinionTeeth,
   type ElementKind,
@@ -21,6 +22,26 @@ export {
   type Outcome,
   type Solution,
 } from './solve';
+export { powerFlow, type PortPower, type PowerFlow } from './powerFlow';
+export { efficiency, MESH_EFFICIENCY, type EfficiencyResult } from './efficiency';
+export {
+  maskOf,
+  MOST_MASKED,
+  oneWayChoices,
+  oneWayMask,
+  outcomeTable,
+  settle,
+  type Motion,
+  type OneWayChoices,
+  type OutcomeTable,
+} from './outcomeTable';
+export {
+  combinations,
+  MOST_COMBINED,
+  ratioGroups,
+  type Combination,
+  type RatioGroup,
+} from './combinations';
 export { memberRoles, type MemberRole } from './memberRoles';
 export { compileTrain, solveSpeeds, type CompiledTrain } from './fastSpeeds';
 export {

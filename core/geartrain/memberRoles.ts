@@ -1,6 +1,6 @@
 import { isZero, signOf } from '../numerics';
 import type { Solution } from './solve';
-import { CASE, type Unit } from './unit';
+import { CASE, portsOf, type Unit } from './unit';
 
 /**
  * What each member of a unit does now, in the four roles that everything is told by: it drives (turns with
@@ -34,8 +34,7 @@ function carrying(unit: Unit, solution: Solution): Set<string> {
   for (const set of unit.gearsets) {
     const lambda = solution.setTorques.get(set.id);
     if (lambda && signOf(lambda) === 0) continue;
-    const ports = set.kind === 'mesh' ? [set.first, set.second] : [set.sun, set.carrier, set.ring];
-    for (const member of ports) members.add(member);
+    for (const { member } of portsOf(set)) members.add(member);
   }
   for (const element of unit.elements) {
     const result = solution.elements.get(element.id);

@@ -11,67 +11,7 @@ import {
   type Unit,
 } from './index';
 import { randomUnit } from './tests/randomUnit';
-
-const base = {
-  format: 'fair-sprocket/unit' as const,
-  version: 1 as const,
-  name: '',
-  ranges: [],
-};
-const members = (...ids: string[]) => ids.map((id) => ({ id, name: id }));
-
-/** Two equal sets, suns joined, front carrier and rear ring joined to the output. */
-const simpson = (sun: number, ring: number): Unit => ({
-  ...base,
-  id: 'two-equal-sets',
-  members: members('in', 'out', 's', 'r1', 'c2'),
-  input: 'in',
-  output: 'out',
-  gearsets: [
-    { id: 'P1', kind: 'single-pinion', sun: 's', carrier: 'out', ring: 'r1', teeth: { sun, ring } },
-    { id: 'P2', kind: 'single-pinion', sun: 's', carrier: 'c2', ring: 'out', teeth: { sun, ring } },
-  ],
-  elements: [
-    { id: 'C1', name: '', kind: 'clutch', between: ['in', 'r1'] },
-    { id: 'C2', name: '', kind: 'clutch', between: ['in', 's'] },
-    { id: 'B1', name: '', kind: 'brake', between: ['s', 'case'] },
-    { id: 'B2', name: '', kind: 'brake', between: ['c2', 'case'] },
-    { id: 'F1', name: '', kind: 'one-way', between: ['c2', 'case'] },
-  ],
-});
-
-const ravigneaux = (a: number, b: number, r: number): Unit => ({
-  ...base,
-  id: 'two-suns',
-  members: members('in', 'a', 'b', 'c', 'r'),
-  input: 'in',
-  output: 'r',
-  gearsets: [
-    {
-      id: 'P1',
-      kind: 'double-pinion',
-      sun: 'a',
-      carrier: 'c',
-      ring: 'r',
-      teeth: { sun: a, ring: r },
-    },
-    {
-      id: 'P2',
-      kind: 'single-pinion',
-      sun: 'b',
-      carrier: 'c',
-      ring: 'r',
-      teeth: { sun: b, ring: r },
-    },
-  ],
-  elements: [
-    { id: 'Ca', name: '', kind: 'clutch', between: ['in', 'a'] },
-    { id: 'Cb', name: '', kind: 'clutch', between: ['in', 'b'] },
-    { id: 'Cc', name: '', kind: 'clutch', between: ['in', 'c'] },
-    { id: 'Bb', name: '', kind: 'band', between: ['b', 'case'] },
-    { id: 'Bc', name: '', kind: 'brake', between: ['c', 'case'] },
-  ],
-});
+import { members, ravigneaux, simpson, UNNAMED } from './tests/textbookUnits';
 
 const ratio = (unit: Unit, ...applied: string[]) => {
   const r = solveUnit(unit, applied).ratio;
@@ -157,7 +97,7 @@ test('a redundant element is shared, never given an invented torque', () => {
 
 test('an internal gear pair turns the same way, an external pair the other way', () => {
   const pair = (internal: boolean): Unit => ({
-    ...base,
+    ...UNNAMED,
     id: 'pair',
     members: members('a', 'b'),
     input: 'a',

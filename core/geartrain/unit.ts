@@ -93,3 +93,17 @@ export interface Unit {
   elements: ShiftElement[];
   ranges: Range[];
 }
+
+/** The named ports of a gear set with the member at each, in the order of `gearSetTerms`. */
+export function portsOf(set: GearSet): { port: string; member: string }[] {
+  if (set.kind === 'mesh')
+    return [
+      { port: 'first', member: set.first },
+      { port: 'second', member: set.second },
+    ];
+  return [
+    { port: 'sun', member: set.sun },
+    { port: 'ring', member: set.ring },
+    { port: 'carrier', member: set.carrier },
+  ];
+}

@@ -1,8 +1,11 @@
 import type { Random } from '../../numerics';
 import { CASE, type Unit } from '../unit';
 
-/** Random units for property tests: one to three coupled sets, up to five clutches and brakes. */
-export function randomUnit(random: Random): Unit {
+/**
+ * Random units for property tests: one to three coupled sets, up to five clutches and brakes.
+ * @param oneWays some of the elements are one-way clutches
+ */
+export function randomUnit(random: Random, oneWays = false): Unit {
   const sets = random.whole(1, 3);
   const names = Array.from({ length: sets + random.whole(2, 3) }, (_, k) => `m${k}`);
   const three = () => {
@@ -18,7 +21,8 @@ export function randomUnit(random: Random): Unit {
   const elements = Array.from({ length: random.whole(2, 5) }, (_, k) => {
     const a = random.pick(names);
     const b = random.next() < 0.5 ? CASE : random.pick(names.filter((n) => n !== a));
-    const kind = b === CASE ? ('brake' as const) : ('clutch' as const);
+    const plain = b === CASE ? ('brake' as const) : ('clutch' as const);
+    const kind = oneWays && random.next() < 0.35 ? ('one-way' as const) : plain;
     return { id: `E${k}`, name: `E${k}`, kind, between: [a, b] as [string, string] };
   });
   return {
