@@ -8,3 +8,4 @@ export {
   type SectionGear,
   type SectionLine,
 } from './section';
+export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';

@@ -20,3 +20,10 @@ export {
   type PackResult,
 } from './pack';
 export { acceptPicture, PICTURE_TYPES, type PictureKind, type PictureResult } from './picture';
+export {
+  applyChartCsv,
+  rangeId,
+  readApplyChart,
+  type ChartProblem,
+  type ChartResult,
+} from './applyChartCsv';

@@ -20,6 +20,14 @@ export const MOST_NAME = 200;
 export const MOST_STEPS = 200;
 export const MOST_BLOCKS = 100;
 export const MOST_ANSWERS = 5_000;
-export const MOST_MEMBERS = 120;
+export const MOST_RANGES = 60;
+
+/** Members, and gear sets, of a unit: exact elimination stays well under a second. */
+export const MOST_MEMBERS = 40;
+/** Elements of a unit: as many as a table of outcomes takes. */
+export const MOST_ELEMENTS = 30;
+/** One-way clutches of a unit: all choices of those that hold are tried. */
+export const MOST_ONE_WAYS = 6;
+
 export const MOST_SPEED_RPM = 100_000;
 export const MOST_TORQUE_NM = 1_000_000;

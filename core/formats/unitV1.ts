@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { CASE, portsOf, type GearSet } from '../geartrain';
+import { CASE, portsOf } from '../geartrain';
 import { doublePinionTeeth, pairToothCount, pinionCount, singlePinionTeeth } from './gearSetSchema';
-import { MOST_MEMBERS } from './limits';
+import { MOST_ELEMENTS, MOST_MEMBERS, MOST_ONE_WAYS, MOST_RANGES } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
 
 /** Schema of `fair-sprocket/unit`, version 1. The type is `geartrain/unit.ts`. */
@@ -43,10 +43,10 @@ export const unitV1 = z
           between: z.tuple([id, id]),
         }),
       )
-      .max(MOST_MEMBERS),
+      .max(MOST_ELEMENTS),
     ranges: z
-      .array(z.strictObject({ id, lever: name, gear: name, apply: z.array(id).max(MOST_MEMBERS) }))
-      .max(MOST_MEMBERS),
+      .array(z.strictObject({ id, lever: name, gear: name, apply: z.array(id).max(MOST_ELEMENTS) }))
+      .max(MOST_RANGES),
   })
   .check((context) => {
     const unit = context.value;
@@ -70,14 +70,15 @@ export const unitV1 = z
       else memberAt([end], unit[end]);
     if (unit.input === unit.output) report(['output'], 'same-part', unit.output);
     unit.gearsets.forEach((set, k) => {
-      for (const { port, member } of portsOf(set as GearSet))
-        memberAt(['gearsets', k, port], member);
+      for (const { port, member } of portsOf(set)) memberAt(['gearsets', k, port], member);
     });
     unit.elements.forEach((element, k) => {
       element.between.forEach((member, side) => memberAt(['elements', k, 'between', side], member));
       if (element.between[0] === element.between[1])
         report(['elements', k, 'between'], 'same-part', element.between[0]);
     });
+    const oneWays = unit.elements.filter((e) => e.kind === 'one-way').length;
+    if (oneWays > MOST_ONE_WAYS) report(['elements'], 'one-ways-too-many', String(oneWays));
     unit.ranges.forEach((range, k) =>
       range.apply.forEach((element, i) => {
         const at = ['ranges', k, 'apply', i];

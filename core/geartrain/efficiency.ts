@@ -2,7 +2,6 @@ import {
   add,
   divide,
   fraction,
-  isZero,
   multiply,
   negate,
   ONE,
@@ -15,17 +14,18 @@ import {
 } from '../numerics';
 import { elementTerms, gearSetTerms, type Term } from './constraints';
 import { solveUnit, type Load, type Solution } from './solve';
-import { CASE, type GearSet, type Unit } from './unit';
+import { CASE, ringOwner, type GearSet, type Unit } from './unit';
 
 /**
  * Efficiency with losses in the teeth: each mesh passes on a share of the power that rolls through it as seen
  * from the carrier, so the loss depends on which way that power goes (H. W. Müller, Epicyclic Drive Trains,
  * ch. 4, "basic efficiency"; memory). Bearings, churning and slipping are not counted.
  *
- * Method: in the torque equations the ring's coefficient becomes Nr·η^w, w = +1 where power rolls from sun to
- * ring, −1 the other way, 0 where the set turns as one. The directions are found by trying: those of the train
- * without loss first, then all others. If none agrees with its own result while power comes out, the train
- * locks itself.
+ * Method: in the torque equations the ring's coefficient becomes Nr·η_s^w·η_r^v, with w = +1 where power rolls
+ * from the sun to the pinions and −1 the other way, v the same from the pinions to the ring, 0 where the set
+ * turns as one. In a Ravigneaux arrangement v follows the sum of both sets' power, since they have one ring:
+ * what goes from sun to sun does not pass it. The directions are found by trying: those of the train without
+ * loss first, then all others. If none agrees with its own result while power comes out, the train locks.
  */
 export type EfficiencyResult =
   | {
@@ -47,6 +47,9 @@ const MOST_TRIED = 12;
 
 type Direction = -1 | 0 | 1;
 
+/** For each set: sun to pinions, then pinions to ring; two equal ones for a gear pair. */
+type Directions = readonly (readonly [Direction, Direction])[];
+
 /**
  * @param mesh efficiency of one mesh, 0.5 to 1
  * @throws Error when `mesh` is outside that range
@@ -64,13 +67,13 @@ export function efficiency(
   const model = lossModel(unit, solution, load, fraction(Math.round(mesh * 1e6), 1e6));
   const plain = solveWith(
     model,
-    model.sets.map(() => 0),
+    model.sets.map(() => [0, 0] as const),
   );
   if (!plain) return { kind: 'open' };
   const tried = new Set<string>();
   let directions = directionsOf(model, plain);
   for (let step = 0; step <= 2 * model.sets.length; step++) {
-    const key = directions.join();
+    const key = String(directions);
     if (tried.has(key)) break;
     tried.add(key);
     const result = agreeing(model, directions);
@@ -86,9 +89,20 @@ export function efficiency(
   return { kind: 'self-locking' };
 }
 
+interface LossySet {
+  readonly set: GearSet;
+  /** ω of the first gear against the carrier. */
+  readonly relative: Fraction;
+  /** Efficiencies from the sun to the (outer) pinion, and from there to the ring. */
+  readonly sunSide: Fraction;
+  readonly ringSide: Fraction;
+  /** Sets of one ring share this. */
+  readonly ring: string;
+}
+
 interface LossModel {
   readonly unit: Unit;
-  readonly sets: readonly { set: GearSet; relative: Fraction; eta: Fraction }[];
+  readonly sets: readonly LossySet[];
   readonly ties: readonly (readonly Term[])[];
   readonly ratio: Fraction;
   readonly load: Load;
@@ -100,11 +114,12 @@ function lossModel(unit: Unit, solution: Solution, load: Load, mesh: Fraction): 
   const sets = unit.gearsets.map((set) => {
     const frame = set.kind === 'mesh' ? CASE : set.carrier;
     const first = set.kind === 'mesh' ? set.first : set.sun;
-    const meshes = { mesh: 1, 'single-pinion': 2, 'double-pinion': 3 }[set.kind];
     return {
       set,
       relative: subtract(speedOf(first), speedOf(frame)),
-      eta: power(mesh, meshes),
+      sunSide: set.kind === 'double-pinion' ? multiply(mesh, mesh) : mesh,
+      ringSide: set.kind === 'mesh' ? ONE : mesh,
+      ring: set.kind === 'mesh' ? set.id : ringOwner(unit, set).id,
     };
   });
   const closed = unit.elements.filter((e) => {
@@ -114,13 +129,13 @@ function lossModel(unit: Unit, solution: Solution, load: Load, mesh: Fraction): 
   return { unit, sets, ties: closed.map(elementTerms), ratio: solution.ratio!, load };
 }
 
-const power = (base: Fraction, n: number): Fraction =>
-  n === 0 ? ONE : multiply(base, power(base, n - 1));
+const shareOf = (eta: Fraction, way: Direction): Fraction =>
+  way === 0 ? ONE : way > 0 ? eta : divide(ONE, eta);
 
 /** Torque coefficients of a set: [first, second, frame]; they sum to zero, so that torques balance. */
-function torqueTerms({ set, eta }: LossModel['sets'][number], w: Direction) {
+function torqueTerms({ set, sunSide, ringSide }: LossySet, [w, v]: Directions[number]) {
   const [first, second] = gearSetTerms(set);
-  const share = w === 0 ? ONE : w > 0 ? eta : divide(ONE, eta);
+  const share = multiply(shareOf(sunSide, w), shareOf(ringSide, v));
   const a = fraction(first!.coefficient);
   const b = multiply(fraction(second!.coefficient), share);
   const frame = set.kind === 'mesh' ? CASE : set.carrier;
@@ -139,7 +154,7 @@ interface Loaded {
 }
 
 /** Torques for an input torque of +1 (drive) or −1 (coast), with the losses going these ways. */
-function solveWith(model: LossModel, directions: readonly Direction[]): Loaded | null {
+function solveWith(model: LossModel, directions: Directions): Loaded | null {
   const { unit, sets, ties, load } = model;
   const width = sets.length + ties.length + 1;
   const members = unit.members.map((m) => m.id).filter((id) => id !== CASE);
@@ -164,20 +179,26 @@ function solveWith(model: LossModel, directions: readonly Direction[]): Loaded |
 }
 
 /** Which way power rolls through each set: + from its first gear to its second. */
-function directionsOf(model: LossModel, { sets }: Loaded): Direction[] {
-  return model.sets.map(({ set, relative }, k) => {
+function directionsOf(model: LossModel, { sets }: Loaded): Directions {
+  const rolled = model.sets.map(({ set, relative }, k) => {
     const lambda = sets[k];
-    if (!lambda || isZero(lambda) || isZero(relative)) return 0;
-    const coefficient = gearSetTerms(set)[0]!.coefficient;
-    return (-signOf(lambda) * signOf(relative) * Math.sign(coefficient)) as Direction;
+    const coefficient = fraction(gearSetTerms(set)[0]!.coefficient);
+    return lambda ? negate(multiply(multiply(lambda, relative), coefficient)) : ZERO;
+  });
+  return model.sets.map(({ ring }, k) => {
+    const through = rolled.reduce(
+      (sum, power, other) => (model.sets[other]!.ring === ring ? add(sum, power) : sum),
+      ZERO,
+    );
+    return [signOf(rolled[k]!), signOf(through)] as const;
   });
 }
 
 /** The result, when these directions lead to themselves and power comes out at the driven end. */
-function agreeing(model: LossModel, directions: readonly Direction[]): EfficiencyResult | null {
+function agreeing(model: LossModel, directions: Directions): EfficiencyResult | null {
   const loaded = solveWith(model, directions);
   if (!loaded?.out) return null;
-  if (directionsOf(model, loaded).join() !== directions.join()) return null;
+  if (String(directionsOf(model, loaded)) !== String(directions)) return null;
   // T_out on the output from outside; its size against the input's torque of 1, by the ratio, is power.
   const torque = Math.abs(toNumber(loaded.out));
   const ratio = Math.abs(toNumber(model.ratio));
@@ -190,13 +211,20 @@ function agreeing(model: LossModel, directions: readonly Direction[]): Efficienc
     : null;
 }
 
-/** Every other combination of directions of the sets that carry rolling power. */
-function* everyDirection(model: LossModel, plain: readonly Direction[]): Generator<Direction[]> {
-  const loaded = model.sets.flatMap((_s, k) => (plain[k] === 0 ? [] : [k]));
-  if (loaded.length > MOST_TRIED) return;
-  for (let bits = 0; bits < 2 ** loaded.length; bits++) {
-    const directions = model.sets.map((): Direction => 0);
-    loaded.forEach((k, bit) => (directions[k] = bits & (1 << bit) ? 1 : -1));
-    yield directions;
+/** Every other combination of directions of the sets, and of the rings, that carry rolling power. */
+function* everyDirection(model: LossModel, plain: Directions): Generator<Directions> {
+  const loaded = model.sets.flatMap((_s, k) => (plain[k]![0] === 0 ? [] : [k]));
+  const rings = [...new Set(model.sets.map((s) => s.ring))].filter(
+    (ring) => model.sets.filter((s) => s.ring === ring).length > 1,
+  );
+  if (loaded.length + rings.length > MOST_TRIED) return;
+  for (let bits = 0; bits < 2 ** (loaded.length + rings.length); bits++) {
+    const signAt = (bit: number): Direction => (bits & (1 << bit) ? 1 : -1);
+    yield model.sets.map(({ ring }, k): Directions[number] => {
+      const at = loaded.indexOf(k);
+      const own = at < 0 ? 0 : signAt(at);
+      const shared = rings.indexOf(ring);
+      return [own, shared < 0 ? own : signAt(loaded.length + shared)];
+    });
   }
 }

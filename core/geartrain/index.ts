@@ -1,6 +1,7 @@
 export {
   CASE,
   portsOf,
+  ringOwner,
   type DoublePinionSet,
   type DoublePinionTeeth,
   type ElementKind,
@@ -42,6 +43,17 @@ export {
   type Combination,
   type RatioGroup,
 } from './combinations';
+export { derivation, type DerivationStep, type SpeedTerm } from './derivation';
+export { ratioFormula, teethNamed, type RatioFormula } from './ratioFormula';
+export { unitFindings, type UnitFinding, type UnitFindingCode } from './unitFindings';
+export {
+  searchTeeth,
+  withTeeth,
+  type FoundTeeth,
+  type SearchStep,
+  type ToothSearch,
+  type ToothWish,
+} from './toothSearch';
 export { memberRoles, type MemberRole } from './memberRoles';
 export { compileTrain, solveSpeeds, type CompiledTrain } from './fastSpeeds';
 export {

@@ -1,7 +1,7 @@
 import { add, isZero, multiply, negate, signOf, subtract, ZERO, type Fraction } from '../numerics';
 import { gearSetTerms } from './constraints';
 import type { Solution } from './solve';
-import { CASE, portsOf, type Unit } from './unit';
+import { CASE, portsOf, ringOwner, type Unit } from './unit';
 
 /**
  * Where the power goes: torque × speed at every port of every gear set and across every clutch, as multiples
@@ -63,6 +63,12 @@ export function powerFlow(unit: Unit, solution: Solution): PowerFlow {
   return { ports, rolling, clutches, ...circulation(unit, ports, clutches) };
 }
 
+/** Two sets of one Ravigneaux arrangement pass power on inside; they are one place. */
+function nodeOf(unit: Unit, id: string): string {
+  const set = unit.gearsets.find((g) => g.id === id);
+  return `gear set ${set && set.kind !== 'mesh' ? ringOwner(unit, set).id : id}`;
+}
+
 type Edges = Map<string, Map<string, Fraction>>;
 
 /** Cancels every circle in the graph of powers; what was cancelled went round and round. */
@@ -79,7 +85,14 @@ function circulation(
     row.set(b, add(row.get(b) ?? ZERO, size));
     edges.set(a, row);
   };
-  for (const { set, member, power } of ports) flow(member, `gear set ${set}`, power);
+  const net = new Map<string, { member: string; node: string; power: Fraction | null }>();
+  for (const { set, member, power } of ports) {
+    const node = nodeOf(unit, set);
+    const before = net.get(`${member} ${node}`);
+    const sum = before ? before.power && power && add(before.power, power) : power;
+    net.set(`${member} ${node}`, { member, node, power: sum });
+  }
+  for (const { member, node, power } of net.values()) flow(member, node, power);
   for (const { id, between } of unit.elements)
     flow(between[0], between[1], clutches.get(id) ?? null);
   let circulating = ZERO;

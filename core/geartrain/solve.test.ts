@@ -39,6 +39,34 @@ test('a two-sun arrangement gives r/a, r(a+b)/(a(b+r)), 1, r/(r+b) and −r/b', 
   expect(ratio(unit, 'Cb', 'Bc')).toBe(toText(fraction(-r, b)));
 });
 
+// Published: Ferguson's paradox as worked in R. L. Norton, Design of Machinery, chapter on gear trains (memory
+// for the page): three sun gears of 100, 99 and 101 teeth on one planet, the first fixed, the arm turned at
+// 100 rev/min; the second creeps back at 1.01 rev/min, the third on at 0.99. Two suns on one planet turn like
+// the sun and ring of a double-pinion set.
+test('a published train of two coupled sets: Ferguson’s paradox', () => {
+  const pair = (id: string, ring: string, teeth: number) => ({
+    id,
+    kind: 'double-pinion' as const,
+    sun: 'fixed',
+    carrier: 'arm',
+    ring,
+    teeth: { sun: 100, ring: teeth },
+  });
+  const unit: Unit = {
+    ...UNNAMED,
+    id: 'paradox',
+    members: members('arm', 'fixed', 'back', 'on'),
+    input: 'arm',
+    output: 'back',
+    gearsets: [pair('P1', 'back', 99), pair('P2', 'on', 101)],
+    elements: [{ id: 'B', name: '', kind: 'brake', between: ['fixed', CASE] }],
+  };
+  const { speeds, ratio: back } = solveUnit(unit, ['B']);
+  expect(toText(back!)).toBe('-99');
+  expect((100 * toNumber(speeds.get('back')!)).toFixed(2)).toBe('-1.01');
+  expect((100 * toNumber(speeds.get('on')!)).toFixed(2)).toBe('0.99');
+});
+
 // Common practice, no source: a low one-way clutch holds on drive and overruns on coast.
 test('a one-way clutch holds on drive, overruns on coast, and gives no engine braking alone', () => {
   const unit = simpson(33, 72);

@@ -107,3 +107,18 @@ export function portsOf(set: GearSet): { port: string; member: string }[] {
     { port: 'carrier', member: set.carrier },
   ];
 }
+
+export type PlanetaryUnitSet = SinglePinionSet | DoublePinionSet;
+
+/**
+ * The set whose ring gear this one uses. Two sets with the same ring member, carrier and ring teeth are a
+ * Ravigneaux arrangement: one ring, one carrier, two suns. Then the first of them; else the set itself.
+ */
+export const ringOwner = (unit: Unit, set: PlanetaryUnitSet): PlanetaryUnitSet =>
+  unit.gearsets.find(
+    (g): g is PlanetaryUnitSet =>
+      g.kind !== 'mesh' &&
+      g.ring === set.ring &&
+      g.carrier === set.carrier &&
+      g.teeth.ring === set.teeth.ring,
+  ) ?? set;

@@ -28,7 +28,8 @@ export function reduceRows(
     [rows[rank], rows[pivotRow]] = [rows[pivotRow]!, rows[rank]!];
     const pivot = rows[rank]!;
     const lead = pivot[col]!;
-    for (let k = 0; k < pivot.length; k++) pivot[k] = divide(pivot[k]!, lead);
+    for (let k = col; k < pivot.length; k++)
+      if (!isZero(pivot[k]!)) pivot[k] = divide(pivot[k]!, lead);
     for (let r = 0; r < rows.length; r++) if (r !== rank) eliminate(rows[r]!, pivot, col);
     pivots.push(col);
     rank++;
@@ -39,7 +40,9 @@ export function reduceRows(
 function eliminate(row: Fraction[], pivot: readonly Fraction[], col: number): void {
   const factor = row[col]!;
   if (isZero(factor)) return;
-  for (let k = 0; k < row.length; k++) row[k] = subtract(row[k]!, multiply(factor, pivot[k]!));
+  // Most rows name two or three members, so most entries of a pivot row are zero.
+  for (let k = col; k < row.length; k++)
+    if (!isZero(pivot[k]!)) row[k] = subtract(row[k]!, multiply(factor, pivot[k]!));
 }
 
 /**

@@ -15,6 +15,15 @@ export {
   type Fraction,
 } from './fraction';
 export { reduceRows, solveExact, type ReducedRows } from './exactLinear';
+export {
+  addPolynomials,
+  dividePolynomial,
+  evaluatePolynomial,
+  multiplyPolynomials,
+  negatePolynomial,
+  unknown,
+  type Polynomial,
+} from './polynomial';
 export { nullVector } from './nullVector';
 export { randomFromSeed, type Random } from './random';
 export { PIVOT_SHARE, SAME_ANSWER } from './tolerances';

@@ -1,0 +1,93 @@
+import { readFileSync } from 'node:fs';
+import { toNumber } from '../numerics';
+import {
+  checkTeeth,
+  searchTeeth,
+  solveUnit,
+  unitFindings,
+  withTeeth,
+  type SearchStep,
+  type ToothSearch,
+  type Unit,
+} from './index';
+
+const demo = (id: string) => JSON.parse(readFileSync(`demo/units/${id}.json`, 'utf8')) as Unit;
+
+const limits = { fewestSun: 20, mostRing: 100, fewestPinion: 14, keep: 5, tolerance: 0.02 };
+
+function run(search: ToothSearch, part?: { index: number; of: number }): SearchStep {
+  let last: SearchStep | undefined;
+  for (const step of searchTeeth(search, part)) {
+    expect(step.share).toBeGreaterThanOrEqual(last?.share ?? 0);
+    last = step;
+  }
+  return last!;
+}
+
+const ratioOf = (unit: Unit, id: string) =>
+  toNumber(solveUnit(unit, unit.ranges.find((r) => r.id === id)!.apply).ratio!);
+
+test.each(['skerry-three', 'quay-four', 'winch-manual'])(
+  'the search finds teeth that can be built and give the ratios it says: %s',
+  (id) => {
+    const unit = demo(id);
+    const wishes = unit.ranges
+      .filter((r) => /^[DGR]/.test(r.id))
+      .flatMap((r) => {
+        const { ratio } = solveUnit(unit, r.apply);
+        return ratio && ratio.num !== ratio.den ? [{ range: r.id, ratio: toNumber(ratio) }] : [];
+      });
+    const { found, share } = run({ unit, wishes, ...limits });
+    expect(share).toBe(1);
+    expect(found.length).toBeGreaterThan(0);
+    expect(found[0]!.error).toBeLessThan(1e-3);
+    for (const { teeth, ratios, error } of found) {
+      const changed = withTeeth(unit, teeth);
+      for (const set of changed.gearsets)
+        if (set.kind !== 'mesh') expect(checkTeeth(set)).toEqual([]);
+      expect(unitFindings(changed).filter((f) => f.code === 'centre-distance')).toEqual([]);
+      wishes.forEach((wish, k) => {
+        const exact = ratioOf(changed, wish.range);
+        expect(ratios[k]).toBeCloseTo(exact, 9);
+        expect(Math.abs(exact / wish.ratio - 1)).toBeLessThanOrEqual(error + 1e-12);
+      });
+    }
+  },
+);
+
+// The slow twin: every buildable pair of counts of one set, tried in the open.
+test('nothing better is missed on one set', () => {
+  const unit = demo('skerry-three');
+  const wish = { range: 'D2', ratio: 1.4567 };
+  const { found } = run({ unit, wishes: [wish], ...limits });
+  let best = Infinity;
+  for (let ring = 48; ring <= 100; ring++)
+    for (let sun = 20; sun <= ring - 28; sun++) {
+      const pinion = (ring - sun) / 2;
+      const set = { kind: 'single-pinion' as const, teeth: { sun, pinion, ring }, pinions: 3 };
+      if (checkTeeth(set).length > 0) continue;
+      best = Math.min(best, Math.abs((sun + ring) / ring / wish.ratio - 1));
+    }
+  expect(found[0]!.error).toBeCloseTo(best, 12);
+});
+
+test('parts of the work add up to the whole', () => {
+  const unit = demo('skerry-three');
+  const wishes = [
+    { range: 'D1', ratio: 2.6 },
+    { range: 'D2', ratio: 1.5 },
+  ];
+  const whole = run({ unit, wishes, ...limits });
+  const parts = [0, 1, 2].map((index) => run({ unit, wishes, ...limits }, { index, of: 3 }));
+  const best = Math.min(...parts.map((p) => p.found[0]?.error ?? Infinity));
+  expect(best).toBe(whole.found[0]!.error);
+});
+
+test('a wish that can’t be met is answered with nothing; a wrong one is refused', () => {
+  const unit = demo('skerry-three');
+  expect(run({ unit, wishes: [{ range: 'D2', ratio: 7 }], ...limits }).found).toEqual([]);
+  expect(() => run({ unit, wishes: [{ range: 'ZZ', ratio: 2 }], ...limits })).toThrow(/"ZZ"/);
+  expect(() => run({ unit, wishes: [{ range: 'N', ratio: 2 }], ...limits })).toThrow(
+    /does not drive/,
+  );
+});
