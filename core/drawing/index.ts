@@ -9,3 +9,4 @@ export {
   type SectionLine,
 } from './section';
 export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';
+export { powerPath, type PathSegment } from './powerPath';

@@ -18,6 +18,8 @@ export interface SectionLine {
 
 export interface SectionGear {
   readonly set: string;
+  /** `pinion` stands on the carrier's pins. */
+  readonly port: 'sun' | 'ring' | 'pinion' | 'first' | 'second';
   /** The member it belongs to; `null` for pinions, which belong to the carrier's pins. */
   readonly member: string | null;
   readonly x: number;
@@ -240,9 +242,16 @@ function gearsOf(
   middle: number,
   y: (level: number) => number,
 ): void {
-  const box = (member: string | null, level: number, half: number, teeth: number | null) =>
+  const box = (
+    port: SectionGear['port'],
+    member: string | null,
+    level: number,
+    half: number,
+    teeth: number | null,
+  ) =>
     sheet.gears.push({
       set: set.id,
+      port,
       member,
       x: middle - GEAR / 2,
       y: y(level + half),
@@ -252,15 +261,22 @@ function gearsOf(
     });
   if (set.kind === 'mesh') {
     const turned = plan.flipped.has(set.id);
-    box(set.first, turned ? levels.high - 0.1 : levels.low + 0.1, 1.85, set.teeth.first);
-    box(set.second, turned ? levels.low + 0.1 : levels.high - 0.1, 1.85, set.teeth.second);
+    box('first', set.first, turned ? levels.high - 0.1 : levels.low + 0.1, 1.85, set.teeth.first);
+    box(
+      'second',
+      set.second,
+      turned ? levels.low + 0.1 : levels.high - 0.1,
+      1.85,
+      set.teeth.second,
+    );
     return;
   }
-  box(set.sun, levels.low, 0.72, set.teeth.sun);
-  box(set.ring, levels.high, 0.72, set.teeth.ring);
-  if (set.kind === 'single-pinion') box(null, levels.middle, 1.15, set.teeth.pinion ?? null);
+  box('sun', set.sun, levels.low, 0.72, set.teeth.sun);
+  box('ring', set.ring, levels.high, 0.72, set.teeth.ring);
+  if (set.kind === 'single-pinion')
+    box('pinion', null, levels.middle, 1.15, set.teeth.pinion ?? null);
   else {
-    box(null, levels.middle - 0.6, 0.56, set.teeth.inner ?? null);
-    box(null, levels.middle + 0.6, 0.56, set.teeth.outer ?? null);
+    box('pinion', null, levels.middle - 0.6, 0.56, set.teeth.inner ?? null);
+    box('pinion', null, levels.middle + 0.6, 0.56, set.teeth.outer ?? null);
   }
 }

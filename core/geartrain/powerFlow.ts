@@ -1,4 +1,14 @@
-import { add, isZero, multiply, negate, signOf, subtract, ZERO, type Fraction } from '../numerics';
+import {
+  add,
+  isZero,
+  multiply,
+  negate,
+  ONE,
+  signOf,
+  subtract,
+  ZERO,
+  type Fraction,
+} from '../numerics';
 import { gearSetTerms } from './constraints';
 import type { Solution } from './solve';
 import { CASE, portsOf, ringOwner, type Unit } from './unit';
@@ -26,6 +36,7 @@ export interface PortPower {
   readonly set: string;
   readonly port: string;
   readonly member: string;
+  /** `null` where the torque is open. */
   readonly power: Fraction | null;
 }
 
@@ -55,19 +66,47 @@ export function powerFlow(unit: Unit, solution: Solution): PowerFlow {
     const [a, b] = [speedOf(first), speedOf(frame)];
     rolling.set(set.id, product(torques[0] ?? null, a && b && subtract(a, b)));
   }
+  const settled = passedInside(unit, ports);
   const clutches = new Map<string, Fraction | null>();
   for (const element of unit.elements) {
     const torque = solution.elements.get(element.id)?.torque ?? null;
     clutches.set(element.id, product(torque && negate(torque), speedOf(element.between[0])));
   }
-  return { ports, rolling, clutches, ...circulation(unit, ports, clutches) };
+  return { ports: settled, rolling, clutches, ...circulation(unit, settled, clutches) };
 }
 
-/** Two sets of one Ravigneaux arrangement pass power on inside; they are one place. */
-function nodeOf(unit: Unit, id: string): string {
-  const set = unit.gearsets.find((g) => g.id === id);
-  return `gear set ${set && set.kind !== 'mesh' ? ringOwner(unit, set).id : id}`;
+/**
+ * Two sets of one Ravigneaux arrangement have one ring and one carrier, and the long pinions pass power from
+ * set to set. What the equations let run out of one set by the ring and back into the other by the carrier
+ * never leaves the pinions: it is taken out, as much as makes the powers at these ports smallest.
+ */
+function passedInside(unit: Unit, ports: readonly PortPower[]): PortPower[] {
+  const powers: { -readonly [K in keyof PortPower]: PortPower[K] }[] = ports.map((p) => ({ ...p }));
+  for (const set of unit.gearsets) {
+    if (set.kind === 'mesh' || ringOwner(unit, set) === set) continue;
+    const at = (id: string, port: string) =>
+      powers.find((p) => p.set === id && p.port === port) ?? null;
+    const owner = ringOwner(unit, set).id;
+    const four = [
+      at(owner, 'ring'),
+      at(owner, 'carrier'),
+      at(set.id, 'carrier'),
+      at(set.id, 'ring'),
+    ];
+    const values = four.map((p) => p?.power ?? null);
+    if (values.some((v) => v === null)) continue;
+    const signs = [ONE, negate(ONE), ONE, negate(ONE)];
+    const shifted = (by: Fraction) => values.map((v, k) => add(v!, multiply(signs[k]!, by)));
+    const total = (by: Fraction) => shifted(by).reduce((sum, v) => add(sum, sizeOf(v)), ZERO);
+    const best = [ZERO, ...values.map((v, k) => negate(multiply(signs[k]!, v!)))].reduce((x, y) =>
+      signOf(subtract(total(y), total(x))) < 0 ? y : x,
+    );
+    shifted(best).forEach((v, k) => (four[k]!.power = v));
+  }
+  return powers;
 }
+
+const sizeOf = (value: Fraction): Fraction => (signOf(value) < 0 ? negate(value) : value);
 
 type Edges = Map<string, Map<string, Fraction>>;
 
@@ -85,14 +124,7 @@ function circulation(
     row.set(b, add(row.get(b) ?? ZERO, size));
     edges.set(a, row);
   };
-  const net = new Map<string, { member: string; node: string; power: Fraction | null }>();
-  for (const { set, member, power } of ports) {
-    const node = nodeOf(unit, set);
-    const before = net.get(`${member} ${node}`);
-    const sum = before ? before.power && power && add(before.power, power) : power;
-    net.set(`${member} ${node}`, { member, node, power: sum });
-  }
-  for (const { member, node, power } of net.values()) flow(member, node, power);
+  for (const { set, member, power } of ports) flow(member, `gear set ${set}`, power);
   for (const { id, between } of unit.elements)
     flow(between[0], between[1], clutches.get(id) ?? null);
   let circulating = ZERO;

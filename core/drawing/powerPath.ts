@@ -1,0 +1,153 @@
+import { CASE, powerFlow, type PowerFlow, type Solution, type Unit } from '../geartrain';
+import { toNumber, type Fraction } from '../numerics';
+import type { SectionDrawing, SectionLine } from './section';
+
+/**
+ * Where the power runs in a section drawing: each member's lines as a tree, with power put in and taken out at
+ * gears, clutches and the unit's ends. What crosses a line is the sum of what lies beyond it, so branches that
+ * only turn along carry none. Lines are given in the direction of the power.
+ */
+export interface PathSegment extends SectionLine {
+  /** ω/ω_in of its member. */
+  readonly speed: number;
+  /** × input power, above zero. */
+  readonly power: number;
+}
+
+interface Terminal {
+  readonly x: number;
+  readonly y: number;
+  /** + into the member's lines. */
+  readonly power: number;
+}
+
+/** A gear's flank, or a clutch's sign, may lie this far from the end of its line. */
+const REACH = 26;
+/** Less than this share of the input's power is none. */
+const FAINT = 1e-9;
+
+/** @returns nothing unless the unit drives */
+export function powerPath(
+  drawing: SectionDrawing,
+  unit: Unit,
+  solution: Solution,
+  flow: PowerFlow = powerFlow(unit, solution),
+): PathSegment[] {
+  if (solution.outcome !== 'drives') return [];
+  return unit.members.flatMap(({ id }) => {
+    const speed = solution.speeds.get(id);
+    const lines = drawing.lines.filter((l) => l.member === id);
+    if (!speed || lines.length === 0) return [];
+    const terminals = terminalsOf(drawing, unit, id, flow);
+    return flowThrough(lines, terminals).map(({ line, power }) => ({
+      ...line,
+      power,
+      speed: toNumber(speed),
+    }));
+  });
+}
+
+const size = (power: Fraction | null | undefined): number => (power ? toNumber(power) : 0);
+
+function terminalsOf(
+  drawing: SectionDrawing,
+  unit: Unit,
+  member: string,
+  flow: PowerFlow,
+): Terminal[] {
+  const terminals: Terminal[] = [];
+  if (member === unit.input) terminals.push({ ...drawing.input, power: 1 });
+  if (member === unit.output) terminals.push({ ...drawing.output, power: -1 });
+  for (const port of flow.ports) {
+    if (port.member !== member || size(port.power) === 0) continue;
+    const name = port.port === 'carrier' ? 'pinion' : port.port;
+    const gear = drawing.gears.find((g) => g.set === port.set && g.port === name);
+    if (!gear) continue;
+    const middle = { x: gear.x + gear.width / 2, y: gear.y + gear.height / 2 };
+    terminals.push({ ...middle, power: -size(port.power) });
+  }
+  for (const element of unit.elements) {
+    const at = element.between.indexOf(member);
+    const power = size(flow.clutches.get(element.id));
+    const sign = drawing.elements.find((e) => e.id === element.id);
+    if (at < 0 || power === 0 || !sign || element.between.includes(CASE)) continue;
+    const left = (at === 0) === sign.firstAtLeft;
+    terminals.push({
+      x: sign.x + (left ? -13 : 13),
+      y: sign.y,
+      power: at === 0 ? -power : power,
+    });
+  }
+  return terminals;
+}
+
+interface Node {
+  readonly x: number;
+  readonly y: number;
+  power: number;
+  readonly next: Set<Node>;
+}
+
+/** Splits the lines where they meet, hangs the terminals on, and sums power over the tree. */
+function flowThrough(
+  lines: readonly SectionLine[],
+  terminals: readonly Terminal[],
+): { line: SectionLine; power: number }[] {
+  const nodes = new Map<string, Node>();
+  const nodeAt = (x: number, y: number): Node => {
+    const key = `${Math.round(x)} ${Math.round(y)}`;
+    let node = nodes.get(key);
+    if (!node) nodes.set(key, (node = { x, y, power: 0, next: new Set() }));
+    return node;
+  };
+  for (const l of lines) {
+    nodeAt(l.x1, l.y1);
+    nodeAt(l.x2, l.y2);
+  }
+  for (const l of lines) {
+    const along = [...nodes.values()]
+      .filter((n) => onLine(n, l))
+      .sort((a, b) => Math.hypot(a.x - l.x1, a.y - l.y1) - Math.hypot(b.x - l.x1, b.y - l.y1));
+    along.slice(1).forEach((node, k) => {
+      node.next.add(along[k]!);
+      along[k]!.next.add(node);
+    });
+  }
+  for (const terminal of terminals) {
+    const near = [...nodes.values()].reduce((a, b) =>
+      distance(b, terminal) < distance(a, terminal) ? b : a,
+    );
+    if (distance(near, terminal) <= REACH) near.power += terminal.power;
+  }
+  const member = lines[0]!.member;
+  const found: { line: SectionLine; power: number }[] = [];
+  const seen = new Set<Node>();
+  const visit = (node: Node): number => {
+    seen.add(node);
+    let total = node.power;
+    for (const next of node.next) {
+      if (seen.has(next)) continue;
+      const beyond = visit(next);
+      total += beyond;
+      if (Math.abs(beyond) < FAINT) continue;
+      const [from, to] = beyond > 0 ? [next, node] : [node, next];
+      found.push({
+        line: { member, x1: from.x, y1: from.y, x2: to.x, y2: to.y },
+        power: Math.abs(beyond),
+      });
+    }
+    return total;
+  };
+  for (const node of nodes.values()) if (!seen.has(node)) visit(node);
+  return found;
+}
+
+const distance = (a: { x: number; y: number }, b: { x: number; y: number }): number =>
+  Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Lines run straight across or straight up. */
+function onLine(node: Node, l: SectionLine): boolean {
+  const within = (v: number, a: number, b: number) =>
+    v >= Math.min(a, b) - 0.5 && v <= Math.max(a, b) + 0.5;
+  return within(node.x, l.x1, l.x2) && within(node.y, l.y1, l.y2);
+}
