@@ -7,6 +7,7 @@ export {
   type ElementKind,
   type GearPair,
   type GearSet,
+  type PlanetaryUnitSet,
   type Member,
   type Range,
   type ShiftElement,
@@ -54,6 +55,7 @@ export {
   type ToothSearch,
   type ToothWish,
 } from './toothSearch';
+export { chartRows, holdersOf, spreadOf, type ChartRow } from './applyChart';
 export { memberRoles, type MemberRole } from './memberRoles';
 export { compileTrain, solveSpeeds, type CompiledTrain } from './fastSpeeds';
 export {

@@ -31,7 +31,10 @@ const GROUPS: readonly KeyGroup[] = [
     title: 'apply',
     keys: [
       ['1 … 9', 'rangeRow'],
+      ['+ −', 'shift'],
       ['C', 'coast'],
+      ['← → ↑ ↓', 'cells'],
+      ['Space', 'toggleCell'],
     ],
   },
   {

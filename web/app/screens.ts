@@ -10,6 +10,7 @@ async function withDialogs<P extends object>(
 
 const library = async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary;
 const units = async () => (await import('../units/UnitLibrary')).UnitLibrary;
+const apply = async () => (await import('../apply/ApplyBench')).ApplyBench;
 const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
 const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
@@ -17,7 +18,7 @@ const classBook = async () => (await import('../classBook/ClassBookScreen')).Cla
 /** Every screen that loads when it is opened. */
 export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
-  apply: async () => (await import('../apply/ApplyBench')).ApplyBench,
+  apply: () => withDialogs(apply()),
   units: () => withDialogs(units()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
   library: () => withDialogs(library()),

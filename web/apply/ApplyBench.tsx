@@ -1,23 +1,37 @@
-import { Segmented, Select, Spin } from 'antd';
+import { Button, Segmented, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useNavigate, useParams } from 'react-router';
-import type { SectionDrawing } from '../../core/drawing';
-import { memberRoles, solveUnit, type Solution, type Unit } from '../../core/geartrain';
-import { toNumber, toText } from '../../core/numerics';
+import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
-import { reasonOf } from '../app/thunk';
-import { formatNumber, formatRatio } from '../shared/numbers';
-import { Sheet } from '../shared/Sheet';
+import { useTurning } from '../ratio/useTurning';
+import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
-import { selectUnits } from '../units/unitsSlice';
-import { layOutSection } from '../workers/drawingWorker';
+import { saveUnit, selectUnits } from '../units/unitsSlice';
 import { ApplyChart } from './ApplyChart';
-import { elementToggled, loadChosen, rangeChosen, selectApply, unitOpened } from './applySlice';
-import { Mark } from './Mark';
-import { SectionView } from './SectionView';
-import '../shared/headline.css';
+import {
+  cellToggled,
+  chartChanged,
+  elementToggled,
+  loadChosen,
+  rangeChosen,
+  sameElements,
+  selectApply,
+  unitOpened,
+  viewChosen,
+} from './applySlice';
+import { Outcome } from './Outcome';
+import { ElsePanel } from './panels/ElsePanel';
+import { NowPanel } from './panels/NowPanel';
+import { PowerPanel } from './panels/PowerPanel';
+import { WhyPanel } from './panels/WhyPanel';
+import { leverState } from './leverState';
+import { Selector } from './Selector';
+import { UnitSheet } from './UnitSheet';
 import './ApplyBench.css';
+
+/** Speed of the input while the bench turns. */
+const BENCH_RPM = 1200;
 
 /** The Apply bench: a whole unit, what is on, what comes out, where the torque goes. */
 export function ApplyBench() {
@@ -33,11 +47,11 @@ export function ApplyBench() {
 
   useEffect(() => {
     if (!unit || apply.unitId === unit.id) return;
-    const forward = (apply: string[]) => {
-      const { ratio } = solveUnit(unit, apply);
+    const forward = (range: Range) => {
+      const { ratio } = solveUnit(unit, range.apply);
       return ratio !== null && ratio.num > 0n;
     };
-    const first = unit.ranges.find((r) => forward(r.apply));
+    const first = unit.ranges.find(forward);
     dispatch(unitOpened({ unitId: unit.id, applied: first?.apply ?? [] }));
   }, [unit, apply.unitId, dispatch]);
 
@@ -55,6 +69,7 @@ export function ApplyBench() {
       {apply.unitId === unit.id && (
         <Bench
           unit={unit}
+          door={door}
           units={units.ids.map((id) => ({ value: id, label: units.byId[id]?.name ?? id }))}
           onUnit={(id) => void navigate(`/${door}/apply/${id}`)}
         />
@@ -65,52 +80,59 @@ export function ApplyBench() {
 
 interface Props {
   unit: Unit;
+  door: 'teach' | 'learn';
   units: { value: string; label: string }[];
   onUnit: (id: string) => void;
 }
 
-function Bench({ unit, units, onUnit }: Props) {
+function Bench({ unit, door, units, onUnit }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const { applied, load } = useAppSelector(selectApply);
+  const apply = useAppSelector(selectApply);
+  const { load, chart, view } = apply;
+  const ranges = chart ?? unit.ranges;
+  const applied = useKnownElements(unit, apply.applied);
   const solution = useMemo(() => solveUnit(unit, applied, load), [unit, applied, load]);
-  const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
-  const numbered = unit.ranges.slice(0, 9);
+  const turning = useTurning(BENCH_RPM, true);
+  const choose = (range: Range | undefined) => range && dispatch(rangeChosen(range.apply));
+  const { up, down } = leverState(ranges, applied);
   useShortcuts({
+    ' ': turning.toggle,
     c: () => dispatch(loadChosen(load === 'drive' ? 'coast' : 'drive')),
+    '+': () => choose(up),
+    '-': () => choose(down),
     ...Object.fromEntries(
-      numbered.map((range, k) => [String(k + 1), () => dispatch(rangeChosen(range.apply))]),
+      ranges.slice(0, 9).map((range, k) => [String(k + 1), () => choose(range)]),
     ),
   });
+  const change = (range: Range, element: string) => {
+    const next = cellToggled(ranges, range.id, element);
+    dispatch(chartChanged({ chart: next }));
+    // The row on the bench stays on the bench.
+    if (sameElements(range.apply, applied)) choose(next.find((r) => r.id === range.id));
+  };
   return (
     <>
       <div className="apply-sheet">
-        <Sheet label={t('apply.sheet')}>
-          <Section unit={unit}>
-            {(drawing) => (
-              <div
-                className="section-scroll"
-                tabIndex={0}
-                role="region"
-                aria-label={t('apply.section', { name: unit.name })}
-              >
-                <SectionView
-                  unit={unit}
-                  drawing={drawing}
-                  solution={solution}
-                  roles={roles}
-                  onElement={(id) => dispatch(elementToggled(id))}
-                />
-              </div>
-            )}
-          </Section>
-        </Sheet>
+        <UnitSheet
+          unit={unit}
+          solution={solution}
+          turning={turning}
+          view={view}
+          onView={(next) => dispatch(viewChosen(next))}
+          onElement={(id) => dispatch(elementToggled(id))}
+        />
       </div>
-      <ApplyChart
-        unit={unit}
-        applied={applied}
-        onRange={(range) => dispatch(rangeChosen(range.apply))}
-      />
+      <div className="apply-chart-scroll" tabIndex={0} role="region" aria-label={t('apply.chart')}>
+        {chart && <ChangedChart unit={unit} chart={chart} />}
+        <ApplyChart
+          unit={unit}
+          ranges={ranges}
+          isCurrent={(range) => sameElements(range.apply, applied)}
+          onRange={choose}
+          onCell={(range, element) => change(range, element.id)}
+        />
+      </div>
       <aside className="apply-side" aria-label={t('apply.now')}>
         <div className="row">
           <Select
@@ -118,7 +140,7 @@ function Bench({ unit, units, onUnit }: Props) {
             value={unit.id}
             onChange={onUnit}
             options={units}
-            style={{ flex: 1 }}
+            style={{ flex: 1, minWidth: 0 }}
           />
           <Segmented
             aria-label={t('apply.load')}
@@ -130,103 +152,72 @@ function Bench({ unit, units, onUnit }: Props) {
             }))}
           />
         </div>
-        <Readout unit={unit} solution={solution} />
+        <Selector ranges={ranges} applied={applied} onRange={choose} />
+        <Outcome solution={solution} />
+        <Panels unit={unit} solution={solution} />
+        {door === 'teach' && (
+          <LinkButton to={`/teach/units/${unit.id}`}>{t('apply.editUnit')}</LinkButton>
+        )}
       </aside>
     </>
   );
 }
 
-/** The laid-out section, from a worker; told when it takes a while. */
-function Section({
-  unit,
-  children,
-}: {
-  unit: Unit;
-  children: (d: SectionDrawing) => React.ReactNode;
-}) {
-  const { t } = useTranslation();
-  const [result, setResult] = useState<{
-    unit: Unit;
-    drawing?: SectionDrawing;
-    failure?: string;
-  }>();
-  useEffect(() => {
-    const cancel = new AbortController();
-    layOutSection(unit, cancel.signal).then(
-      (drawing) => setResult({ unit, drawing }),
-      (error: unknown) => {
-        if (!cancel.signal.aborted) setResult({ unit, failure: reasonOf(error) });
-      },
-    );
-    return () => cancel.abort();
-  }, [unit]);
-  if (result?.unit !== unit)
-    return (
-      <div className="section-wait">
-        <Spin />
-        <p>{t('apply.layingOut')}</p>
-      </div>
-    );
-  if (!result.drawing)
-    return <p className="section-wait">{t('apply.notDrawn', { reason: result.failure })}</p>;
-  return children(result.drawing);
+/** Applied elements that the unit still has: it may have been edited since. */
+function useKnownElements(unit: Unit, ids: readonly string[]): string[] {
+  return useMemo(
+    () => ids.filter((id) => unit.elements.some((e) => e.id === id && e.kind !== 'one-way')),
+    [unit, ids],
+  );
 }
 
-/** What comes out, and what each element does, in numbers and words. */
-function Readout({ unit, solution }: { unit: Unit; solution: Solution }) {
+const PANELS = ['now', 'why', 'power', 'else'] as const;
+
+function Panels({ unit, solution }: { unit: Unit; solution: Solution }) {
   const { t } = useTranslation();
-  const { ratio, outcome } = solution;
+  const dispatch = useAppDispatch();
+  const { applied, load } = useAppSelector(selectApply);
+  const [panel, setPanel] = useState<(typeof PANELS)[number]>('now');
+  const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   return (
     <>
-      <div className="headline" aria-live="polite">
-        <div className={ratio ? 'figure headline-figure' : 'figure apply-outcome'}>
-          {ratio ? formatRatio(toNumber(ratio)) : t(`outcomes.${outcome}`)}
-        </div>
-        {ratio && (
-          <div className="quiet">
-            <div>{t('bench.exactly', { fraction: toText(ratio).replace('-', '\u2212') })}</div>
-            <div>{t(toNumber(ratio) > 0 ? 'directions.same' : 'directions.opposite')}</div>
-          </div>
-        )}
-      </div>
-      {!ratio && <p>{t(`outcomesSaid.${outcome}`)}</p>}
-      <table className="plain apply-elements">
-        <caption className="visually-hidden">{t('apply.elements')}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{t('apply.element')}</th>
-            <th scope="col">{t('apply.state')}</th>
-            <th scope="col" className="num">
-              {t('apply.torque')}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {unit.elements.map((e) => {
-            const result = solution.elements.get(e.id);
-            const state = result?.state ?? 'open';
-            return (
-              <tr key={e.id} data-state={state}>
-                <th scope="row">
-                  <strong>{e.id}</strong> {e.name}
-                </th>
-                <td>
-                  <Mark state={state} kind={e.kind} /> {t(`elementStates.${state}`)}
-                </td>
-                <td className="num">
-                  {torqueText(state, result?.torque ? toNumber(result.torque) : null)}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <Segmented
+        block
+        aria-label={t('apply.panel')}
+        value={panel}
+        onChange={setPanel}
+        options={PANELS.map((p) => ({ value: p, label: t(`apply.panels.${p}`) }))}
+      />
+      {panel === 'now' && <NowPanel unit={unit} solution={solution} roles={roles} />}
+      {panel === 'why' && <WhyPanel unit={unit} solution={solution} />}
+      {panel === 'power' && (
+        <PowerPanel unit={unit} solution={solution} applied={applied} load={load} />
+      )}
+      {panel === 'else' && (
+        <ElsePanel unit={unit} applied={applied} onApply={(ids) => dispatch(rangeChosen(ids))} />
+      )}
     </>
   );
 }
 
-/** × input torque; an open element carries none, and a shared one's part is open. */
-const torqueText = (state: string, torque: number | null): string => {
-  if (state === 'open' || state === 'overrunning') return '';
-  return torque === null ? '?' : formatNumber(torque, 2);
-};
+/** The chart was changed on the bench: keep it in the unit, or put it back. */
+function ChangedChart({ unit, chart }: { unit: Unit; chart: Range[] }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const back = () => dispatch(chartChanged({ chart: null }));
+  return (
+    <div className="row apply-changed" role="status">
+      <span>{t('apply.chartChanged')}</span>
+      <Button size="small" onClick={back}>
+        {t('apply.putBack')}
+      </Button>
+      <Button
+        size="small"
+        type="primary"
+        onClick={() => void dispatch(saveUnit({ ...unit, ranges: chart })).then(back)}
+      >
+        {t('apply.keepChart')}
+      </Button>
+    </div>
+  );
+}

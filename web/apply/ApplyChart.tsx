@@ -1,120 +1,100 @@
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
+import {
+  chartRows,
+  spreadOf,
+  type ChartRow,
+  type Range,
+  type ShiftElement,
+  type Unit,
+} from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
 import { formatNumber, formatRatio } from '../shared/numbers';
+import { ChartGrid, type ChartCell, type ChartColumn } from './ChartGrid';
 import { Mark } from './Mark';
-import './ApplyChart.css';
 
 interface Props {
   unit: Unit;
-  applied: readonly string[];
-  onRange: (range: Range) => void;
-}
-
-interface Row {
-  range: Range;
-  drive: Solution;
-  braking: boolean | null;
-  step: number | null;
-}
-
-/** What every range does: computed row by row, with the step to the range before and the most that is held. */
-function rowsOf(unit: Unit): Row[] {
-  let before: number | null = null;
-  return unit.ranges.map((range) => {
-    const drive = solveUnit(unit, range.apply);
-    const coast = solveUnit(unit, range.apply, 'coast');
-    const ratio = drive.ratio && toNumber(drive.ratio);
-    const forward = ratio !== null && ratio > 0 ? ratio : null;
-    const step = forward !== null && before !== null && before > forward ? before / forward : null;
-    if (forward !== null) before = forward;
-    const braking = drive.outcome === 'drives' ? coast.outcome === 'drives' : null;
-    return { range, drive, braking, step };
-  });
+  ranges: readonly Range[];
+  isCurrent?: (range: Range) => boolean;
+  onRange?: ((range: Range) => void) | undefined;
+  onCell?: ((range: Range, element: ShiftElement) => void) | undefined;
+  heading?: Parameters<typeof ChartGrid>[0]['heading'];
 }
 
 const NONE = '–';
 
-/** The apply chart: a row a range; choosing a row puts it on the bench. */
-export function ApplyChart({ unit, applied, onRange }: Props) {
+/** The apply chart with all that follows from it: ratio, step, engine braking and who holds the reaction. */
+export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }: Props) {
   const { t } = useTranslation();
-  const rows = rowsOf(unit);
-  const current = (range: Range) =>
-    range.apply.length === applied.length && range.apply.every((id) => applied.includes(id));
+  const rows = useMemo(() => chartRows(unit, ranges), [unit, ranges]);
+  const rowOf = (range: Range): ChartRow => rows[ranges.indexOf(range)]!;
+  const spread = spreadOf(rows);
+  const cellOf = (range: Range, element: ShiftElement): ChartCell => {
+    const state = rowOf(range).drive.elements.get(element.id)?.state ?? 'open';
+    const movable = onCell && element.kind !== 'one-way';
+    return {
+      content: <Mark state={state} kind={element.kind} />,
+      words: t(`elementStates.${state}`),
+      on: range.apply.includes(element.id),
+      onToggle: movable ? () => onCell(range, element) : undefined,
+    };
+  };
+  const after: ChartColumn[] = [
+    {
+      key: 'ratio',
+      title: t('bench.ratio'),
+      numeric: true,
+      cell: (range) => {
+        const { ratio, outcome } = rowOf(range).drive;
+        return ratio ? formatRatio(toNumber(ratio)) : t(`outcomes.${outcome}`);
+      },
+    },
+    {
+      key: 'step',
+      title: t('apply.step'),
+      numeric: true,
+      cell: (range) => {
+        const { step } = rowOf(range);
+        return step === null ? NONE : formatNumber(step, 2);
+      },
+    },
+    {
+      key: 'braking',
+      title: t('apply.braking'),
+      cell: (range) => {
+        const { braking } = rowOf(range);
+        return braking === null ? NONE : t(braking ? 'apply.yes' : 'apply.no');
+      },
+    },
+    { key: 'holds', title: t('apply.holds'), cell: (range) => holdsText(rowOf(range)) },
+  ];
   return (
-    <div className="apply-chart-scroll">
-      <table className="plain apply-chart">
-        <caption className="visually-hidden">{t('apply.chart')}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{t('apply.lever')}</th>
-            <th scope="col">{t('apply.gear')}</th>
-            {unit.elements.map((e) => (
-              <th key={e.id} scope="col" title={e.name}>
-                {e.id}
-              </th>
-            ))}
-            <th scope="col" className="num">
-              {t('bench.ratio')}
-            </th>
-            <th scope="col" className="num">
-              {t('apply.step')}
-            </th>
-            <th scope="col">{t('apply.braking')}</th>
-            <th scope="col" className="num">
-              {t('apply.mostHeld')}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ range, drive, braking, step }) => (
-            <tr key={range.id} aria-current={current(range)} onClick={() => onRange(range)}>
-              <td>{range.lever}</td>
-              <td>
-                <button
-                  type="button"
-                  className="row-button"
-                  onClick={(event) => {
-                    event.stopPropagation();
-                    onRange(range);
-                  }}
-                >
-                  {range.gear}
-                  <span className="visually-hidden"> {t('apply.showRange', { id: range.id })}</span>
-                </button>
-              </td>
-              {unit.elements.map((e) => {
-                const state = drive.elements.get(e.id)?.state ?? 'open';
-                return (
-                  <td key={e.id}>
-                    <Mark state={state} kind={e.kind} />
-                    {state !== 'open' && (
-                      <span className="visually-hidden">{t(`elementStates.${state}`)}</span>
-                    )}
-                  </td>
-                );
-              })}
-              <td className="num">
-                {drive.ratio ? formatRatio(toNumber(drive.ratio)) : t(`outcomes.${drive.outcome}`)}
-              </td>
-              <td className="num">{step === null ? NONE : formatNumber(step, 2)}</td>
-              <td>{braking === null ? NONE : t(braking ? 'apply.yes' : 'apply.no')}</td>
-              <td className="num">{mostHeld(unit, drive)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <>
+      <ChartGrid
+        label={t('apply.chart')}
+        ranges={ranges}
+        elements={unit.elements}
+        cellOf={cellOf}
+        after={after}
+        {...(isCurrent ? { isCurrent } : {})}
+        onRange={onRange}
+        heading={heading}
+      />
+      {spread !== null && (
+        <p className="apply-spread">
+          {t('apply.spread')} <strong className="figure">{formatRatio(spread)}</strong>
+          <span className="quiet"> {t('apply.spreadSaid')}</span>
+        </p>
+      )}
+    </>
   );
 }
 
-/** The largest torque on a brake, band or one-way clutch, × input torque. */
-function mostHeld(unit: Unit, solution: Solution): string {
-  if (solution.outcome !== 'drives') return NONE;
-  const sizes = unit.elements.flatMap(({ id }) => {
-    const torque = solution.elements.get(id)?.torque;
-    return torque ? [Math.abs(toNumber(torque))] : [];
-  });
-  const most = Math.max(0, ...sizes);
-  return most === 0 ? NONE : formatNumber(most, 2);
+/** "B1 0.44, F1 ?": who holds and how much, × input torque. */
+function holdsText({ holds }: ChartRow): string {
+  if (holds.length === 0) return NONE;
+  return holds
+    .map(({ element, torque }) => `${element} ${torque === null ? '?' : formatNumber(torque, 2)}`)
+    .join(', ');
 }

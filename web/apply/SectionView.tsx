@@ -1,5 +1,6 @@
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { SectionDrawing, SectionElement, SectionLine } from '../../core/drawing';
+import type { PathSegment, SectionDrawing, SectionElement, SectionLine } from '../../core/drawing';
 import {
   CASE,
   type ElementState,
@@ -8,7 +9,9 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
+import type { Turning } from '../ratio/useTurning';
 import { formatRatio } from '../shared/numbers';
+import { PowerFlowLines, ToothStrips } from './SectionMotion';
 import './SectionView.css';
 
 interface Props {
@@ -16,14 +19,23 @@ interface Props {
   drawing: SectionDrawing;
   solution: Solution;
   roles: ReadonlyMap<string, MemberRole>;
-  onElement: (id: string) => void;
+  /** Where the power runs; empty while it is not to be shown. */
+  path: readonly PathSegment[];
+  turning: Turning;
+  /** Left out where elements can't be worked. */
+  onElement?: ((id: string) => void) | undefined;
+  /** Left out where members can't be chosen. */
+  onMember?: ((id: string) => void) | undefined;
+  /** Members chosen, in order: each carries its number. */
+  chosen?: readonly string[];
 }
 
 /** Smaller than this share of its size its words can't be read; a wider unit scrolls instead. */
 const READABLE = 0.8;
 
 /** The section: members in the four roles, elements as controls, brakes and bands on hatched ground. */
-export function SectionView({ unit, drawing, solution, roles, onElement }: Props) {
+export function SectionView(props: Props) {
+  const { unit, drawing, solution, roles, path, turning, onElement, onMember, chosen = [] } = props;
   const { t } = useTranslation();
   const { width, height, caseY, centreY, lines, gears, elements } = drawing;
   const role = (member: string | null) =>
@@ -62,6 +74,7 @@ export function SectionView({ unit, drawing, solution, roles, onElement }: Props
         .map((l, k) => (
           <Ground key={k} x1={l.x2 - 10} x2={l.x2 + 10} y={l.y2 + 9} below />
         ))}
+      <PowerFlowLines path={path} roles={roles} turning={turning} />
       {gears.map((g, k) => (
         <g key={k} className={`section-gear member-${role(g.member)}`}>
           <rect x={g.x} y={g.y} width={g.width} height={g.height} />
@@ -72,6 +85,10 @@ export function SectionView({ unit, drawing, solution, roles, onElement }: Props
           )}
         </g>
       ))}
+      <ToothStrips gears={gears} solution={solution} turning={turning} />
+      {onMember && (
+        <MemberTargets unit={unit} drawing={drawing} chosen={chosen} onMember={onMember} />
+      )}
       {elements.map((e) => (
         <ElementSign
           key={e.id}
@@ -88,7 +105,7 @@ export function SectionView({ unit, drawing, solution, roles, onElement }: Props
         anchor="start"
         name={unit.members.find((m) => m.id === unit.input)?.name}
         role={role(unit.input)}
-        speed="1.00"
+        speed={speedText(solution, unit.input)}
       />
       <End
         x={width - 8}
@@ -125,16 +142,89 @@ interface EndProps {
   speed: string;
 }
 
-const End = ({ x, y, anchor, name, role, speed }: EndProps) => (
-  <text className={`section-end text-${role}`} x={x} y={y} textAnchor={anchor}>
-    <tspan x={x} dy={-18}>
-      {name}
-    </tspan>
-    <tspan className="section-end-speed" x={x} dy={16}>
-      × {speed}
-    </tspan>
-  </text>
-);
+function End({ x, y, anchor, name, role, speed }: EndProps) {
+  const { t } = useTranslation();
+  return (
+    <text className={`section-end text-${role}`} x={x} y={y} textAnchor={anchor}>
+      <tspan x={x} dy={-18}>
+        {name}
+      </tspan>
+      <tspan className="section-end-speed" x={x} dy={17}>
+        {t(`memberRoles.${role}`)} × {speed}
+      </tspan>
+    </text>
+  );
+}
+
+interface TargetProps {
+  unit: Unit;
+  drawing: SectionDrawing;
+  chosen: readonly string[];
+  onMember: (id: string) => void;
+}
+
+/** Members as things to choose: their lines, made wide, and a number once chosen. */
+const MemberTargets = memo(function MemberTargets(props: TargetProps) {
+  const { unit, drawing, chosen, onMember } = props;
+  const { t } = useTranslation();
+  return unit.members.map(({ id, name }) => {
+    const lines = drawing.lines.filter((l) => l.member === id);
+    const gears = drawing.gears.filter((g) => g.member === id);
+    if (lines.length === 0) return null;
+    const place = chosen.indexOf(id);
+    const longest = lines.reduce((a, b) => (lengthOf(b) > lengthOf(a) ? b : a));
+    const middle = { x: (longest.x1 + longest.x2) / 2, y: (longest.y1 + longest.y2) / 2 };
+    const choose = () => onMember(id);
+    return (
+      <g
+        key={id}
+        className={`section-member${place >= 0 ? ' section-chosen' : ''}`}
+        role="button"
+        tabIndex={0}
+        aria-pressed={place >= 0}
+        aria-label={place >= 0 ? t('apply.chosenMember', { name, n: place + 1 }) : name}
+        onClick={choose}
+        onKeyDown={(event) => onKey(event, choose)}
+      >
+        <title>{name}</title>
+        {lines.map((l, k) => (
+          <path key={k} className="section-member-hit" d={pathOf(l)} />
+        ))}
+        {gears.map((g, k) => (
+          <rect
+            key={k}
+            className="section-member-gear"
+            x={g.x}
+            y={g.y}
+            width={g.width}
+            height={g.height}
+          />
+        ))}
+        {place >= 0 && (
+          <>
+            <circle className="section-number" cx={middle.x} cy={middle.y} r={13} />
+            <text
+              className="section-number-text"
+              x={middle.x}
+              y={middle.y + 5.5}
+              textAnchor="middle"
+            >
+              {place + 1}
+            </text>
+          </>
+        )}
+      </g>
+    );
+  });
+});
+
+const lengthOf = (l: SectionLine): number => Math.abs(l.x2 - l.x1) + Math.abs(l.y2 - l.y1);
+
+function onKey(event: React.KeyboardEvent, act: () => void): void {
+  if (event.key !== 'Enter' && event.key !== ' ') return;
+  event.preventDefault();
+  act();
+}
 
 function Ground({
   x1,
@@ -160,16 +250,16 @@ interface SignProps {
   caseY: number;
   name: string;
   state: ElementState;
-  onElement: (id: string) => void;
+  onElement: ((id: string) => void) | undefined;
 }
 
 /** An element's sign; clutches, dogs, brakes and bands are switched by it, one-way clutches are not. */
 function ElementSign({ element, caseY, name, state, onElement }: SignProps) {
   const { t } = useTranslation();
   const { id, kind, grounded, x, y } = element;
-  const movable = kind !== 'one-way';
+  const movable = kind !== 'one-way' && onElement;
   const on = state !== 'open' && state !== 'overrunning';
-  const toggle = () => onElement(id);
+  const toggle = () => onElement?.(id);
   const words = `${id}, ${name}: ${t(`elementStates.${state}`)}`;
   return (
     <g
@@ -180,11 +270,7 @@ function ElementSign({ element, caseY, name, state, onElement }: SignProps) {
             tabIndex: 0,
             'aria-pressed': on,
             onClick: toggle,
-            onKeyDown: (event: React.KeyboardEvent) => {
-              if (event.key !== 'Enter' && event.key !== ' ') return;
-              event.preventDefault();
-              toggle();
-            },
+            onKeyDown: (event: React.KeyboardEvent) => onKey(event, toggle),
           }
         : { role: 'img' })}
       aria-label={words}

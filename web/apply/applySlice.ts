@@ -1,28 +1,39 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Load } from '../../core/geartrain';
+import type { Load, Range } from '../../core/geartrain';
 
-/** What is on at the Apply bench: the elements applied, and whether the engine or the road pushes. */
+/** What the Apply bench shows: a unit, its elements, and a chart that may have been changed on the bench. */
 export interface ApplyState {
   unitId: string | null;
   applied: string[];
   load: Load;
+  /** The chart as changed here; `null` while it is the unit's own. */
+  chart: Range[] | null;
+  /** The section, the lever diagram, or the end view of a gear set by its id. */
+  view: string;
 }
 
-const initialState: ApplyState = { unitId: null, applied: [], load: 'drive' };
+/** Views that are not gear sets; ids can't hold the colon. */
+export const SECTION = ':section';
+export const LEVER = ':lever';
+
+const initialState: ApplyState = {
+  unitId: null,
+  applied: [],
+  load: 'drive',
+  chart: null,
+  view: SECTION,
+};
 
 const slice = createSlice({
   name: 'apply',
   initialState,
   reducers: {
     unitOpened: (_state, action: PayloadAction<{ unitId: string; applied: string[] }>) => ({
+      ...initialState,
       ...action.payload,
-      load: 'drive' as const,
     }),
     elementToggled: (state, action: PayloadAction<string>) => {
-      const id = action.payload;
-      state.applied = state.applied.includes(id)
-        ? state.applied.filter((e) => e !== id)
-        : [...state.applied, id];
+      state.applied = toggled(state.applied, action.payload);
     },
     rangeChosen: (state, action: PayloadAction<string[]>) => {
       state.applied = action.payload;
@@ -30,9 +41,26 @@ const slice = createSlice({
     loadChosen: (state, action: PayloadAction<Load>) => {
       state.load = action.payload;
     },
+    chartChanged: (state, action: PayloadAction<{ chart: Range[] | null }>) => {
+      state.chart = action.payload.chart;
+    },
+    viewChosen: (state, action: PayloadAction<string>) => {
+      state.view = action.payload;
+    },
   },
 });
 
-export const { unitOpened, elementToggled, rangeChosen, loadChosen } = slice.actions;
+export const toggled = (ids: readonly string[], id: string): string[] =>
+  ids.includes(id) ? ids.filter((e) => e !== id) : [...ids, id];
+
+/** The chart with one cell turned over. */
+export const cellToggled = (ranges: readonly Range[], rangeId: string, element: string): Range[] =>
+  ranges.map((r) => (r.id === rangeId ? { ...r, apply: toggled(r.apply, element) } : r));
+
+export const sameElements = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((id) => b.includes(id));
+
+export const { unitOpened, elementToggled, rangeChosen, loadChosen, chartChanged, viewChosen } =
+  slice.actions;
 export const applyReducer = slice.reducer;
 export const selectApply = (state: { apply: ApplyState }): ApplyState => state.apply;

@@ -6,7 +6,7 @@ import type {
   OpenFailure,
   PackFailure,
 } from '../../core/formats';
-import type { Unit } from '../../core/geartrain';
+import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
 export type OpenedFile =
@@ -31,4 +31,13 @@ export interface FileWorker {
 /** Messages between the page and the worker that lays drawings out. */
 export interface DrawingWorker {
   sectionDrawing(unit: Unit): SectionDrawing;
+}
+
+/** Messages between the page and the workers that search tooth counts. */
+export interface SearchWorker {
+  searchTeeth(
+    search: ToothSearch,
+    part: { readonly index: number; readonly of: number },
+    onStep: (step: SearchStep) => void,
+  ): void;
 }

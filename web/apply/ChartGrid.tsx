@@ -1,0 +1,174 @@
+import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Range, ShiftElement } from '../../core/geartrain';
+import './ChartGrid.css';
+
+/** What stands in one cell. */
+export interface ChartCell {
+  readonly content: ReactNode;
+  /** The cell's state in words. */
+  readonly words: string;
+  readonly on: boolean;
+  /** Turns the cell over; left out where it can't be worked. */
+  readonly onToggle?: (() => void) | undefined;
+  readonly mark?: 'right' | 'wrong' | 'given' | undefined;
+}
+
+export interface ChartColumn {
+  readonly key: string;
+  readonly title: string;
+  readonly numeric?: boolean;
+  readonly cell: (range: Range) => ReactNode;
+}
+
+interface Props {
+  label: string;
+  ranges: readonly Range[];
+  elements: readonly ShiftElement[];
+  cellOf: (range: Range, element: ShiftElement) => ChartCell;
+  /** Columns after the elements. */
+  after?: readonly ChartColumn[];
+  isCurrent?: (range: Range) => boolean;
+  onRange?: ((range: Range) => void) | undefined;
+  /** Replaces lever and gear, for editing them. */
+  heading?: ((range: Range) => ReactNode) | undefined;
+}
+
+/** An apply chart worked by mouse and by keyboard: arrows move between cells, space and enter turn one over. */
+export function ChartGrid(props: Props) {
+  const { label, ranges, elements, cellOf, after = [], isCurrent, onRange, heading } = props;
+  const { t } = useTranslation();
+  const body = useRef<HTMLTableSectionElement>(null);
+  const [focus, setFocus] = useState('');
+  const first = `${ranges[0]?.id} ${elements.find((e) => e.kind !== 'one-way')?.id}`;
+  const present = ranges.some((r) => elements.some((e) => `${r.id} ${e.id}` === focus));
+  const reachable = present ? focus : first;
+  return (
+    <table className="plain apply-chart">
+      <caption className="visually-hidden">{label}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{t('apply.lever')}</th>
+          <th scope="col">{t('apply.gear')}</th>
+          {elements.map((e) => (
+            <th key={e.id} scope="col" title={e.name} className="apply-chart-element">
+              {e.id}
+            </th>
+          ))}
+          {after.map((c) => (
+            <th key={c.key} scope="col" className={c.numeric ? 'num' : undefined}>
+              {c.title}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody ref={body} onKeyDown={(event) => moveFocus(event, body.current)}>
+        {ranges.map((range) => (
+          <tr key={range.id} aria-current={isCurrent?.(range)}>
+            {heading ? (
+              heading(range)
+            ) : (
+              <RowHeading range={range} onRange={onRange ? () => onRange(range) : undefined} />
+            )}
+            {elements.map((element) => (
+              <Cell
+                key={element.id}
+                name={`${range.id} ${element.id}`}
+                label={t('apply.cell', {
+                  element: element.id,
+                  gear: range.gear === range.lever ? range.lever : `${range.lever} ${range.gear}`,
+                })}
+                cell={cellOf(range, element)}
+                reachable={reachable === `${range.id} ${element.id}`}
+                onFocus={setFocus}
+              />
+            ))}
+            {after.map((c) => (
+              <td key={c.key} className={c.numeric ? 'num' : undefined}>
+                {c.cell(range)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function RowHeading({ range, onRange }: { range: Range; onRange?: (() => void) | undefined }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <td>{range.lever}</td>
+      <td>
+        {onRange ? (
+          <button type="button" className="row-button" onClick={onRange}>
+            {range.gear}
+            <span className="visually-hidden"> {t('apply.showRange', { id: range.id })}</span>
+          </button>
+        ) : (
+          range.gear
+        )}
+      </td>
+    </>
+  );
+}
+
+interface CellProps {
+  name: string;
+  label: string;
+  cell: ChartCell;
+  reachable: boolean;
+  onFocus: (name: string) => void;
+}
+
+function Cell({ name, label, cell, reachable, onFocus }: CellProps) {
+  const { content, words, on, onToggle, mark } = cell;
+  return (
+    <td className="chart-cell" data-mark={mark}>
+      {onToggle ? (
+        <button
+          type="button"
+          className="chart-cell-button"
+          data-cell={name}
+          aria-pressed={on}
+          aria-label={`${label}: ${words}`}
+          tabIndex={reachable ? 0 : -1}
+          onFocus={() => onFocus(name)}
+          onClick={onToggle}
+        >
+          {content}
+        </button>
+      ) : (
+        <span className="chart-cell-still">
+          {content}
+          <span className="visually-hidden">{words}</span>
+        </span>
+      )}
+    </td>
+  );
+}
+
+/** Arrow keys go to the next cell that can be worked, in the row or the column. */
+function moveFocus(event: KeyboardEvent, body: HTMLTableSectionElement | null): void {
+  const step = { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] }[
+    event.key
+  ];
+  const from = (event.target as HTMLElement).closest('td');
+  if (!step || !from || !body || !(event.target as HTMLElement).dataset['cell']) return;
+  event.preventDefault();
+  const rows = [...body.rows];
+  let r = rows.indexOf(from.parentElement as HTMLTableRowElement);
+  let c = from.cellIndex;
+  for (;;) {
+    r += step[0]!;
+    c += step[1]!;
+    const cell = rows[r]?.cells[c];
+    if (!cell) return;
+    const button = cell.querySelector<HTMLElement>('[data-cell]');
+    if (button) {
+      button.focus();
+      return;
+    }
+  }
+}

@@ -1,0 +1,84 @@
+import { useTranslation } from 'react-i18next';
+import type { MemberRole, Solution, Unit } from '../../../core/geartrain';
+import { toNumber } from '../../../core/numerics';
+import { formatNumber, formatRatio } from '../../shared/numbers';
+import { Mark } from '../Mark';
+
+interface Props {
+  unit: Unit;
+  solution: Solution;
+  roles: ReadonlyMap<string, MemberRole>;
+}
+
+/** What each element holds and how fast each member turns. */
+export function NowPanel({ unit, solution, roles }: Props) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <table className="plain apply-elements">
+        <caption className="visually-hidden">{t('apply.elements')}</caption>
+        <thead>
+          <tr>
+            <th scope="col">{t('apply.element')}</th>
+            <th scope="col">{t('apply.state')}</th>
+            <th scope="col" className="num" title={t('apply.torqueSaid')}>
+              {t('apply.torque')}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {unit.elements.map((e) => {
+            const result = solution.elements.get(e.id);
+            const state = result?.state ?? 'open';
+            return (
+              <tr key={e.id} data-state={state}>
+                <th scope="row">
+                  <strong>{e.id}</strong> {e.name}
+                </th>
+                <td>
+                  <Mark state={state} kind={e.kind} /> {t(`elementStates.${state}`)}
+                </td>
+                <td className="num">
+                  {torqueText(state, result?.torque ? toNumber(result.torque) : null)}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <table className="plain apply-elements">
+        <caption className="visually-hidden">{t('apply.members')}</caption>
+        <thead>
+          <tr>
+            <th scope="col">{t('apply.member')}</th>
+            <th scope="col">{t('apply.does')}</th>
+            <th scope="col" className="num" title={t('apply.speedSaid')}>
+              {t('apply.speed')}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {unit.members.map(({ id, name }) => {
+            const role = roles.get(id) ?? 'idle';
+            const speed = solution.speeds.get(id);
+            return (
+              <tr key={id}>
+                <th scope="row">{name}</th>
+                <td className={`role-${role}`}>
+                  <strong>{t(`memberRoles.${role}`)}</strong>
+                </td>
+                <td className="num">{speed ? formatRatio(toNumber(speed)) : t('apply.floats')}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** × input torque; an open element carries none, and a shared one's part is open. */
+const torqueText = (state: string, torque: number | null): string => {
+  if (state === 'open' || state === 'overrunning') return '';
+  return torque === null ? '?' : formatNumber(torque, 2);
+};

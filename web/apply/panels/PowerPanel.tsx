@@ -1,0 +1,113 @@
+import { InputNumber } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  efficiency,
+  MESH_EFFICIENCY,
+  powerFlow,
+  type Load,
+  type Solution,
+  type Unit,
+} from '../../../core/geartrain';
+import { isZero, toNumber, type Fraction } from '../../../core/numerics';
+import { formatNumber } from '../../shared/numbers';
+
+interface Props {
+  unit: Unit;
+  solution: Solution;
+  applied: readonly string[];
+  load: Load;
+}
+
+/** Where the power goes, what goes round in a circle, and what the teeth lose. */
+export function PowerPanel({ unit, solution, applied, load }: Props) {
+  const { t } = useTranslation();
+  const [mesh, setMesh] = useState(100 * MESH_EFFICIENCY);
+  if (solution.outcome !== 'drives') return <p>{t(`outcomesSaid.${solution.outcome}`)}</p>;
+  const flow = powerFlow(unit, solution);
+  const loss = efficiency(unit, applied, load, mesh / 100);
+  const nameOf = (member: string) => unit.members.find((m) => m.id === member)?.name ?? member;
+  const ports = flow.ports.filter((p) => p.power === null || !isZero(p.power));
+  const clutches = unit.elements.flatMap((e) => {
+    const power = flow.clutches.get(e.id);
+    return power && !isZero(power) ? [{ element: e, power }] : [];
+  });
+  return (
+    <>
+      <p className="power-efficiency">
+        {loss.kind === 'turns' && (
+          <>
+            <strong className="figure">{formatNumber(100 * loss.efficiency, 1)} %</strong>{' '}
+            {t('apply.comesOut', { torque: formatNumber(loss.torqueRatio, 2) })}
+          </>
+        )}
+        {loss.kind === 'self-locking' && <strong>{t('apply.selfLocking')}</strong>}
+        {loss.kind === 'open' && t('apply.lossOpen')}
+      </p>
+      <label className="row">
+        <span>{t('apply.meshEfficiency')}</span>
+        <InputNumber
+          aria-label={t('apply.meshEfficiency')}
+          min={50}
+          max={100}
+          step={0.5}
+          value={mesh}
+          suffix="%"
+          onChange={(value) => value !== null && setMesh(value)}
+          style={{ width: 110 }}
+        />
+      </label>
+      <p className="quiet">{t('apply.lossSaid')}</p>
+      {!isZero(flow.circulating) && (
+        <p className="power-loop" role="note">
+          {t('apply.circulates', {
+            share: percent(flow.circulating),
+            members: flow.loop.map(nameOf).join(', '),
+          })}
+        </p>
+      )}
+      <table className="plain apply-elements">
+        <caption className="visually-hidden">{t('apply.powers')}</caption>
+        <thead>
+          <tr>
+            <th scope="col">{t('apply.link')}</th>
+            <th scope="col">{t('apply.member')}</th>
+            <th scope="col" className="num">
+              {t('apply.power')}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {ports.map(({ set, port, member, power }) => (
+            <tr key={`${set} ${port}`}>
+              <th scope="row">
+                <strong>{set}</strong> {t(`ports.${port}`)}
+              </th>
+              <td>
+                {nameOf(member)} {power && t(power.num > 0n ? 'apply.givesIn' : 'apply.takesOut')}
+              </td>
+              <td className="num">{power ? percent(power) : '?'}</td>
+            </tr>
+          ))}
+          {clutches.map(({ element, power }) => (
+            <tr key={element.id}>
+              <th scope="row">
+                <strong>{element.id}</strong> {element.name}
+              </th>
+              <td>
+                {t('apply.passesOn', {
+                  to: nameOf(element.between[power.num > 0n ? 1 : 0]),
+                })}
+              </td>
+              <td className="num">{percent(power)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** Size as a share of the input's power. */
+const percent = (power: Fraction): string =>
+  `${formatNumber(100 * Math.abs(toNumber(power)), 0)} %`;

@@ -1,0 +1,10 @@
+import { expose } from 'comlink';
+import { searchTeeth } from '../../core/geartrain';
+import type { SearchWorker } from './protocol';
+
+const worker: SearchWorker = {
+  searchTeeth(search, part, onStep) {
+    for (const step of searchTeeth(search, part)) onStep(step);
+  },
+};
+expose(worker);
