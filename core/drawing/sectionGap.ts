@@ -89,7 +89,8 @@ function clutchesIn(order: readonly Riser[], levels: Levels): GapOrder {
         0,
       );
       // Signs need room of two heights; closer than that only where nothing else is left.
-      const total = cost + stretch * 0.01 + (near < 2 ? 0.5 : 0);
+      const crowded = besideStub(order, a, height) ? 0.4 : 0;
+      const total = cost + stretch * 0.01 + (near < 2 ? 0.5 : 0) + crowded;
       if (!best || total < best.cost) best = { height, cost: total };
     }
     if (!best) continue;
@@ -101,6 +102,15 @@ function clutchesIn(order: readonly Riser[], levels: Levels): GapOrder {
   }
   return { order, clutchHeight, crossings };
 }
+
+/** Half the height of a sign, with some air. */
+const SIGN_ROOM = 1.1;
+
+/** A line to the gap's side runs past the slot of a sign, right of its left riser, too close to it. */
+const besideStub = (order: readonly Riser[], left: number, height: number): boolean =>
+  order.some((riser, k) =>
+    (k <= left ? riser.right : riser.left).some((h) => Math.abs(h - height) < SIGN_ROOM),
+  );
 
 /** Horizontal lines to the gap's sides that run across another member's riser. */
 function stubCrossings(order: readonly Riser[], spans: readonly [number, number][]): number {

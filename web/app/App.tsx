@@ -6,6 +6,7 @@ import { useMedia } from '../shared/useMedia';
 import { SingleKeysContext } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector, useServices } from './hooks';
 import { refreshLesson } from '../lessons/librarySlice';
+import { refreshUnit } from '../units/unitsSlice';
 import type { AppRouter } from './routes';
 import { themeFor } from './theme';
 
@@ -24,7 +25,11 @@ export function App({ router }: { router: AppRouter }) {
     services.documents.saveSetting('settings', settings).catch(() => undefined);
   }, [services, settings]);
   useEffect(
-    () => services.tabs.listen(({ id }) => void dispatch(refreshLesson(id))),
+    () =>
+      services.tabs.listen(({ type, id }) => {
+        if (type === 'unit-saved') void dispatch(refreshUnit(id));
+        else void dispatch(refreshLesson(id));
+      }),
     [services, dispatch],
   );
 

@@ -32,6 +32,10 @@ export function createRouter() {
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
         { path: 'teach/units', lazy: async () => ({ Component: await screens.units() }) },
+        {
+          path: 'teach/units/:unitId',
+          lazy: async () => ({ Component: await screens.unitEditor() }),
+        },
         { path: 'teach/apply/:unitId?', lazy: apply },
         {
           path: 'teach/class-book',

@@ -10,6 +10,7 @@ async function withDialogs<P extends object>(
 
 const library = async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary;
 const units = async () => (await import('../units/UnitLibrary')).UnitLibrary;
+const unitEditor = async () => (await import('../units/editor/UnitEditorScreen')).UnitEditorScreen;
 const apply = async () => (await import('../apply/ApplyBench')).ApplyBench;
 const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
@@ -20,6 +21,7 @@ export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
   apply: () => withDialogs(apply()),
   units: () => withDialogs(units()),
+  unitEditor: () => withDialogs(unitEditor()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
   library: () => withDialogs(library()),
   builder: () => withDialogs(builder()),

@@ -61,7 +61,7 @@ export async function putDemoWorld(services: Services): Promise<void> {
       tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
   }
   for (const attempt of attempts) await documents.saveAttempt({ attempt, source: 'demo' });
-  for (const unit of units) await documents.saveUnit(unit);
+  for (const unit of units) await documents.saveUnit(unit, null);
 }
 
 /** Reset demo, then show what storage holds now. */

@@ -5,6 +5,7 @@ import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
 import { ratioReducer } from '../ratio/ratioSlice';
+import { unitDraftReducer } from '../units/editor/unitDraftSlice';
 import { unitsReducer } from '../units/unitsSlice';
 import type { Services } from './services';
 import { settingsReducer } from './settingsSlice';
@@ -21,6 +22,7 @@ export function createStore(services: Services) {
       attempts: attemptsReducer,
       apply: applyReducer,
       units: unitsReducer,
+      unitDraft: unitDraftReducer,
     },
     middleware: (defaults) => defaults({ thunk: { extraArgument: services } }),
   });

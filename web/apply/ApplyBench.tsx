@@ -214,7 +214,7 @@ function ChangedChart({ unit, chart }: { unit: Unit; chart: Range[] }) {
       <Button
         size="small"
         type="primary"
-        onClick={() => void dispatch(saveUnit({ ...unit, ranges: chart })).then(back)}
+        onClick={() => void dispatch(saveUnit({ unit: { ...unit, ranges: chart } })).then(back)}
       >
         {t('apply.keepChart')}
       </Button>

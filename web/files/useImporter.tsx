@@ -107,7 +107,7 @@ export function useImporter(): Importer {
         return { good: true, text: t('import.leftAlone', { title: unit.name }) };
       if (choice === 'both') taken = { ...unit, id: services.newId() };
     }
-    await dispatch(saveUnit(taken)).unwrap();
+    await dispatch(saveUnit({ unit: taken })).unwrap();
     return { good: true, text: t('import.unitIn', { title: unit.name }) };
   }
 

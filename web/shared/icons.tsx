@@ -1,4 +1,5 @@
 import {
+  ArrowUpOutlined as ArrowUpOutlinedIcon,
   BoldOutlined as BoldOutlinedIcon,
   BookOutlined as BookOutlinedIcon,
   CaretRightOutlined as CaretRightOutlinedIcon,
@@ -47,6 +48,7 @@ function beside(Icon: ComponentType<IconProps & { 'aria-hidden'?: boolean }>) {
   };
 }
 
+export const ArrowUpOutlined = beside(ArrowUpOutlinedIcon);
 export const BoldOutlined = beside(BoldOutlinedIcon);
 export const BookOutlined = beside(BookOutlinedIcon);
 export const CaretRightOutlined = beside(CaretRightOutlinedIcon);

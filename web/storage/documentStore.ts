@@ -1,3 +1,4 @@
+import { stringify } from 'safe-stable-stringify';
 import { openValue } from '../../core/formats';
 import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
@@ -29,6 +30,9 @@ export type SaveResult =
   | { readonly outcome: 'saved'; readonly record: LessonRecord }
   | { readonly outcome: 'conflict'; readonly stored: LessonRecord };
 
+export type UnitSaveResult =
+  { readonly outcome: 'saved' } | { readonly outcome: 'conflict'; readonly stored: Unit };
+
 export interface Loaded {
   readonly lessons: LessonRecord[];
   readonly attempts: AttemptRecord[];
@@ -48,7 +52,9 @@ export interface DocumentStore {
   removeLesson(id: string): Promise<void>;
   saveAttempt(record: AttemptRecord): Promise<void>;
   removeAttempt(id: string): Promise<void>;
-  saveUnit(unit: Unit): Promise<void>;
+  /** @param base what the change was made on; `null` writes over whatever is there */
+  saveUnit(unit: Unit, base: Unit | null): Promise<UnitSaveResult>;
+  readUnit(id: string): Promise<Unit | null>;
   removeUnit(id: string): Promise<void>;
   readMedia(path: string): Promise<Uint8Array | null>;
   saveMedia(path: string, bytes: Uint8Array): Promise<void>;
@@ -65,6 +71,10 @@ const SETTING = 'setting:';
 export function documentStore(store: KeyValueStore, exclusive: Exclusive): DocumentStore {
   async function readLesson(id: string): Promise<LessonRecord | null> {
     return lessonRecord(await store.get(LESSON + id));
+  }
+  async function readUnit(id: string): Promise<Unit | null> {
+    const opened = openValue(await store.get(UNIT + id), 'fair-sprocket/unit');
+    return opened.ok ? opened.document : null;
   }
   return {
     readLesson,
@@ -101,7 +111,14 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
     removeLesson: (id) => store.remove(LESSON + id),
     saveAttempt: (record) => store.set(ATTEMPT + record.attempt.id, record),
     removeAttempt: (id) => store.remove(ATTEMPT + id),
-    saveUnit: (unit) => store.set(UNIT + unit.id, unit),
+    saveUnit: (unit, base) =>
+      exclusive(UNIT + unit.id, async () => {
+        const stored = base && (await readUnit(unit.id));
+        if (stored && stringify(stored) !== stringify(base)) return { outcome: 'conflict', stored };
+        await store.set(UNIT + unit.id, unit);
+        return { outcome: 'saved' };
+      }),
+    readUnit,
     removeUnit: (id) => store.remove(UNIT + id),
     async readMedia(path) {
       const bytes = await store.get(MEDIA + path);

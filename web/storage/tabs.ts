@@ -1,9 +1,7 @@
 /** Word between tabs of this application on the same machine. */
-export interface TabMessage {
-  readonly type: 'lesson-saved';
-  readonly id: string;
-  readonly revision: number;
-}
+export type TabMessage =
+  | { readonly type: 'lesson-saved'; readonly id: string; readonly revision: number }
+  | { readonly type: 'unit-saved'; readonly id: string };
 
 export interface Tabs {
   post(message: TabMessage): void;

@@ -1,17 +1,18 @@
 import { App, Button } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { solveUnit, type Unit } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
 import { exportUnit } from '../files/exportFiles';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
 import { FileButton } from '../shared/FileButton';
-import { FolderOpenOutlined } from '../shared/icons';
+import { FolderOpenOutlined, PlusOutlined } from '../shared/icons';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import { LinkButton } from '../shared/LinkButton';
 import { formatRatio } from '../shared/numbers';
+import { newUnit } from './editor/unitEdits';
 import { removeUnit, saveUnit, selectUnits } from './unitsSlice';
 import '../lessons/library/LessonLibrary.css';
 
@@ -20,6 +21,13 @@ export function UnitLibrary() {
   const { t } = useTranslation();
   const units = useAppSelector(selectUnits);
   const importer = useImporter();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const navigate = useNavigate();
+  const create = () => {
+    const unit = newUnit(services.newId(), (key) => t(`unitLibrary.starter.${key}`));
+    void dispatch(saveUnit({ unit })).then(() => navigate(`/teach/units/${unit.id}`));
+  };
   return (
     <main className="page" id="main">
       <div className="page-head">
@@ -27,16 +35,20 @@ export function UnitLibrary() {
           <h1>{t('unitLibrary.title')}</h1>
           <p>{t('unitLibrary.lead')}</p>
         </div>
-        <FileButton
-          accept=".json"
-          multiple
-          type="primary"
-          icon={<FolderOpenOutlined />}
-          loading={importer.busy}
-          onFiles={(files) => void importer.open(files)}
-        >
-          {t('library.openFile')}
-        </FileButton>
+        <div className="row">
+          <FileButton
+            accept=".json"
+            multiple
+            icon={<FolderOpenOutlined />}
+            loading={importer.busy}
+            onFiles={(files) => void importer.open(files)}
+          >
+            {t('library.openFile')}
+          </FileButton>
+          <Button type="primary" icon={<PlusOutlined />} onClick={create}>
+            {t('unitLibrary.new')}
+          </Button>
+        </div>
       </div>
       <ImportReport importer={importer} />
       {units.ids.length === 0 ? (
@@ -69,6 +81,17 @@ function UnitCard({ unit }: { unit: Unit }) {
   const { t } = useTranslation();
   const { message } = App.useApp();
   const dispatch = useAppDispatch();
+  const services = useServices();
+  const duplicate = () =>
+    void dispatch(
+      saveUnit({
+        unit: {
+          ...unit,
+          id: services.newId(),
+          name: t('library.copyOf', { title: unit.name }),
+        },
+      }),
+    );
   const remove = () => {
     const key = `removed-${unit.id}`;
     void dispatch(removeUnit(unit.id));
@@ -82,7 +105,7 @@ function UnitCard({ unit }: { unit: Unit }) {
           <Button
             size="small"
             onClick={() => {
-              void dispatch(saveUnit(unit));
+              void dispatch(saveUnit({ unit }));
               message.destroy(key);
             }}
           >
@@ -109,6 +132,8 @@ function UnitCard({ unit }: { unit: Unit }) {
         <LinkButton to={`/teach/apply/${unit.id}`} type="primary">
           {t('unitLibrary.open')}
         </LinkButton>
+        <LinkButton to={`/teach/units/${unit.id}`}>{t('unitLibrary.edit')}</LinkButton>
+        <Button onClick={duplicate}>{t('unitLibrary.duplicate')}</Button>
         <Button onClick={() => exportUnit(unit)}>{t('library.export')}</Button>
         <Button onClick={remove}>{t('library.delete')}</Button>
       </div>

@@ -10,14 +10,34 @@ export interface UnitsState {
 
 const initialState: UnitsState = { ids: [], byId: {} };
 
-export const saveUnit = appThunk('units/save', async (unit: Unit, { extra, rejectWithValue }) => {
-  try {
-    await extra.documents.saveUnit(unit);
-    return unit;
-  } catch (error) {
-    return rejectWithValue(reasonOf(error));
-  }
-});
+/**
+ * Saves a unit. With `base`, what the change was made on, a save that would overwrite another tab's is not
+ * made; that is an outcome, not an error.
+ */
+export const saveUnit = appThunk(
+  'units/save',
+  async ({ unit, base }: SaveUnitRequest, { extra, rejectWithValue }) => {
+    try {
+      const result = await extra.documents.saveUnit(unit, base ?? null);
+      if (result.outcome === 'saved') extra.tabs.post({ type: 'unit-saved', id: unit.id });
+      return result.outcome === 'saved'
+        ? { outcome: result.outcome, unit }
+        : { outcome: result.outcome, unit: result.stored };
+    } catch (error) {
+      return rejectWithValue(reasonOf(error));
+    }
+  },
+);
+
+interface SaveUnitRequest {
+  readonly unit: Unit;
+  readonly base?: Unit;
+}
+
+/** Reads one unit again, as another tab has saved it. */
+export const refreshUnit = appThunk('units/refresh', (id: string, { extra }) =>
+  extra.documents.readUnit(id),
+);
 
 export const removeUnit = appThunk('units/remove', async (id: string, { extra }) => {
   await extra.documents.removeUnit(id);
@@ -40,7 +60,10 @@ const slice = createSlice({
     },
   },
   extraReducers: (builder) => {
-    builder.addCase(saveUnit.fulfilled, (state, action) => put(state, action.payload));
+    builder.addCase(saveUnit.fulfilled, (state, action) => put(state, action.payload.unit));
+    builder.addCase(refreshUnit.fulfilled, (state, action) => {
+      if (action.payload) put(state, action.payload);
+    });
     builder.addCase(removeUnit.fulfilled, (state, action) => {
       state.ids = state.ids.filter((id) => id !== action.payload);
       delete state.byId[action.payload];

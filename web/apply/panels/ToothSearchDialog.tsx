@@ -1,12 +1,7 @@
 import { Alert, App, Button, Checkbox, InputNumber, Modal, Progress } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  solveUnit,
-  withTeeth,
-  type FoundTeeth,
-  type Unit,
-} from '../../../core/geartrain';
+import { solveUnit, withTeeth, type FoundTeeth, type Unit } from '../../../core/geartrain';
 import { toNumber } from '../../../core/numerics';
 import { useAppDispatch, useServices } from '../../app/hooks';
 import { reasonOf } from '../../app/thunk';
@@ -72,7 +67,7 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
       id: services.newId(),
       name: t('search.nameOf', { name: unit.name }),
     };
-    void dispatch(saveUnit(made)).then(() =>
+    void dispatch(saveUnit({ unit: made })).then(() =>
       message.success(t('search.kept', { name: made.name })),
     );
   };
