@@ -1,7 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { checkTeeth, solveUnit } from '../core/geartrain';
+import { checkTeeth, solveUnit, unitFindings } from '../core/geartrain';
 import { lessonHash, openText, type DocumentKind, type Documents } from '../core/formats';
-import { answerKey, classBook, questionsOf } from '../core/lesson';
+import {
+  answerKey,
+  classBook,
+  isUnitQuestion,
+  questionsOf,
+  UNIT_QUESTION_KINDS,
+  unitKey,
+  unitOf,
+  unitsUsed,
+} from '../core/lesson';
 import { toNumber } from '../core/numerics';
 
 function load<K extends DocumentKind>(folder: string, kind: K): Documents[K][] {
@@ -19,9 +28,28 @@ test('every question of the demo world has an answer, on a set that can be built
   expect(lessons.length).toBeGreaterThanOrEqual(3);
   for (const lesson of lessons)
     for (const { id, question } of questionsOf(lesson)) {
+      if (isUnitQuestion(question)) {
+        const unit = unitOf(lesson, question);
+        expect([lesson.id, id, unit && unitKey(question, unit).ok]).toEqual([lesson.id, id, true]);
+        continue;
+      }
       expect([lesson.id, id, answerKey(question).ok]).toEqual([lesson.id, id, true]);
       expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);
     }
+});
+
+test('there is a lesson for each kind of question, and the units in it are those of the library', () => {
+  const kinds = new Set(lessons.flatMap((l) => questionsOf(l).map((q) => q.question.kind)));
+  for (const kind of UNIT_QUESTION_KINDS) expect([...kinds]).toContain(kind);
+  for (const lesson of lessons) {
+    expect((lesson.units ?? []).map((u) => u.id).sort()).toEqual(unitsUsed(lesson).sort());
+    for (const unit of lesson.units ?? [])
+      expect(unit).toEqual(units.find((u) => u.id === unit.id));
+  }
+});
+
+test('nothing odd is found in a demo unit', () => {
+  for (const unit of units) expect([unit.id, unitFindings(unit)]).toEqual([unit.id, []]);
 });
 
 test('the class’s attempts are fresh: same lesson content, same scores as the model gives', () => {

@@ -46,6 +46,10 @@ function six(
 /** Stands for the right answer, which the model supplies. */
 export const RIGHT = NaN;
 
+const on = (...cells: string[]): Answer => ({ kind: 'fill-chart', on: cells });
+const GIVEN = ['D1 C1', 'L1 B2'];
+const GIVEN_FIVE = ['D1 C0', 'D1 C1', 'D1 B2', 'D3 C0', 'D3 C1', 'D3 B1'];
+
 export const DEMO_CLASS: readonly DemoAttempt[] = [
   six('Tova Relnik', '2026-09-14T07:31:00Z', [
     [n(3.33, 'same'), 'certain'],
@@ -134,4 +138,46 @@ export const DEMO_CLASS: readonly DemoAttempt[] = [
       say('q-free', c('reduction'), 'fairly-sure'),
     ],
   },
+  ...chartClass(),
 ];
+
+/** Answers about whole units: a chart filled, and who brakes on coast. */
+function chartClass(): DemoAttempt[] {
+  const chart = (student: string, startedAt: string, first: Answer, second: Answer) => ({
+    student,
+    lesson: 'fill-the-chart',
+    startedAt,
+    finished: true,
+    answers: [say('q-chart', first), say('q-five', second, 'guess')],
+  });
+  const coast = (student: string, startedAt: string, low: Answer, second: Answer, two: Answer) => ({
+    student,
+    lesson: 'drive-or-coast',
+    startedAt,
+    finished: true,
+    answers: [say('q-low', low, 'certain'), say('q-second', second), say('q-two', two)],
+  });
+  const runsFree = (letsGo: string): Answer => ({ kind: 'drive-or-coast', braking: false, letsGo });
+  const brakes: Answer = { kind: 'drive-or-coast', braking: true };
+  const whole = [...GIVEN, 'D2 C1', 'D2 B1', 'D3 C1', 'D3 C2', 'L1 C1', 'R C2', 'R B2'];
+  const five = [...GIVEN_FIVE, 'D2 B0', 'D2 C1', 'D2 B2'];
+  const top = ['D4 C0', 'D4 C1', 'D4 C2', 'D5 B0', 'D5 C1', 'D5 C2'];
+  return [
+    chart('Tova Relnik', '2026-10-05T07:31:00Z', on(...whole), on(...five, ...top)),
+    chart(
+      'Osk Marrow',
+      '2026-10-05T07:33:00Z',
+      on(...GIVEN, 'D2 B1', 'D3 C2', 'L1 C1', 'R B2'),
+      on(...five, 'D4 C2', 'D5 B0'),
+    ),
+    chart(
+      'Juna Skiff',
+      '2026-10-05T07:34:00Z',
+      on(...GIVEN, 'D2 C1', 'D2 B1', 'D3 C1', 'D3 C2', 'D3 B1', 'L1 C1', 'R C2', 'R B2'),
+      on(...five, ...top),
+    ),
+    coast('Tova Relnik', '2026-10-12T07:31:00Z', runsFree('F1'), runsFree('F2'), brakes),
+    coast('Pell Dunmoor', '2026-10-12T07:32:00Z', brakes, brakes, brakes),
+    coast('Sel Hawser', '2026-10-12T07:35:00Z', runsFree('F1'), runsFree('F1'), brakes),
+  ];
+}

@@ -1,14 +1,17 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { lessonHash, openText } from '../core/formats';
+import type { GearSetSetup } from '../core/geartrain';
 import {
   answerKey,
-  grade,
+  assess,
+  isUnitQuestion,
   questionsOf,
-  setupForStudent,
+  subjectFor,
   type Answer,
   type Attempt,
   type AttemptAnswer,
   type Lesson,
+  type Question,
 } from '../core/lesson';
 import { DEMO_CLASS, type DemoAnswer, type DemoAttempt } from './demoClass';
 
@@ -31,24 +34,18 @@ function answersOf(
   if (!asked) throw new Error(`${lesson.id}: expected question ${given.question}`);
   return Array.from({ length: 1 + (given.practice ?? 0) }, (_, round) => {
     const seed = { student, lessonId: lesson.id, questionId: asked.id, round };
-    const setup = setupForStudent(asked.question, seed);
-    const key = answerKey(asked.question, setup);
-    if (!key.ok) throw new Error(`${lesson.id} ${asked.id}: ${key.fault}`);
+    const subject = subjectFor(lesson, asked.question, seed);
     let answer: Answer = given.answer;
     const open = answer.kind === 'number' && Number.isNaN(answer.value);
-    if ((round > 0 || open) && key.key.kind === 'number' && answer.kind === 'number')
-      answer = {
-        ...answer,
-        value: Number(key.key.value.toFixed(3)),
-        ...(answer.direction ? { direction: key.key.direction } : {}),
-      };
-    const result = grade(asked.question, setup, answer);
-    if (!result.ok) throw new Error(result.fault);
+    if ((round > 0 || open) && answer.kind === 'number' && subject?.kind === 'set')
+      answer = rightNumber(asked.question, subject.setup, answer);
+    const result = assess(asked.question, subject, answer);
+    if (!result.ok) throw new Error(`${lesson.id} ${asked.id}: ${result.fault}`);
     const { score, misconception } = result.grade;
     return {
       question: asked.id,
       round,
-      setup,
+      ...(subject?.kind === 'set' ? { setup: subject.setup } : {}),
       answer,
       confidence: given.confidence,
       at,
@@ -56,6 +53,22 @@ function answersOf(
       ...(misconception ? { misconception } : {}),
     };
   });
+}
+
+/** The model's own number, in the form of the given answer. */
+function rightNumber(
+  question: Question,
+  setup: GearSetSetup,
+  answer: Answer & { kind: 'number' },
+): Answer {
+  if (isUnitQuestion(question)) throw new Error('a unit has no tooth counts to vary');
+  const key = answerKey(question, setup);
+  if (!key.ok || key.key.kind !== 'number') throw new Error(`${question.kind}: no number`);
+  return {
+    ...answer,
+    value: Number(key.key.value.toFixed(3)),
+    ...(answer.direction ? { direction: key.key.direction } : {}),
+  };
 }
 
 function attemptOf(demo: DemoAttempt, index: number): Attempt {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CONFIDENCES, DIRECTIONS, MISCONCEPTIONS } from '../lesson';
 import { gearSetSetup, port } from './gearSetSchema';
-import { MOST_ANSWERS } from './limits';
+import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES } from './limits';
 import { id, name, sha256, timestamp } from './parts';
 
 /** Schema of `fair-sprocket/attempt`, version 1. The type is `lesson/attempt.ts`. */
@@ -13,6 +13,23 @@ const answer = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('choice'), choice: z.string().max(80) }),
   z.strictObject({ kind: z.literal('roles'), drives: port, driven: port, held: port }),
+  z.strictObject({
+    kind: z.literal('fill-chart'),
+    on: z.array(z.string().max(161)).max(MOST_RANGES * MOST_ELEMENTS),
+  }),
+  z.strictObject({ kind: z.literal('trace-path'), members: z.array(id).max(MOST_MEMBERS) }),
+  z.strictObject({
+    kind: z.literal('row-outcome'),
+    outcome: z.enum(['drives', 'neutral', 'tied-up', 'output-held', 'input-held']),
+    ratio: z.exactOptional(z.number().min(0).max(1e6)),
+    direction: z.exactOptional(z.enum(DIRECTIONS)),
+  }),
+  z.strictObject({ kind: z.literal('reaction'), elements: z.array(id).max(MOST_ELEMENTS) }),
+  z.strictObject({
+    kind: z.literal('drive-or-coast'),
+    braking: z.boolean(),
+    letsGo: z.exactOptional(id),
+  }),
 ]);
 
 export const attemptV1 = z.strictObject({
@@ -28,7 +45,7 @@ export const attemptV1 = z.strictObject({
       z.strictObject({
         question: id,
         round: z.number().int().min(0).max(10_000),
-        setup: gearSetSetup,
+        setup: z.exactOptional(gearSetSetup),
         answer,
         confidence: z.enum(CONFIDENCES),
         at: timestamp,

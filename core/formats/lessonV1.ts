@@ -1,22 +1,30 @@
 import { z } from 'zod';
 import { CAUTION_TOPICS, CHOICE_ASKS, GOALS, NUMBER_ASKS } from '../lesson';
 import { gearSetSetup } from './gearSetSchema';
-import { MOST_BLOCKS, MOST_STEPS } from './limits';
+import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_STEPS } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
 import { unitV1 } from './unitV1';
 
 /** Schema of `fair-sprocket/lesson`, version 1. The type is `lesson/lesson.ts`. */
 const questionBase = { prompt: markdown, setup: gearSetSetup, vary: z.boolean() };
 
+const tolerance = z.strictObject({
+  kind: z.enum(['percent', 'absolute']),
+  value: z.number().min(0).max(1e6),
+});
+
+/** Ids of a unit the lesson carries; empty while none is chosen. */
+const reference = z.string().regex(/^$|^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/);
+const unitBase = { prompt: markdown, unit: reference };
+const load = z.enum(['drive', 'coast']);
+const elements = z.array(id).max(MOST_ELEMENTS);
+
 const question = z.discriminatedUnion('kind', [
   z.strictObject({
     ...questionBase,
     kind: z.literal('number'),
     ask: z.enum(NUMBER_ASKS),
-    tolerance: z.strictObject({
-      kind: z.enum(['percent', 'absolute']),
-      value: z.number().min(0).max(1e6),
-    }),
+    tolerance,
     direction: z.boolean(),
   }),
   z.strictObject({
@@ -26,6 +34,22 @@ const question = z.discriminatedUnion('kind', [
     goal: z.enum(GOALS),
   }),
   z.strictObject({ ...questionBase, kind: z.literal('roles') }),
+  z.strictObject({
+    ...unitBase,
+    kind: z.literal('fill-chart'),
+    ranges: z.array(id).max(MOST_RANGES),
+    given: z.array(z.string().max(161)).max(MOST_RANGES * MOST_ELEMENTS),
+  }),
+  z.strictObject({ ...unitBase, kind: z.literal('trace-path'), range: reference }),
+  z.strictObject({
+    ...unitBase,
+    kind: z.literal('row-outcome'),
+    apply: elements,
+    load,
+    tolerance,
+  }),
+  z.strictObject({ ...unitBase, kind: z.literal('reaction'), range: reference }),
+  z.strictObject({ ...unitBase, kind: z.literal('drive-or-coast'), range: reference }),
 ]);
 
 /** `media/` and a plain file name; nothing that could leave the folder. */
@@ -48,6 +72,14 @@ const block = z.discriminatedUnion('kind', [
     bench: z.literal('gear-set'),
     setup: gearSetSetup,
     allow: z.strictObject({ roles: z.boolean(), teeth: z.boolean(), speed: z.boolean() }),
+  }),
+  z.strictObject({
+    id,
+    kind: z.literal('unit-bench'),
+    unit: reference,
+    apply: elements,
+    load,
+    allow: z.strictObject({ elements: z.boolean(), lever: z.boolean() }),
   }),
   z.strictObject({ id, kind: z.literal('question'), question }),
 ]);

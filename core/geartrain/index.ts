@@ -24,7 +24,7 @@ export {
   type Outcome,
   type Solution,
 } from './solve';
-export { powerFlow, type PortPower, type PowerFlow } from './powerFlow';
+export { powerFlow, powerSteps, type PortPower, type PowerFlow } from './powerFlow';
 export { efficiency, MESH_EFFICIENCY, type EfficiencyResult } from './efficiency';
 export {
   maskOf,

@@ -172,3 +172,32 @@ function cancel(edges: Edges, circle: readonly string[]): Fraction {
   });
   return least;
 }
+
+/** Members that each member hands power to directly, through a gear set or a clutch. */
+export function powerSteps(unit: Unit, flow: PowerFlow): Map<string, Set<string>> {
+  const steps = new Map<string, Set<string>>();
+  const step = (from: string, to: string) => {
+    const next = steps.get(from) ?? new Set<string>();
+    next.add(to);
+    steps.set(from, next);
+  };
+  for (const set of unit.gearsets) {
+    const owner = set.kind === 'mesh' ? set.id : ringOwner(unit, set).id;
+    const signed = flow.ports.filter((p) => {
+      const other = unit.gearsets.find((g) => g.id === p.set)!;
+      return (other.kind === 'mesh' ? other.id : ringOwner(unit, other).id) === owner;
+    });
+    const giving = signed.filter((p) => p.power && signOf(p.power) > 0);
+    const taking = signed.filter((p) => p.power && signOf(p.power) < 0);
+    for (const from of giving)
+      for (const to of taking) if (from.member !== to.member) step(from.member, to.member);
+  }
+  for (const { id, between } of unit.elements) {
+    const power = flow.clutches.get(id);
+    if (!power || isZero(power)) continue;
+    const [a, b] = between;
+    if (signOf(power) > 0) step(a, b);
+    else step(b, a);
+  }
+  return steps;
+}

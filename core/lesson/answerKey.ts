@@ -13,15 +13,14 @@ import {
 import { equals, fraction, signOf, toNumber, type Fraction } from '../numerics';
 import {
   arrangementKey,
-  DIRECTIONS,
   EFFECTS,
   type ChoiceQuestion,
-  type Direction,
   type Goal,
   type NumberAsk,
   type NumberQuestion,
-  type Question,
+  type SetQuestion,
 } from './question';
+import { DIRECTIONS, type Direction } from './questionParts';
 
 /** The right answer, computed from the model at the moment it is asked for. */
 export type AnswerKey =
@@ -56,7 +55,7 @@ const found = (key: AnswerKey): KeyResult => ({ ok: true, key });
 const fault = (code: QuestionFault): KeyResult => ({ ok: false, fault: code });
 
 /** @param setup the set as this student has it; the question's own unless it is varied */
-export function answerKey(question: Question, setup: GearSetSetup = question.setup): KeyResult {
+export function answerKey(question: SetQuestion, setup: GearSetSetup = question.setup): KeyResult {
   switch (question.kind) {
     case 'number':
       return numberKey(question, setup);

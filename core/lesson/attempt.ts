@@ -4,7 +4,7 @@ import type { Answer, Confidence } from './question';
 
 /**
  * The record of one student's way through a lesson, version 1. Each answer keeps the gear set it was given
- * on, so that it can be graded again from the model at any time.
+ * on, so that it can be graded again from the model at any time; units come from the lesson.
  */
 export interface Attempt {
   format: 'fair-sprocket/attempt';
@@ -23,7 +23,8 @@ export interface AttemptAnswer {
   question: string;
   /** 0 for the first try, then one more for each new set of teeth. */
   round: number;
-  setup: GearSetSetup;
+  /** The gear set it was asked about; left out for a question about a unit that the lesson carries. */
+  setup?: GearSetSetup;
   answer: Answer;
   confidence: Confidence;
   at: string;

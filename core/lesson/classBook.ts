@@ -1,5 +1,5 @@
 import type { Attempt, AttemptAnswer } from './attempt';
-import { grade } from './grade';
+import { assess, subjectOf } from './assess';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence } from './question';
@@ -47,7 +47,7 @@ export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBo
   const rows = attempts
     .filter((a) => a.lesson.id === lesson.id)
     .map((attempt) => {
-      const cells = questions.map((q) => cellOf(attempt, q));
+      const cells = questions.map((q) => cellOf(lesson, attempt, q));
       const total = cells.reduce((sum, c) => sum + (c?.score ?? 0), 0);
       return { attempt, cells, total: questions.length === 0 ? 0 : total / questions.length };
     });
@@ -55,14 +55,14 @@ export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBo
   return { questions, rows, columns };
 }
 
-function cellOf(attempt: Attempt, asked: AskedQuestion): ClassCell | null {
+function cellOf(lesson: Lesson, attempt: Attempt, asked: AskedQuestion): ClassCell | null {
   const tries = attempt.answers.filter((a) => a.question === asked.id);
   const answer = tries.find((a) => a.round === 0);
   if (!answer) return null;
   const practice = tries.length - 1;
   const graded =
     answer.answer.kind === asked.question.kind
-      ? grade(asked.question, answer.setup, answer.answer)
+      ? assess(asked.question, subjectOf(lesson, asked.question, answer), answer.answer)
       : null;
   if (!graded?.ok)
     return {

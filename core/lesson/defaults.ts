@@ -1,6 +1,7 @@
-import type { GearSetSetup, PlanetarySet } from '../geartrain';
+import { solveUnit, type GearSetSetup, type PlanetarySet, type Unit } from '../geartrain';
 import type { Block, BlockKind, Lesson, LessonStep } from './lesson';
-import type { Question } from './question';
+import type { SetQuestion } from './question';
+import type { UnitQuestion } from './unitQuestion';
 
 /** What a new lesson, step, block or question starts as. Ids come from the caller. */
 export const defaultSet = (kind: PlanetarySet['kind'] = 'single-pinion'): PlanetarySet =>
@@ -16,9 +17,9 @@ export const defaultSetup = (): GearSetSetup => ({
 });
 
 export function newQuestion(
-  kind: Question['kind'],
+  kind: SetQuestion['kind'],
   setup: GearSetSetup = defaultSetup(),
-): Question {
+): SetQuestion {
   const base = { prompt: '', setup, vary: false };
   switch (kind) {
     case 'number':
@@ -36,8 +37,39 @@ export function newQuestion(
   }
 }
 
-/** @param setup the gear set a new bench or question starts from */
-export function newBlock(kind: BlockKind, id: string, setup: GearSetSetup = defaultSetup()): Block {
+/** A question about a unit, asking of its first range that drives. */
+export function newUnitQuestion(kind: UnitQuestion['kind'], unit: Unit): UnitQuestion {
+  const base = { prompt: '', unit: unit.id };
+  const driving = unit.ranges.filter((r) => solveUnit(unit, r.apply).outcome === 'drives');
+  const range = (driving[0] ?? unit.ranges[0])?.id ?? '';
+  switch (kind) {
+    case 'fill-chart':
+      return { ...base, kind, ranges: driving.map((r) => r.id), given: [] };
+    case 'row-outcome':
+      return {
+        ...base,
+        kind,
+        apply: driving[0]?.apply ?? [],
+        load: 'drive',
+        tolerance: { kind: 'percent', value: 2 },
+      };
+    case 'trace-path':
+    case 'reaction':
+    case 'drive-or-coast':
+      return { ...base, kind, range };
+  }
+}
+
+/**
+ * @param setup the gear set a new bench or question starts from
+ * @param unit the unit a new unit bench shows
+ */
+export function newBlock(
+  kind: BlockKind,
+  id: string,
+  setup: GearSetSetup = defaultSetup(),
+  unit?: Unit,
+): Block {
   switch (kind) {
     case 'text':
       return { id, kind, markdown: '' };
@@ -53,6 +85,17 @@ export function newBlock(kind: BlockKind, id: string, setup: GearSetSetup = defa
         setup,
         allow: { roles: true, teeth: true, speed: true },
       };
+    case 'unit-bench': {
+      const first = unit?.ranges.find((r) => solveUnit(unit, r.apply).outcome === 'drives');
+      return {
+        id,
+        kind,
+        unit: unit?.id ?? '',
+        apply: first?.apply ?? [],
+        load: 'drive',
+        allow: { elements: true, lever: true },
+      };
+    }
     case 'question':
       return { id, kind, question: newQuestion('number', setup) };
   }

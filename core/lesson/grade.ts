@@ -1,15 +1,15 @@
 import type { GearSetSetup } from '../geartrain';
 import { answerKey, type AnswerKey, type QuestionFault } from './answerKey';
 import { recognise, sameRoles, withinTolerance, type Misconception } from './misconceptions';
-import type { Answer, Question } from './question';
+import type { SetAnswer, SetQuestion } from './question';
 
 /** How an answer compares with the model's, part by part. */
-export type GradedPart = 'value' | 'direction' | 'choice' | 'drives' | 'driven' | 'held';
+export type SetPart = 'value' | 'direction' | 'choice' | 'drives' | 'driven' | 'held';
 
 export interface Grade {
   /** 0 to 1; parts count alike. */
   readonly score: number;
-  readonly parts: readonly { readonly part: GradedPart; readonly right: boolean }[];
+  readonly parts: readonly { readonly part: SetPart; readonly right: boolean }[];
   readonly misconception: Misconception | null;
   readonly key: AnswerKey;
 }
@@ -19,7 +19,7 @@ export type GradeResult =
   | { readonly ok: false; readonly fault: QuestionFault };
 
 /** @throws Error when the answer is of another kind than the question */
-export function grade(question: Question, setup: GearSetSetup, answer: Answer): GradeResult {
+export function grade(question: SetQuestion, setup: GearSetSetup, answer: SetAnswer): GradeResult {
   if (question.kind !== answer.kind)
     throw new Error(`grade: expected an answer of kind "${question.kind}", got "${answer.kind}"`);
   const result = answerKey(question, setup);
@@ -31,7 +31,7 @@ export function grade(question: Question, setup: GearSetSetup, answer: Answer): 
   return { ok: true, grade: { score, parts, misconception, key } };
 }
 
-function gradeParts(question: Question, key: AnswerKey, answer: Answer): Grade['parts'] {
+function gradeParts(question: SetQuestion, key: AnswerKey, answer: SetAnswer): Grade['parts'] {
   if (question.kind === 'number' && key.kind === 'number' && answer.kind === 'number') {
     const value = {
       part: 'value' as const,

@@ -1,7 +1,9 @@
 export {
   CAUTION_TOPICS,
+  carrying,
   mediaOf,
   questionsOf,
+  unitsUsed,
   type AskedQuestion,
   type BenchBlock,
   type BenchPermissions,
@@ -14,12 +16,12 @@ export {
   type PictureBlock,
   type QuestionBlock,
   type TextBlock,
+  type UnitBenchBlock,
 } from './lesson';
 export {
   arrangementKey,
   CHOICE_ASKS,
   CONFIDENCES,
-  DIRECTIONS,
   EFFECTS,
   GOALS,
   hasDirection,
@@ -29,14 +31,37 @@ export {
   type ChoiceAsk,
   type ChoiceQuestion,
   type Confidence,
-  type Direction,
   type Goal,
   type NumberAsk,
   type NumberQuestion,
   type Question,
   type RolesQuestion,
-  type Tolerance,
+  type SetAnswer,
+  type SetQuestion,
 } from './question';
+export { DIRECTIONS, type Direction, type Tolerance } from './questionParts';
+export {
+  applyOf,
+  cellKey,
+  isUnitQuestion,
+  UNIT_QUESTION_KINDS,
+  unitOf,
+  type FillChartQuestion,
+  type RowOutcomeQuestion,
+  type UnitAnswer,
+  type UnitQuestion,
+} from './unitQuestion';
+export { rowsAlike, unitKey, type UnitKey, type UnitQuestionFault } from './unitKey';
+export { gradeUnit, type UnitGradedPart, type UnitPart } from './unitGrade';
+export {
+  assess,
+  subjectFor,
+  subjectOf,
+  type AnyFault,
+  type AssessResult,
+  type GradedPart,
+  type Subject,
+} from './assess';
 export {
   answerKey,
   HELD_ARRANGEMENTS,
@@ -51,7 +76,7 @@ export {
   withinTolerance,
   type Misconception,
 } from './misconceptions';
-export { grade, type Grade, type GradedPart, type GradeResult } from './grade';
+export { grade, type Grade, type GradeResult } from './grade';
 export { setupForStudent, type VariantSeed } from './variant';
 export { attemptScore, firstTries, type Attempt, type AttemptAnswer } from './attempt';
 export {
@@ -63,4 +88,12 @@ export {
   type ConfidenceTally,
   type QuestionTally,
 } from './classBook';
-export { defaultSet, defaultSetup, newBlock, newLesson, newQuestion, newStep } from './defaults';
+export {
+  defaultSet,
+  defaultSetup,
+  newBlock,
+  newLesson,
+  newQuestion,
+  newStep,
+  newUnitQuestion,
+} from './defaults';

@@ -14,11 +14,11 @@ import {
   newQuestion,
   newStep,
   setupForStudent,
-  type Answer,
+  type SetAnswer,
   type Attempt,
   type ChoiceQuestion,
   type NumberQuestion,
-  type Question,
+  type SetQuestion,
 } from './index';
 
 const setup = (
@@ -34,12 +34,12 @@ const ask = (over: Partial<NumberQuestion> = {}, s = setup()): NumberQuestion =>
   ...(newQuestion('number', s) as NumberQuestion),
   ...over,
 });
-const mark = (question: Question, answer: Answer, s = question.setup) => {
+const mark = (question: SetQuestion, answer: SetAnswer, s = question.setup) => {
   const result = grade(question, s, answer);
   if (!result.ok) throw new Error(result.fault);
   return { score: result.grade.score, why: result.grade.misconception };
 };
-const number = (value: number, direction?: 'same' | 'opposite' | 'none'): Answer =>
+const number = (value: number, direction?: 'same' | 'opposite' | 'none'): SetAnswer =>
   direction ? { kind: 'number', value, direction } : { kind: 'number', value };
 
 // Common practice, no source: what learners get wrong with one set (sun 30, ring 70, ring held, right 3.33 the same way).
@@ -94,7 +94,7 @@ test('speed and torque questions have keys and wrong numbers of their own', () =
 });
 
 test('a question that the model cannot answer says why', () => {
-  const fault = (q: Question) => {
+  const fault = (q: SetQuestion) => {
     const k = answerKey(q);
     return k.ok ? null : k.fault;
   };
@@ -169,7 +169,7 @@ test('roles: right from the ratio alone, parts scored one by one', () => {
     drives: 'sun' | 'ring' | 'carrier',
     driven: typeof drives,
     held: typeof drives,
-  ): Answer => ({
+  ): SetAnswer => ({
     kind: 'roles',
     drives,
     driven,

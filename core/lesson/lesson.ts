@@ -1,5 +1,6 @@
-import type { GearSetSetup, Unit } from '../geartrain';
+import type { GearSetSetup, Load, Unit } from '../geartrain';
 import type { Question } from './question';
+import { isUnitQuestion } from './unitQuestion';
 
 /**
  * The lesson document, version 1: steps of blocks. It holds what is shown and what is asked, and never an
@@ -24,7 +25,8 @@ export interface LessonStep {
   blocks: Block[];
 }
 
-export type Block = TextBlock | CautionBlock | PictureBlock | BenchBlock | QuestionBlock;
+export type Block =
+  TextBlock | CautionBlock | PictureBlock | BenchBlock | UnitBenchBlock | QuestionBlock;
 export type BlockKind = Block['kind'];
 
 export interface TextBlock {
@@ -80,6 +82,18 @@ export interface BenchBlock {
   allow: BenchPermissions;
 }
 
+/** A whole unit to operate, one that the lesson carries. */
+export interface UnitBenchBlock {
+  id: string;
+  kind: 'unit-bench';
+  unit: string;
+  /** What is on when the block opens. */
+  apply: string[];
+  load: Load;
+  /** What the student may do: switch elements on the drawing, move the lever. */
+  allow: { elements: boolean; lever: boolean };
+}
+
 export interface QuestionBlock {
   id: string;
   kind: 'question';
@@ -111,3 +125,28 @@ export const mediaOf = (lesson: Lesson): string[] => [
     ),
   ),
 ];
+
+/** Units that blocks of the lesson are about. */
+export const unitsUsed = (lesson: Lesson): string[] => [
+  ...new Set(
+    lesson.steps.flatMap((step) =>
+      step.blocks.flatMap((b) =>
+        b.kind === 'unit-bench'
+          ? [b.unit]
+          : b.kind === 'question' && isUnitQuestion(b.question)
+            ? [b.question.unit]
+            : [],
+      ),
+    ),
+  ),
+];
+
+/** The lesson with this unit in it, and without units that nothing uses. */
+export function carrying(lesson: Lesson, unit: Unit | null): Lesson {
+  const others = (lesson.units ?? []).filter((u) => u.id !== unit?.id);
+  const used = unitsUsed(lesson);
+  const units = [...others, ...(unit ? [unit] : [])].filter((u) => used.includes(u.id));
+  const bare = { ...lesson };
+  delete bare.units;
+  return units.length > 0 ? { ...bare, units } : bare;
+}

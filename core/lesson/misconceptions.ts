@@ -11,7 +11,7 @@ import {
 } from '../numerics';
 import { solveSet, toothRatio, type GearSetSetup, type Roles } from '../geartrain';
 import { numberFromRatio, type AnswerKey, type RoleAnswer } from './answerKey';
-import type { Answer, ChoiceQuestion, NumberQuestion, Question } from './question';
+import type { ChoiceQuestion, NumberQuestion, SetAnswer, SetQuestion } from './question';
 
 /**
  * What learners get wrong, each with the number or choice that gives it away. The wrong numbers are computed
@@ -36,6 +36,16 @@ export const MISCONCEPTIONS = [
   'locked-is-neutral',
   'drives-and-driven-swapped',
   'held-part-confused',
+  'one-way-brakes',
+  'one-way-ignored',
+  'tie-up-unseen',
+  'applied-not-holding',
+  'runs-over-not-holding',
+  'path-through-held',
+  'path-through-idle',
+  'path-backward',
+  'gears-shifted',
+  'one-element-a-gear',
 ] as const;
 export type Misconception = (typeof MISCONCEPTIONS)[number];
 
@@ -46,10 +56,10 @@ interface Believed {
 
 /** The misconception that explains a wrong answer, or `null`. */
 export function recognise(
-  question: Question,
+  question: SetQuestion,
   setup: GearSetSetup,
   key: AnswerKey,
-  answer: Answer,
+  answer: SetAnswer,
 ): Misconception | null {
   if (question.kind === 'number' && key.kind === 'number' && answer.kind === 'number')
     return recogniseNumber(question, setup, key, answer);
@@ -63,7 +73,7 @@ function recogniseNumber(
   question: NumberQuestion,
   setup: GearSetSetup,
   key: AnswerKey & { kind: 'number' },
-  answer: Answer & { kind: 'number' },
+  answer: SetAnswer & { kind: 'number' },
 ): Misconception | null {
   if (withinTolerance(question, key.value, answer.value)) {
     return question.direction && answer.direction !== key.direction ? 'wrong-sign' : null;
@@ -227,7 +237,7 @@ function recogniseArrangement(
 
 function recogniseRoles(
   right: readonly RoleAnswer[],
-  answer: Answer & { kind: 'roles' },
+  answer: SetAnswer & { kind: 'roles' },
 ): Misconception | null {
   const key = right[0];
   if (!key || right.some((r) => sameRoles(r, answer))) return null;

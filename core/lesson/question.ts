@@ -1,8 +1,10 @@
 import type { Effect, GearSetSetup, Port, Roles } from '../geartrain';
+import type { Direction, Tolerance } from './questionParts';
+import type { UnitAnswer, UnitQuestion } from './unitQuestion';
 
 /**
  * Questions about one gear set, and what a student may answer. A question carries the set it is about and
- * how the set is run; the right answer is not in it.
+ * how the set is run; the right answer is not in it. Questions about whole units stand in `unitQuestion.ts`.
  */
 export const NUMBER_ASKS = [
   'ratio',
@@ -12,11 +14,6 @@ export const NUMBER_ASKS = [
   'pinion-speed',
 ] as const;
 export type NumberAsk = (typeof NUMBER_ASKS)[number];
-
-export interface Tolerance {
-  kind: 'percent' | 'absolute';
-  value: number;
-}
 
 interface QuestionBase {
   /** The instructor's own wording; empty: the program words it. */
@@ -63,16 +60,14 @@ export interface RolesQuestion extends QuestionBase {
   kind: 'roles';
 }
 
-export type Question = NumberQuestion | ChoiceQuestion | RolesQuestion;
+export type SetQuestion = NumberQuestion | ChoiceQuestion | RolesQuestion;
+export type Question = SetQuestion | UnitQuestion;
 
-/** Against the input: the same way, the other way, or standing. */
-export const DIRECTIONS = ['same', 'opposite', 'none'] as const;
-export type Direction = (typeof DIRECTIONS)[number];
-
-export type Answer =
+export type SetAnswer =
   | { kind: 'number'; value: number; direction?: Direction }
   | { kind: 'choice'; choice: string }
   | { kind: 'roles'; drives: Port; driven: Port; held: Port };
+export type Answer = SetAnswer | UnitAnswer;
 
 export const CONFIDENCES = ['guess', 'fairly-sure', 'certain'] as const;
 export type Confidence = (typeof CONFIDENCES)[number];
@@ -95,5 +90,5 @@ export const hasDirection = (ask: NumberAsk): boolean =>
   ask === 'ratio' || ask === 'output-speed' || ask === 'pinion-speed';
 
 /** True when showing the roles in the drawing would give the answer away. */
-export const hidesRoles = (question: Question): boolean =>
+export const hidesRoles = (question: SetQuestion): boolean =>
   question.kind === 'roles' || (question.kind === 'choice' && question.ask === 'arrangement');

@@ -1,6 +1,6 @@
 import { randomFromSeed, type Random } from '../numerics';
 import { checkTeeth, type GearSetSetup, type PlanetarySet } from '../geartrain';
-import type { Question } from './question';
+import type { SetQuestion } from './question';
 
 /**
  * New tooth counts for a question: every student their own, the same for the same seed. Only sets that can
@@ -18,7 +18,7 @@ const seedText = (s: VariantSeed): string =>
   JSON.stringify([s.student.trim().toLowerCase(), s.lessonId, s.questionId, s.round]);
 
 /** The set this student gets. Round 0 of a question that does not vary is the question's own. */
-export function setupForStudent(question: Question, seed: VariantSeed): GearSetSetup {
+export function setupForStudent(question: SetQuestion, seed: VariantSeed): GearSetSetup {
   if (seed.round === 0 && !question.vary) return question.setup;
   const random = randomFromSeed(seedText(seed));
   return { ...question.setup, set: buildableSet(question.setup.set, random) };

@@ -15,6 +15,11 @@ export const DEMO_ORDER: readonly string[] = [
   'hold-one-drive-one',
   'what-the-held-part-feels',
   'two-pinions-in-a-row',
+  'fill-the-chart',
+  'follow-the-power',
+  'what-does-this-row-do',
+  'who-holds',
+  'drive-or-coast',
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {

@@ -32,6 +32,8 @@ export const screens = {
 /** Parts of screens that load later still. */
 const parts = [
   () => import('../lessons/player/BenchStage'),
+  () => import('../lessons/player/UnitQuestionStage'),
+  () => import('../lessons/player/UnitBenchStage'),
   () => import('./StorageNotice'),
   () => import('./KeysSheet'),
   () => import('../shared/Markdown'),

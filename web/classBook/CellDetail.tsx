@@ -1,9 +1,8 @@
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { answerKey, type ClassBook } from '../../core/lesson';
+import { subjectOf, type ClassBook, type Lesson } from '../../core/lesson';
 import { useAppSelector } from '../app/hooks';
-import { answerText, keyText, promptOf } from '../lessons/questionWords';
-import { reasonFor } from '../lessons/reasonWords';
+import { answerFor, promptFor, rightFor, whyFor } from '../lessons/subjectWords';
 import { useNumbers } from '../shared/numbers';
 import { selectAttempts } from './attemptsSlice';
 import { useRemoveAttempt } from './useRemoveAttempt';
@@ -13,8 +12,14 @@ export interface ChosenCell {
   readonly column: number;
 }
 
+interface Props {
+  lesson: Lesson;
+  book: ClassBook;
+  chosen: ChosenCell;
+}
+
 /** One student's answer to one question: what was asked, said, right, and why it went wrong. */
-export function CellDetail({ book, chosen }: { book: ClassBook; chosen: ChosenCell }) {
+export function CellDetail({ lesson, book, chosen }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const remove = useRemoveAttempt();
@@ -24,17 +29,16 @@ export function CellDetail({ book, chosen }: { book: ClassBook; chosen: ChosenCe
   const asked = book.questions[chosen.column];
   if (!row || !cell || !asked) return null;
   const { question } = asked;
-  const { setup } = cell.answer;
-  const key = answerKey(question, setup);
-  const said = answerText(t, numbers, question, cell.answer.answer);
-  const right = key.ok ? keyText(t, numbers, question, key.key) : null;
-  const reason = cell.score < 1 ? reasonFor(t, cell.misconception, setup) : null;
+  const subject = subjectOf(lesson, question, cell.answer);
+  const said = answerFor(t, numbers, question, subject, cell.answer.answer);
+  const right = rightFor(t, numbers, question, subject);
+  const reason = cell.score < 1 ? whyFor(t, cell.misconception, question, subject) : null;
   return (
     <section className="cell-detail" aria-live="polite">
       <h2 className="class-book-heading">{row.attempt.student}</h2>
       <dl>
         <dt className="label">{t('record.question')}</dt>
-        <dd>{promptOf(t, numbers, question, setup)}</dd>
+        <dd>{promptFor(t, numbers, question, subject)}</dd>
         <dt className="label">{t('reveal.yours')}</dt>
         <dd>
           <strong>{said.main}</strong> {said.detail} ({t(`confidences.${cell.answer.confidence}`)})

@@ -3,13 +3,19 @@ import { Button, Select } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { classBookCsv } from '../../core/formats';
-import { classBook, confidenceTally, type ClassBook, type Lesson } from '../../core/lesson';
+import {
+  classBook,
+  confidenceTally,
+  subjectOf,
+  type ClassBook,
+  type Lesson,
+} from '../../core/lesson';
 import { useAppSelector } from '../app/hooks';
 import { download, fileName } from '../files/download';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
 import { selectLibrary } from '../lessons/librarySlice';
-import { answerText } from '../lessons/questionWords';
+import { answerFor } from '../lessons/subjectWords';
 import { FileButton } from '../shared/FileButton';
 import { useNumbers } from '../shared/numbers';
 import { selectAttempts } from './attemptsSlice';
@@ -106,7 +112,11 @@ function Book({ lesson, book, chosen, onChoose }: BookProps) {
     <>
       <Ledger lesson={lesson} book={book} chosen={chosen} onChoose={onChoose} />
       <div className="class-book-below">
-        {chosen ? <CellDetail book={book} chosen={chosen} /> : <WentWrong book={book} />}
+        {chosen ? (
+          <CellDetail lesson={lesson} book={book} chosen={chosen} />
+        ) : (
+          <WentWrong book={book} />
+        )}
         <section aria-label={t('classBook.sure')}>
           <h2 className="class-book-heading">{t('classBook.sure')}</h2>
           <Suspense fallback={null}>
@@ -160,7 +170,8 @@ function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
       answer: (cell) => {
         const asked = book.questions.find((q) => q.id === cell.answer.question);
         if (!asked) return '';
-        const { main, detail } = answerText(t, numbers, asked.question, cell.answer.answer);
+        const subject = subjectOf(lesson, asked.question, cell.answer);
+        const { main, detail } = answerFor(t, numbers, asked.question, subject, cell.answer.answer);
         return [main, detail].filter(Boolean).join(', ');
       },
       misconception: (code) => t(`misconceptions.${code}`),

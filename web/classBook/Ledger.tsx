@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { lessonHash } from '../../core/formats';
-import type { ClassBook, ClassCell, Lesson } from '../../core/lesson';
-import { shortAnswer } from '../lessons/questionWords';
+import { subjectOf, type ClassBook, type ClassCell, type Lesson } from '../../core/lesson';
+import { shortFor } from '../lessons/subjectWords';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ChosenCell } from './CellDetail';
 import { questionName } from './questionName';
@@ -55,6 +55,7 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
                 <td key={book.questions[k]!.id} data-score={cell ? markOf(cell.score) : undefined}>
                   {cell ? (
                     <LedgerCell
+                      lesson={lesson}
                       cell={cell}
                       book={book}
                       column={k}
@@ -88,6 +89,7 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
 }
 
 interface CellProps {
+  lesson: Lesson;
   cell: ClassCell;
   book: ClassBook;
   column: number;
@@ -96,10 +98,11 @@ interface CellProps {
   onPress: (on: boolean) => void;
 }
 
-function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps) {
+function LedgerCell({ lesson, cell, book, column, student, pressed, onPress }: CellProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { question } = book.questions[column]!;
+  const subject = subjectOf(lesson, question, cell.answer);
   const mark = markOf(cell.score);
   return (
     <button
@@ -114,7 +117,7 @@ function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps
       <span className="visually-hidden">
         {student}, {questionName(t, book, column)}:{' '}
       </span>
-      {shortAnswer(t, numbers, question, cell.answer.answer)}
+      {shortFor(t, numbers, question, subject, cell.answer.answer, cell.score)}
       {cell.differs && ' !'}
       <span className="visually-hidden">, {t(`marks.${mark}`)}</span>
     </button>

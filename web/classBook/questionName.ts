@@ -12,6 +12,6 @@ export function questionName(t: TFunction, book: ClassBook, index: number): stri
       ? t(`asks.${question.ask}`)
       : question.kind === 'choice'
         ? t(`choiceAsks.${question.ask}`)
-        : t('questionKinds.roles');
+        : t(`questionKinds.${question.kind}`);
   return alone ? asked.stepTitle : `${asked.stepTitle}: ${what}`;
 }

@@ -5,10 +5,10 @@ import {
   answerKey,
   HELD_ARRANGEMENTS,
   arrangementKey,
-  type Answer,
   type AnswerKey,
   type NumberAsk,
-  type Question,
+  type SetAnswer,
+  type SetQuestion,
 } from '../../core/lesson';
 import type { Quantity } from '../../core/quantities';
 import { formatRatio, formatReading, type Numbers } from '../shared/numbers';
@@ -56,7 +56,7 @@ const namesOf = (roles: Pick<Roles, 'drives' | 'driven'>): PartNames => ({
 export function promptOf(
   t: TFunction,
   numbers: Numbers,
-  question: Question,
+  question: SetQuestion,
   setup: GearSetSetup,
 ): string {
   if (question.prompt.trim() !== '') return question.prompt;
@@ -86,7 +86,7 @@ export function promptOf(
 }
 
 /** A choice's value in words. */
-export function choiceText(t: TFunction, question: Question, choice: string): string {
+export function choiceText(t: TFunction, question: SetQuestion, choice: string): string {
   if (question.kind !== 'choice') return choice;
   switch (question.ask) {
     case 'effect':
@@ -112,8 +112,8 @@ export interface Worded {
 export function answerText(
   t: TFunction,
   numbers: Numbers,
-  question: Question,
-  answer: Answer,
+  question: SetQuestion,
+  answer: SetAnswer,
 ): Worded {
   switch (answer.kind) {
     case 'number':
@@ -132,8 +132,8 @@ export function answerText(
 export function shortAnswer(
   t: TFunction,
   numbers: Numbers,
-  question: Question,
-  answer: Answer,
+  question: SetQuestion,
+  answer: SetAnswer,
 ): string {
   switch (answer.kind) {
     case 'number': {
@@ -156,7 +156,7 @@ export function shortAnswer(
 export function keyText(
   t: TFunction,
   numbers: Numbers,
-  question: Question,
+  question: SetQuestion,
   key: AnswerKey,
 ): Worded {
   switch (key.kind) {
@@ -186,7 +186,7 @@ export function keyText(
 const rolesText = (t: TFunction, roles: { drives: string; driven: string; held: string }): string =>
   t('question.rolesAre', partWords(t, { ...roles, third: roles.held }));
 
-function numberText(numbers: Numbers, question: Question, value: number): string {
+function numberText(numbers: Numbers, question: SetQuestion, value: number): string {
   const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
   return quantity === null ? formatNumberAsTyped(value) : numbers.quantity(value, quantity);
 }

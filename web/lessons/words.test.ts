@@ -1,18 +1,23 @@
+import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
+import type { Unit } from '../../core/geartrain';
 import { convertToDisplay } from '../../core/quantities';
 import {
   answerKey,
   MISCONCEPTIONS,
   newQuestion,
+  newUnitQuestion,
   NUMBER_ASKS,
+  UNIT_QUESTION_KINDS,
   type ChoiceQuestion,
   type NumberQuestion,
-  type Question,
+  type SetQuestion,
 } from '../../core/lesson';
 import { formatNumber, formatReading, type Numbers } from '../shared/numbers';
 import { testWords } from '../tests/words';
 import { answerText, keyText, promptOf, shortAnswer } from './questionWords';
 import { reasonFor } from './reasonWords';
+import { unitKeyText, unitPrompt, unitReason, unitShort } from './unitWords';
 
 let t: TFunction;
 beforeAll(async () => {
@@ -27,7 +32,7 @@ const numbers: Numbers = {
   toDisplay: (v) => v,
   fromDisplay: (v) => v,
 };
-const prompt = (q: Question) => promptOf(t, numbers, q, q.setup);
+const prompt = (q: SetQuestion) => promptOf(t, numbers, q, q.setup);
 const number = (over: Partial<NumberQuestion>) => ({
   ...(newQuestion('number') as NumberQuestion),
   ...over,
@@ -52,7 +57,7 @@ test('prompts in the trade’s words', () => {
 });
 
 test('no prompt, answer or reason shows a key or an unfilled place', () => {
-  const questions: Question[] = [
+  const questions: SetQuestion[] = [
     ...NUMBER_ASKS.flatMap((ask) => [number({ ask }), number({ ask, direction: false })]),
     ...(['effect', 'direction', 'fastest', 'arrangement'] as const).map((ask) => choice({ ask })),
     newQuestion('roles'),
@@ -64,6 +69,7 @@ test('no prompt, answer or reason shows a key or an unfilled place', () => {
     said.push(prompt(q), keyText(t, numbers, q, key.key).main);
   }
   for (const code of MISCONCEPTIONS) {
+    if (!t(`why.${code}.title`, { defaultValue: '' })) continue;
     const reason = reasonFor(t, code, number({}).setup);
     said.push(reason.title, reason.text, t(`misconceptions.${code}`));
   }
@@ -106,4 +112,34 @@ test('numbers for reading: true minus, thin spaces, no “−0”, no needless d
     '0.50',
     '1\u2009260',
   ]);
+});
+
+test('questions about a unit, their answers and reasons in words', () => {
+  const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+  const said: string[] = [];
+  for (const kind of UNIT_QUESTION_KINDS) {
+    const question = newUnitQuestion(kind, unit);
+    const right = unitKeyText(t, question, unit);
+    said.push(unitPrompt(t, question, unit), right?.main ?? '');
+    for (const code of [...MISCONCEPTIONS, null]) {
+      const key = code ?? 'unknown';
+      if (!t(`whyUnit.${key}.title`, { defaultValue: '' })) continue;
+      const reason = unitReason(t, code, question, unit);
+      said.push(reason.title, reason.text);
+    }
+  }
+  for (const text of said) {
+    expect(text).not.toMatch(/\{\{|undefined|NaN|^[a-z]+\.[a-z.-]+$/);
+    expect(text.length).toBeGreaterThan(1);
+  }
+  const coast = newUnitQuestion('drive-or-coast', unit);
+  expect(unitKeyText(t, coast, unit)).toEqual({
+    main: 'The engine runs free',
+    detail: 'F1 lets go',
+  });
+  const trace = newUnitQuestion('trace-path', unit);
+  expect(unitKeyText(t, trace, unit)?.main).toBe('Input shaft → Front ring → Output shaft');
+  expect(
+    unitShort(t, trace, unit, { kind: 'trace-path', members: ['in', 'ring1', 'out'] }, 1),
+  ).toBe('3 members');
 });

@@ -1,4 +1,5 @@
 import {
+  ApartmentOutlined as ApartmentOutlinedIcon,
   ArrowUpOutlined as ArrowUpOutlinedIcon,
   BoldOutlined as BoldOutlinedIcon,
   BookOutlined as BookOutlinedIcon,
@@ -48,6 +49,7 @@ function beside(Icon: ComponentType<IconProps & { 'aria-hidden'?: boolean }>) {
   };
 }
 
+export const ApartmentOutlined = beside(ApartmentOutlinedIcon);
 export const ArrowUpOutlined = beside(ArrowUpOutlinedIcon);
 export const BoldOutlined = beside(BoldOutlinedIcon);
 export const BookOutlined = beside(BookOutlinedIcon);

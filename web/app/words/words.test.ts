@@ -4,6 +4,7 @@ import path from 'node:path';
 const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as {
   misconceptions: Record<string, string>;
   why: Record<string, object>;
+  whyUnit: Record<string, object>;
 };
 
 const files = (dir: string): string[] =>
@@ -56,10 +57,7 @@ test('no word in the catalogue is unused', () => {
 });
 
 test('every misconception has its name and its reason', () => {
-  const codes = Object.keys(en.misconceptions);
-  expect(
-    Object.keys(en.why)
-      .filter((c) => c !== 'unknown')
-      .sort(),
-  ).toEqual([...codes].sort());
+  const reasons = new Set([...Object.keys(en.why), ...Object.keys(en.whyUnit)]);
+  reasons.delete('unknown');
+  expect([...reasons].sort()).toEqual(Object.keys(en.misconceptions).sort());
 });

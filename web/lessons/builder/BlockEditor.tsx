@@ -6,16 +6,13 @@ import { CautionBox } from '../CautionBox';
 import { BenchEditor } from './BenchEditor';
 import { PictureEditor } from './PictureEditor';
 import { QuestionEditor } from './QuestionEditor';
+import type { EditsBlock } from './editsBlock';
+import { UnitBenchEditor } from './UnitBenchEditor';
 
 const RichText = lazy(async () => ({ default: (await import('./RichText')).RichText }));
 
-interface Props {
-  block: Block;
-  onBlock: (block: Block) => void;
-}
-
 /** The editor of one block, in place. */
-export function BlockEditor({ block, onBlock }: Props) {
+export function BlockEditor({ block, onBlock }: EditsBlock) {
   const { t } = useTranslation();
   switch (block.kind) {
     case 'text':
@@ -34,11 +31,13 @@ export function BlockEditor({ block, onBlock }: Props) {
       return <PictureEditor block={block} onBlock={onBlock} />;
     case 'bench':
       return <BenchEditor block={block} onBlock={onBlock} />;
+    case 'unit-bench':
+      return <UnitBenchEditor block={block} onBlock={onBlock} />;
     case 'question':
       return (
         <QuestionEditor
           question={block.question}
-          onQuestion={(question) => onBlock({ ...block, question })}
+          onQuestion={(question, unit) => onBlock({ ...block, question }, unit)}
         />
       );
   }

@@ -5,44 +5,86 @@ import {
   CHOICE_ASKS,
   GOALS,
   hasDirection,
+  isUnitQuestion,
   newQuestion,
+  newUnitQuestion,
   NUMBER_ASKS,
+  UNIT_QUESTION_KINDS,
   type ChoiceQuestion,
   type NumberQuestion,
   type Question,
+  type SetQuestion,
+  type UnitQuestion,
 } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { keyText, promptOf, quantityOf } from '../questionWords';
+import type { Unit } from '../../../core/geartrain';
 import { SetupEditor } from './BenchEditor';
+import { useLessonUnits } from './useLessonUnits';
+import { UnitQuestionEditor } from './UnitQuestionEditor';
 
 interface Props {
   question: Question;
-  onQuestion: (question: Question) => void;
+  /** With a unit when the lesson is to carry it from now on. */
+  onQuestion: (question: Question, unit?: Unit) => void;
 }
 
-/** What is asked, about which set, and the answer that the model gives at this moment. */
+const SET_KINDS = ['number', 'choice', 'roles'] as const;
+
+/** What is asked, about which set or unit, and the answer that the model gives at this moment. */
 export function QuestionEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
-  const numbers = useNumbers();
-  const worded = promptOf(t, numbers, { ...question, prompt: '' }, question.setup);
-  const change = (kind: Question['kind']) =>
-    onQuestion({
-      ...newQuestion(kind, question.setup),
-      prompt: question.prompt,
-      vary: question.vary,
-    });
+  const { units } = useLessonUnits();
+  const change = (kind: Question['kind']) => {
+    const { prompt } = question;
+    if (!isUnitKind(kind)) {
+      const setup = isUnitQuestion(question) ? undefined : question.setup;
+      onQuestion({ ...newQuestion(kind, setup), prompt });
+      return;
+    }
+    const current = isUnitQuestion(question) ? question.unit : '';
+    const unit = units.find((u) => u.id === current) ?? units[0];
+    if (unit) onQuestion({ ...newUnitQuestion(kind, unit), prompt }, unit);
+  };
+  const option = (kind: Question['kind']) => ({ value: kind, label: t(`questionKinds.${kind}`) });
   return (
     <>
-      <Segmented
+      <Select
         aria-label={t('question.kind')}
         value={question.kind}
         onChange={change}
-        options={(['number', 'choice', 'roles'] as const).map((kind) => ({
-          value: kind,
-          label: t(`questionKinds.${kind}`),
-        }))}
+        style={{ width: 260 }}
+        options={[
+          { label: t('question.ofSet'), options: SET_KINDS.map(option) },
+          ...(units.length > 0
+            ? [{ label: t('question.ofUnit'), options: UNIT_QUESTION_KINDS.map(option) }]
+            : []),
+        ]}
       />
+      {isUnitQuestion(question) ? (
+        <UnitQuestionEditor question={question} onQuestion={onQuestion} />
+      ) : (
+        <SetQuestionEditor question={question} onQuestion={onQuestion} />
+      )}
+    </>
+  );
+}
+
+const isUnitKind = (kind: Question['kind']): kind is UnitQuestion['kind'] =>
+  (UNIT_QUESTION_KINDS as readonly string[]).includes(kind);
+
+interface SetProps {
+  question: SetQuestion;
+  onQuestion: (question: SetQuestion) => void;
+}
+
+function SetQuestionEditor({ question, onQuestion }: SetProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const worded = promptOf(t, numbers, { ...question, prompt: '' }, question.setup);
+  return (
+    <>
       <div className="field-row">
         {question.kind === 'number' && <NumberFields question={question} onQuestion={onQuestion} />}
         {question.kind === 'choice' && <ChoiceFields question={question} onQuestion={onQuestion} />}
@@ -84,7 +126,7 @@ export function QuestionEditor({ question, onQuestion }: Props) {
   );
 }
 
-function KeyNow({ question }: { question: Question }) {
+function KeyNow({ question }: { question: SetQuestion }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const key = answerKey(question);
@@ -99,7 +141,7 @@ function KeyNow({ question }: { question: Question }) {
 
 interface NumberProps {
   question: NumberQuestion;
-  onQuestion: (question: Question) => void;
+  onQuestion: (question: SetQuestion) => void;
 }
 
 function NumberFields({ question, onQuestion }: NumberProps) {
@@ -166,7 +208,7 @@ function NumberFields({ question, onQuestion }: NumberProps) {
 
 interface ChoiceProps {
   question: ChoiceQuestion;
-  onQuestion: (question: Question) => void;
+  onQuestion: (question: SetQuestion) => void;
 }
 
 function ChoiceFields({ question, onQuestion }: ChoiceProps) {

@@ -1,4 +1,5 @@
 import {
+  ApartmentOutlined,
   BookOutlined,
   DeleteOutlined,
   CopyOutlined,
@@ -11,10 +12,17 @@ import { Button, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
-import { newBlock, type Block, type BlockKind, type LessonStep } from '../../../core/lesson';
+import {
+  isUnitQuestion,
+  newBlock,
+  type Block,
+  type BlockKind,
+  type LessonStep,
+} from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../app/hooks';
 import { SortableList } from '../../shared/SortableList';
 import { BlockEditor } from './BlockEditor';
+import { useLessonUnits } from './useLessonUnits';
 import { blockAdded, blockChanged, blockMoved, blockRemoved, stepRenamed } from './draftSlice';
 
 const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
@@ -22,6 +30,7 @@ const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
   caution: <WarningOutlined />,
   picture: <PictureOutlined />,
   bench: <SettingOutlined />,
+  'unit-bench': <ApartmentOutlined />,
   question: <QuestionCircleOutlined />,
 };
 const KINDS = Object.keys(ICONS) as BlockKind[];
@@ -34,11 +43,19 @@ export function StepEditor({ step }: { step: LessonStep }) {
   const stepId = step.id;
   // A new question starts from the gear set that stands before it.
   const setup = step.blocks
-    .map((b) => (b.kind === 'bench' ? b.setup : b.kind === 'question' ? b.question.setup : null))
+    .map((b) =>
+      b.kind === 'bench'
+        ? b.setup
+        : b.kind === 'question' && !isUnitQuestion(b.question)
+          ? b.question.setup
+          : null,
+    )
     .findLast((s) => s !== null);
+  const { units } = useLessonUnits();
   const add = (kind: BlockKind) => {
-    const block = newBlock(kind, services.newId(), setup ?? undefined);
-    dispatch(blockAdded({ stepId, block, at: step.blocks.length }));
+    const unit = kind === 'unit-bench' ? units[0] : undefined;
+    const block = newBlock(kind, services.newId(), setup ?? undefined, unit);
+    dispatch(blockAdded({ stepId, block, at: step.blocks.length, ...(unit ? { unit } : {}) }));
   };
   const duplicate = (block: Block, index: number) =>
     dispatch(blockAdded({ stepId, block: { ...block, id: services.newId() }, at: index + 1 }));
@@ -87,7 +104,9 @@ export function StepEditor({ step }: { step: LessonStep }) {
             <div className="block-body">
               <BlockEditor
                 block={block}
-                onBlock={(next) => dispatch(blockChanged({ stepId, block: next }))}
+                onBlock={(next, unit) =>
+                  dispatch(blockChanged({ stepId, block: next, ...(unit ? { unit } : {}) }))
+                }
               />
             </div>
           </div>

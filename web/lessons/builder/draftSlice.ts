@@ -1,5 +1,6 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Block, Lesson, LessonStep } from '../../../core/lesson';
+import { createSlice, current, type PayloadAction } from '@reduxjs/toolkit';
+import type { Unit } from '../../../core/geartrain';
+import { carrying, type Block, type Lesson, type LessonStep } from '../../../core/lesson';
 
 /** The lesson being built. Undo and redo wrap this reducer (see `app/store.ts`). */
 export type DraftState = Lesson | null;
@@ -10,6 +11,13 @@ interface InStep {
 
 const stepOf = (draft: Lesson, id: string): LessonStep | undefined =>
   draft.steps.find((s) => s.id === id);
+
+/** Puts a unit into the lesson, and lets go of those that no block is about any more. */
+function carry(draft: Lesson, unit: Unit | null): void {
+  const { units } = carrying(current(draft), unit);
+  if (units) draft.units = units;
+  else delete draft.units;
+}
 
 function move<T>(items: T[], from: number, to: number): void {
   const [item] = items.splice(from, 1);
@@ -37,7 +45,9 @@ const slice = createSlice({
       draft?.steps.splice(action.payload.at, 0, action.payload.step);
     },
     stepRemoved: (draft, action: PayloadAction<InStep>) => {
-      if (draft) draft.steps = draft.steps.filter((s) => s.id !== action.payload.stepId);
+      if (!draft) return;
+      draft.steps = draft.steps.filter((s) => s.id !== action.payload.stepId);
+      carry(draft, null);
     },
     stepRenamed: (draft, action: PayloadAction<InStep & { title: string }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);
@@ -46,18 +56,26 @@ const slice = createSlice({
     stepMoved: (draft, action: PayloadAction<{ from: number; to: number }>) => {
       if (draft) move(draft.steps, action.payload.from, action.payload.to);
     },
-    blockAdded: (draft, action: PayloadAction<InStep & { block: Block; at: number }>) => {
+    blockAdded: (
+      draft,
+      action: PayloadAction<InStep & { block: Block; at: number; unit?: Unit }>,
+    ) => {
       const step = draft && stepOf(draft, action.payload.stepId);
       step?.blocks.splice(action.payload.at, 0, action.payload.block);
+      if (draft && action.payload.unit) carry(draft, action.payload.unit);
     },
     blockRemoved: (draft, action: PayloadAction<InStep & { blockId: string }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);
-      if (step) step.blocks = step.blocks.filter((b) => b.id !== action.payload.blockId);
+      if (!draft || !step) return;
+      step.blocks = step.blocks.filter((b) => b.id !== action.payload.blockId);
+      carry(draft, null);
     },
-    blockChanged: (draft, action: PayloadAction<InStep & { block: Block }>) => {
+    blockChanged: (draft, action: PayloadAction<InStep & { block: Block; unit?: Unit }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);
       const index = step?.blocks.findIndex((b) => b.id === action.payload.block.id) ?? -1;
-      if (step && index >= 0) step.blocks[index] = action.payload.block;
+      if (!draft || !step || index < 0) return;
+      step.blocks[index] = action.payload.block;
+      carry(draft, action.payload.unit ?? null);
     },
     blockMoved: (draft, action: PayloadAction<InStep & { from: number; to: number }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);

@@ -1,9 +1,17 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { setupForStudent, type Lesson, type LessonStep } from '../../../core/lesson';
+import {
+  isUnitQuestion,
+  setupForStudent,
+  unitOf,
+  type Lesson,
+  type LessonStep,
+  type QuestionBlock,
+} from '../../../core/lesson';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { useShortcuts } from '../../shared/useShortcuts';
-import { NextButton } from './NextButton';
+import { QuestionFaultAlert } from '../QuestionFaultAlert';
+import { NextButton, type Next } from './NextButton';
 import { QuestionStage } from './QuestionStage';
 import { ReadingBlocks } from './ReadingBlocks';
 import { RecordPanel } from './RecordPanel';
@@ -12,6 +20,12 @@ import { RECORD, selectPlayer, stepShown } from './playerSlice';
 import { useFocus } from './usePlayerStep';
 import './Player.css';
 
+const UnitQuestionStage = lazy(async () => ({
+  default: (await import('./UnitQuestionStage')).UnitQuestionStage,
+}));
+const UnitBenchStage = lazy(async () => ({
+  default: (await import('./UnitBenchStage')).UnitBenchStage,
+}));
 const BenchStage = lazy(async () => ({ default: (await import('./BenchStage')).BenchStage }));
 
 /** The player: steps as tags, the drawing, and beside it what is said and asked. */
@@ -78,35 +92,90 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
     </h1>
   );
   const next = { title: nextTitle, go: onNext };
-  if (focus?.kind === 'question') {
-    const seed = {
-      student: player.attempt?.student ?? '',
-      lessonId: lesson.id,
-      questionId: focus.id,
-      round,
-    };
-    return (
-      <QuestionStage
-        key={`${focus.id} ${round}`}
-        block={focus}
-        setup={setupForStudent(focus.question, seed)}
-        round={round}
-        heading={heading}
-        blocks={blocks}
-        next={next}
-      />
+  const frame = { heading, blocks, next };
+  if (focus?.kind === 'question')
+    return <AskedQuestion lesson={lesson} block={focus} round={round} {...frame} />;
+  if (focus?.kind === 'unit-bench') {
+    const unit = unitOf(lesson, focus);
+    return unit ? (
+      <Suspense fallback={null}>
+        <UnitBenchStage key={focus.id} block={focus} unit={unit} {...frame} />
+      </Suspense>
+    ) : (
+      <UnitMissing {...frame} />
     );
   }
   if (focus)
     return (
       <Suspense fallback={null}>
-        <BenchStage key={focus.id} block={focus} heading={heading} blocks={blocks} next={next} />
+        <BenchStage key={focus.id} block={focus} {...frame} />
       </Suspense>
     );
   return (
     <section className="player-reading" aria-label={t('player.step')}>
       {heading}
       {blocks}
+      <NextButton {...next} />
+    </section>
+  );
+}
+
+interface Frame {
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+interface AskedProps extends Frame {
+  lesson: Lesson;
+  block: QuestionBlock;
+  round: number;
+}
+
+/** A question with what it is about for this student: a gear set of their own, or a unit of the lesson. */
+function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
+  const player = useAppSelector(selectPlayer);
+  const seed = {
+    student: player.attempt?.student ?? '',
+    lessonId: lesson.id,
+    questionId: block.id,
+    round,
+  };
+  const { question } = block;
+  const key = `${block.id} ${round}`;
+  if (!isUnitQuestion(question))
+    return (
+      <QuestionStage
+        key={key}
+        block={{ ...block, question }}
+        setup={setupForStudent(question, seed)}
+        round={round}
+        {...frame}
+      />
+    );
+  const unit = unitOf(lesson, question);
+  if (!unit) return <UnitMissing {...frame} />;
+  return (
+    <Suspense fallback={null}>
+      <UnitQuestionStage
+        key={key}
+        block={{ ...block, question }}
+        unit={unit}
+        round={round}
+        {...frame}
+      />
+    </Suspense>
+  );
+}
+
+/** The lesson came without the unit that this step is about. */
+function UnitMissing({ heading, blocks, next }: Frame) {
+  const { t } = useTranslation();
+  return (
+    <section className="player-reading" aria-label={t('player.step')}>
+      {heading}
+      {blocks}
+      <QuestionFaultAlert fault="unit-missing" />
       <NextButton {...next} />
     </section>
   );

@@ -1,4 +1,4 @@
-import { Button, InputNumber, Radio } from 'antd';
+import { Button, InputNumber } from 'antd';
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../../core/geartrain';
@@ -6,23 +6,24 @@ import {
   answerKey,
   CONFIDENCES,
   DIRECTIONS,
-  type Answer,
   type Confidence,
   type Direction,
-  type Question,
+  type SetAnswer,
+  type SetQuestion,
 } from '../../../core/lesson';
 import type { GivenRoles } from '../../ratio/EndViewSheet';
 import { useNumbers } from '../../shared/numbers';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { choiceText, promptOf, quantityOf } from '../questionWords';
+import { Choices } from './Choices';
 import './Prediction.css';
 
 interface Props {
-  question: Question;
+  question: SetQuestion;
   setup: GearSetSetup;
   /** Roles given on the drawing, for a question about roles. */
   given: GivenRoles;
-  onCommit: (answer: Answer, confidence: Confidence) => void;
+  onCommit: (answer: SetAnswer, confidence: Confidence) => void;
 }
 
 /** What the student thinks, and how sure they are. It can be committed once it is complete. */
@@ -111,7 +112,7 @@ interface Draft {
 }
 
 /** The answer, once every part of it is there. */
-function answerOf(question: Question, draft: Draft): Answer | null {
+function answerOf(question: SetQuestion, draft: Draft): SetAnswer | null {
   switch (question.kind) {
     case 'number':
       if (draft.value === null) return null;
@@ -126,30 +127,6 @@ function answerOf(question: Question, draft: Draft): Answer | null {
       return drives && driven && held ? { kind: 'roles', drives, driven, held } : null;
     }
   }
-}
-
-interface ChoicesProps<T extends string> {
-  label: string;
-  value: T | null;
-  onValue: (value: T) => void;
-  options: readonly { value: T; label: string }[];
-}
-
-function Choices<T extends string>({ label, value, onValue, options }: ChoicesProps<T>) {
-  const id = useId();
-  return (
-    <div className="prediction-choices">
-      <span className="label" id={id}>
-        {label}
-      </span>
-      <Radio.Group
-        aria-labelledby={id}
-        value={value}
-        onChange={(event) => onValue(event.target.value as T)}
-        options={[...options]}
-      />
-    </div>
-  );
 }
 
 function GivenList({ given }: { given: GivenRoles }) {

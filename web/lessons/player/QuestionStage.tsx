@@ -1,19 +1,8 @@
-import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port, Role } from '../../../core/geartrain';
-import {
-  grade,
-  hidesRoles,
-  type Answer,
-  type Attempt,
-  type AttemptAnswer,
-  type Confidence,
-  type QuestionBlock,
-} from '../../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
-import { saveAttempt } from '../../classBook/attemptsSlice';
-import { exportAttempt } from '../../files/exportFiles';
+import { hidesRoles, type QuestionBlock, type SetQuestion } from '../../../core/lesson';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { EndViewSheet, type GivenRoles, type SheetMode } from '../../ratio/EndViewSheet';
 import { toothAngle } from '../../ratio/toothAngle';
 import { Crank, Transport } from '../../ratio/Transport';
@@ -21,12 +10,14 @@ import { useSetModel } from '../../ratio/useSetModel';
 import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import type { Next } from './NextButton';
-import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './playerSlice';
+import { answerNow, roundBegun, selectPlayer } from './playerSlice';
 import { Prediction } from './Prediction';
 import { Reveal } from './Reveal';
+import { UnsavedNotice } from './UnsavedNotice';
+import { useCommit } from './useCommit';
 
 interface Props {
-  block: QuestionBlock;
+  block: QuestionBlock & { question: SetQuestion };
   setup: GearSetSetup;
   round: number;
   heading: ReactNode;
@@ -40,7 +31,7 @@ const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
 export function QuestionStage({ block, setup, round, heading, blocks, next }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const { commit, unsaved } = useCommit(block, setup, round);
+  const { commit, unsaved } = useCommit(block, { kind: 'set', setup }, round);
   const player = useAppSelector(selectPlayer);
   const committed = answerNow(player, block.id);
   const [given, setGiven] = useState<GivenRoles>(NO_ROLES);
@@ -91,6 +82,7 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
         {committed ? (
           <Reveal
             question={question}
+            setup={committed.setup ?? setup}
             answer={committed}
             next={next}
             onAgain={() => dispatch(roundBegun(block.id))}
@@ -107,52 +99,4 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
 function giveRole(given: GivenRoles, port: Port, role: Role): GivenRoles {
   const cleared = Object.entries(given).map(([p, r]) => [p, r === role ? null : r]);
   return { ...(Object.fromEntries(cleared) as GivenRoles), [port]: role };
-}
-
-/** A committed answer that the browser could not store. */
-interface Unsaved {
-  readonly attempt: Attempt;
-  readonly reason: string;
-}
-
-/** Grades a prediction, puts it on the record and saves the record. */
-function useCommit(block: QuestionBlock, setup: GearSetSetup, round: number) {
-  const dispatch = useAppDispatch();
-  const services = useServices();
-  const player = useAppSelector(selectPlayer);
-  const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
-  const commit = (answer: Answer, confidence: Confidence) => {
-    const result = grade(block.question, setup, answer);
-    if (!result.ok || !player.attempt) return;
-    const { score, misconception } = result.grade;
-    const entry: AttemptAnswer = {
-      question: block.id,
-      round,
-      setup,
-      answer,
-      confidence,
-      at: services.now(),
-      score,
-      ...(misconception ? { misconception } : {}),
-    };
-    dispatch(predictionCommitted(entry));
-    if (player.mode !== 'learn') return;
-    const attempt = { ...player.attempt, answers: [...player.attempt.answers, entry] };
-    dispatch(saveAttempt({ attempt, source: 'mine' }))
-      .unwrap()
-      .catch((reason: unknown) => setUnsaved({ attempt, reason: String(reason) }));
-  };
-  return { commit, unsaved };
-}
-
-function UnsavedNotice({ attempt, reason }: Unsaved) {
-  const { t } = useTranslation();
-  return (
-    <div className="unsaved" role="alert">
-      <p>{t('storage.attemptNotSaved', { reason })}</p>
-      <Button size="small" onClick={() => exportAttempt(attempt)}>
-        {t('player.exportRecord')}
-      </Button>
-    </div>
-  );
 }

@@ -5,7 +5,7 @@ import { LazyMarkdown } from '../../shared/LazyMarkdown';
 import { CautionBox } from '../CautionBox';
 import { PictureView } from '../PictureView';
 import { answerNow, type PlayerState } from './playerSlice';
-import type { Focus } from './usePlayerStep';
+import { takesSheet, type Focus } from './usePlayerStep';
 import './ReadingBlocks.css';
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
 
 /** What is to be read in a step, in order; blocks that use the sheet stand as tabs to call them there. */
 export function ReadingBlocks({ step, focus, benchesOpen, player, onFocus }: Props) {
-  const tabs = step.blocks.filter((b): b is Focus => b.kind === 'question' || b.kind === 'bench');
+  const tabs = step.blocks.filter(takesSheet);
   return (
     <>
       {step.blocks.map((block) => (
@@ -38,6 +38,7 @@ function ReadingBlock({ block }: { block: Block }) {
     case 'picture':
       return <PictureView block={block} />;
     case 'bench':
+    case 'unit-bench':
     case 'question':
       return null;
   }

@@ -1,12 +1,12 @@
 import { DownloadOutlined } from '../../shared/icons';
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { attemptScore, classBook, questionsOf, type Lesson } from '../../../core/lesson';
+import { attemptScore, classBook, questionsOf, subjectOf, type Lesson } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
 import { saveAttempt } from '../../classBook/attemptsSlice';
 import { exportAttempt } from '../../files/exportFiles';
 import { formatNumber, useNumbers } from '../../shared/numbers';
-import { answerText, promptOf } from '../questionWords';
+import { answerFor, promptFor } from '../subjectWords';
 import { attemptFinished, selectPlayer } from './playerSlice';
 import './RecordPanel.css';
 
@@ -52,10 +52,11 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
         <tbody>
           {questions.map(({ id, question }, k) => {
             const cell = row?.cells[k];
-            const worded = cell && answerText(t, numbers, question, cell.answer.answer);
+            const subject = subjectOf(lesson, question, cell?.answer ?? null);
+            const worded = cell && answerFor(t, numbers, question, subject, cell.answer.answer);
             return (
               <tr key={id}>
-                <td>{promptOf(t, numbers, question, cell?.answer.setup ?? question.setup)}</td>
+                <td>{promptFor(t, numbers, question, subject)}</td>
                 <td>
                   {worded
                     ? [worded.main, worded.detail].filter(Boolean).join(', ')

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { BenchBlock, LessonStep, QuestionBlock } from '../../../core/lesson';
+import type { BenchBlock, LessonStep, QuestionBlock, UnitBenchBlock } from '../../../core/lesson';
 import { answerNow, type PlayerState } from './playerSlice';
 
 /** The block of a step that has the drawing sheet: a question or a free bench. */
-export type Focus = QuestionBlock | BenchBlock;
+export type Focus = QuestionBlock | BenchBlock | UnitBenchBlock;
 
-const takesSheet = (block: LessonStep['blocks'][number]): block is Focus =>
-  block.kind === 'question' || block.kind === 'bench';
+export const takesSheet = (block: LessonStep['blocks'][number]): block is Focus =>
+  block.kind === 'question' || block.kind === 'bench' || block.kind === 'unit-bench';
 
 /**
  * Which block has the sheet: what the student chose, else the first open question, else the last block that

@@ -4,7 +4,7 @@ import { MOST_NAME } from '../../../core/formats';
 import type { ElementKind, ShiftElement } from '../../../core/geartrain';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
 import { MemberSelect } from './MemberSelect';
-import type { EditorProps } from './UnitEditor';
+import type { EditorProps } from './editorProps';
 import { addElement, changeElement, isGrounded, removeElement, withKind } from './unitEdits';
 
 const KINDS: readonly ElementKind[] = ['clutch', 'brake', 'band', 'one-way', 'dog'];

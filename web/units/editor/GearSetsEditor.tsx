@@ -9,7 +9,7 @@ import {
 } from '../../../core/geartrain';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
 import { MemberSelect } from './MemberSelect';
-import type { EditorProps } from './UnitEditor';
+import type { EditorProps } from './editorProps';
 import { addGearSet, changeGearSet, removeGearSet } from './unitEdits';
 
 const KINDS = ['single-pinion', 'double-pinion', 'mesh'] as const;

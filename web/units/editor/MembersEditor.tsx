@@ -2,7 +2,7 @@ import { Button, Input, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
-import type { EditorProps } from './UnitEditor';
+import type { EditorProps } from './editorProps';
 import { addMember, changeMember, removeMember, tiesOf } from './unitEdits';
 
 /** Everything that turns: its name, and what it is tied to. Links are made at the ports of sets and elements. */

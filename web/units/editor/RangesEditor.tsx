@@ -10,7 +10,7 @@ import { exportChart } from '../../files/exportChart';
 import { FileButton } from '../../shared/FileButton';
 import { ArrowUpOutlined, DeleteOutlined, PlusOutlined } from '../../shared/icons';
 import { formatRatio } from '../../shared/numbers';
-import type { EditorProps } from './UnitEditor';
+import type { EditorProps } from './editorProps';
 import { addRange, changeRange, raiseRange, removeRange } from './unitEdits';
 
 interface Props extends EditorProps {

@@ -9,6 +9,7 @@ import { UnitSheet } from '../../apply/UnitSheet';
 import { SECTION } from '../../apply/applySlice';
 import { useTurning } from '../../ratio/useTurning';
 import { saveUnit } from '../unitsSlice';
+import type { EditorProps } from './editorProps';
 import { ElementsEditor } from './ElementsEditor';
 import { FindingsList } from './FindingsList';
 import { GearSetsEditor } from './GearSetsEditor';
@@ -18,13 +19,6 @@ import { UnitBar } from './UnitBar';
 import { unitDraftOpened, unitEdited } from './unitDraftSlice';
 import { useUnitAutosave } from './useUnitAutosave';
 import './UnitEditor.css';
-
-/** What every part of the editor gets: the document, and a way to the next one. */
-export interface EditorProps {
-  readonly unit: Unit;
-  /** `field` names what is being typed, so that its keystrokes undo together. */
-  readonly onUnit: (unit: Unit, field?: string) => void;
-}
 
 const PARTS = ['sets', 'elements', 'members', 'about'] as const;
 const EDITOR_RPM = 1200;

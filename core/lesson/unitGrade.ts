@@ -1,0 +1,201 @@
+import { memberRoles, solveUnit, type Unit } from '../geartrain';
+import { SAME_ANSWER, signOf, toNumber } from '../numerics';
+import type { Misconception } from './misconceptions';
+import { unitKey, rowsAlike, type UnitKey, type UnitQuestionFault } from './unitKey';
+import {
+  applyOf,
+  type RowOutcomeQuestion,
+  type UnitAnswer,
+  type UnitQuestion,
+} from './unitQuestion';
+
+/** How an answer about a unit compares with the model's, part by part, and what explains a wrong one. */
+export type UnitPart =
+  | 'row'
+  | 'start'
+  | 'way'
+  | 'end'
+  | 'outcome'
+  | 'value'
+  | 'direction'
+  | 'elements'
+  | 'braking'
+  | 'lets-go';
+
+export interface UnitGradedPart {
+  readonly part: UnitPart;
+  readonly right: boolean;
+  /** The range of a row. */
+  readonly of?: string;
+}
+
+export interface UnitGrade {
+  readonly score: number;
+  readonly parts: readonly UnitGradedPart[];
+  readonly misconception: Misconception | null;
+  readonly key: UnitKey;
+}
+
+export type UnitGradeResult =
+  | { readonly ok: true; readonly grade: UnitGrade }
+  | { readonly ok: false; readonly fault: UnitQuestionFault };
+
+interface Judged {
+  readonly parts: readonly UnitGradedPart[];
+  readonly misconception: Misconception | null;
+}
+
+type Of<T, K> = Extract<T, { kind: K }>;
+
+/** @throws Error when the answer is of another kind than the question */
+export function gradeUnit(question: UnitQuestion, unit: Unit, answer: UnitAnswer): UnitGradeResult {
+  if (question.kind !== answer.kind)
+    throw new Error(`grade: expected an answer of kind "${question.kind}", got "${answer.kind}"`);
+  const result = unitKey(question, unit);
+  if (!result.ok) return result;
+  const { parts, misconception } = judge(question, unit, result.key, answer);
+  const score = parts.filter((p) => p.right).length / parts.length;
+  return {
+    ok: true,
+    grade: { score, parts, misconception: score === 1 ? null : misconception, key: result.key },
+  };
+}
+
+function judge(question: UnitQuestion, unit: Unit, key: UnitKey, answer: UnitAnswer): Judged {
+  if (key.kind === 'fill-chart' && answer.kind === 'fill-chart') return chart(unit, key, answer);
+  if (key.kind === 'trace-path' && answer.kind === 'trace-path' && 'range' in question)
+    return path(unit, question.range, key, answer);
+  if (
+    question.kind === 'row-outcome' &&
+    key.kind === 'row-outcome' &&
+    answer.kind === 'row-outcome'
+  )
+    return rowOutcome(question, unit, key, answer);
+  if (key.kind === 'reaction' && answer.kind === 'reaction' && 'range' in question)
+    return reaction(unit, question.range, key, answer);
+  if (key.kind === 'drive-or-coast' && answer.kind === 'drive-or-coast') return coast(key, answer);
+  throw new Error(`grade: key "${key.kind}" does not fit answer "${answer.kind}"`);
+}
+
+/** A row is right when it does what the unit's row does: other elements to the same effect count. */
+function chart(unit: Unit, key: Of<UnitKey, 'fill-chart'>, answer: Of<UnitAnswer, 'fill-chart'>) {
+  const rows = key.ranges.map((range) => {
+    const given = applyOf(unit, range.id, answer.on);
+    return { range, given, right: rowsAlike(unit, given, range.apply) };
+  });
+  const wrong = rows.filter((r) => !r.right);
+  const driving = wrong.filter((r) => solveUnit(unit, r.range.apply).outcome === 'drives');
+  const code: Misconception | null = driving.some((r) => r.given.length === 0)
+    ? 'gears-shifted'
+    : driving.some((r) => solveUnit(unit, r.given).outcome === 'tied-up')
+      ? 'tie-up-unseen'
+      : driving.length > 0 && driving.every((r) => r.given.length === 1)
+        ? 'one-element-a-gear'
+        : null;
+  return {
+    parts: rows.map(({ range, right }) => ({ part: 'row' as const, right, of: range.id })),
+    misconception: code,
+  };
+}
+
+function path(
+  unit: Unit,
+  rangeId: string,
+  key: Of<UnitKey, 'trace-path'>,
+  answer: Of<UnitAnswer, 'trace-path'>,
+): Judged {
+  const { members } = answer;
+  const follows = (list: readonly string[]) =>
+    list.length > 1 && list.slice(1).every((to, k) => key.steps.get(list[k]!)?.has(to) ?? false);
+  const parts: UnitGradedPart[] = [
+    { part: 'start', right: members[0] === unit.input },
+    { part: 'way', right: follows(members) },
+    { part: 'end', right: members.at(-1) === unit.output },
+  ];
+  const range = unit.ranges.find((r) => r.id === rangeId);
+  const roles = memberRoles(unit, solveUnit(unit, range?.apply ?? []));
+  const backward = [...members].reverse();
+  const code: Misconception | null = members.some((m) => roles.get(m) === 'held')
+    ? 'path-through-held'
+    : members.some((m) => roles.get(m) === 'idle')
+      ? 'path-through-idle'
+      : follows(backward) && backward[0] === unit.input
+        ? 'path-backward'
+        : null;
+  return { parts, misconception: code };
+}
+
+function rowOutcome(
+  question: RowOutcomeQuestion,
+  unit: Unit,
+  key: Of<UnitKey, 'row-outcome'>,
+  answer: Of<UnitAnswer, 'row-outcome'>,
+): Judged {
+  const outcome: UnitGradedPart = { part: 'outcome', right: answer.outcome === key.outcome };
+  if (!outcome.right) {
+    const withoutOneWays = { ...unit, elements: unit.elements.filter((e) => e.kind !== 'one-way') };
+    const unaided = solveUnit(withoutOneWays, question.apply, question.load);
+    const blind = answer.outcome === 'drives' && key.outcome !== 'neutral';
+    const code: Misconception | null =
+      question.load === 'coast' && key.outcome === 'neutral' && answer.outcome === 'drives'
+        ? 'one-way-brakes'
+        : answer.outcome === unaided.outcome
+          ? 'one-way-ignored'
+          : blind
+            ? 'tie-up-unseen'
+            : null;
+    const others: UnitGradedPart[] = key.ratio
+      ? [
+          { part: 'value', right: false },
+          { part: 'direction', right: false },
+        ]
+      : [];
+    return { parts: [outcome, ...others], misconception: code };
+  }
+  if (!key.ratio) return { parts: [outcome], misconception: null };
+  const size = Math.abs(toNumber(key.ratio));
+  const given = answer.ratio ?? NaN;
+  const { kind, value } = question.tolerance;
+  const allowed = (kind === 'percent' ? (size * value) / 100 : value) + size * SAME_ANSWER;
+  const near = (wanted: number) => Math.abs(given - wanted) <= allowed;
+  const way = signOf(key.ratio) > 0 ? 'same' : 'opposite';
+  const parts: UnitGradedPart[] = [
+    outcome,
+    { part: 'value', right: near(size) },
+    { part: 'direction', right: answer.direction === way },
+  ];
+  if (near(size)) return { parts, misconception: 'wrong-sign' };
+  return { parts, misconception: near(1 / size) ? 'upside-down' : null };
+}
+
+function reaction(
+  unit: Unit,
+  rangeId: string,
+  key: Of<UnitKey, 'reaction'>,
+  answer: Of<UnitAnswer, 'reaction'>,
+): Judged {
+  const right =
+    answer.elements.length === key.elements.length &&
+    answer.elements.every((id) => key.elements.includes(id));
+  const range = unit.ranges.find((r) => r.id === rangeId);
+  const { elements } = solveUnit(unit, range?.apply ?? []);
+  const extra = answer.elements.filter((id) => !key.elements.includes(id));
+  const state = (id: string) => elements.get(id)?.state;
+  const code: Misconception | null = extra.some((id) => state(id) === 'overrunning')
+    ? 'runs-over-not-holding'
+    : extra.some((id) => state(id) === 'applied')
+      ? 'applied-not-holding'
+      : null;
+  return { parts: [{ part: 'elements', right }], misconception: code };
+}
+
+function coast(
+  key: Of<UnitKey, 'drive-or-coast'>,
+  answer: Of<UnitAnswer, 'drive-or-coast'>,
+): Judged {
+  const braking: UnitGradedPart = { part: 'braking', right: answer.braking === key.braking };
+  const code: Misconception | null = answer.braking && !key.braking ? 'one-way-brakes' : null;
+  if (key.braking || key.letGo.length === 0) return { parts: [braking], misconception: code };
+  const letsGo = answer.letsGo !== undefined && key.letGo.includes(answer.letsGo);
+  return { parts: [braking, { part: 'lets-go', right: letsGo }], misconception: code };
+}

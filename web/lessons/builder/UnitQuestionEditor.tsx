@@ -1,0 +1,172 @@
+import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { useTranslation } from 'react-i18next';
+import type { Unit } from '../../../core/geartrain';
+import {
+  cellKey,
+  newUnitQuestion,
+  unitKey,
+  type FillChartQuestion,
+  type UnitQuestion,
+} from '../../../core/lesson';
+import { ChartGrid } from '../../apply/ChartGrid';
+import { toggled } from '../../apply/applySlice';
+import { Mark } from '../../apply/Mark';
+import { QuestionFaultAlert } from '../QuestionFaultAlert';
+import { rangeName, unitKeyText, unitPrompt } from '../unitWords';
+import { UnitSetupEditor } from './UnitBenchEditor';
+import { UnitPicker } from './UnitPicker';
+import { useLessonUnits } from './useLessonUnits';
+
+interface Props {
+  question: UnitQuestion;
+  /** With a unit when the lesson is to carry it from now on. */
+  onQuestion: (question: UnitQuestion, unit?: Unit) => void;
+}
+
+/** What is asked about a whole unit, and the answer that the model gives at this moment. */
+export function UnitQuestionEditor({ question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  const unit = useLessonUnits().units.find((u) => u.id === question.unit);
+  const choose = (next: Unit) =>
+    onQuestion(
+      next.id === question.unit
+        ? question
+        : { ...newUnitQuestion(question.kind, next), prompt: question.prompt },
+      next,
+    );
+  return (
+    <>
+      <UnitPicker value={question.unit} onUnit={choose} />
+      {unit && (
+        <>
+          <Fields question={question} unit={unit} onQuestion={onQuestion} />
+          <label className="field">
+            <span className="label">{t('question.wording')}</span>
+            <Input.TextArea
+              autoSize={{ minRows: 1, maxRows: 5 }}
+              placeholder={unitPrompt(t, { ...question, prompt: '' }, unit)}
+              value={question.prompt}
+              onChange={(e) => onQuestion({ ...question, prompt: e.target.value })}
+            />
+          </label>
+          <KeyNow question={question} unit={unit} />
+        </>
+      )}
+    </>
+  );
+}
+
+function KeyNow({ question, unit }: { question: UnitQuestion; unit: Unit }) {
+  const { t } = useTranslation();
+  const key = unitKey(question, unit);
+  if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
+  const text = unitKeyText(t, question, unit);
+  return (
+    <p className="key-now">
+      {t('question.modelSays')} <strong>{text?.main}</strong> {text?.detail}
+    </p>
+  );
+}
+
+interface FieldProps extends Props {
+  unit: Unit;
+}
+
+function Fields({ question, unit, onQuestion }: FieldProps) {
+  const { t } = useTranslation();
+  switch (question.kind) {
+    case 'fill-chart':
+      return <ChartFields question={question} unit={unit} onQuestion={onQuestion} />;
+    case 'row-outcome':
+      return (
+        <>
+          <UnitSetupEditor
+            unit={unit}
+            apply={question.apply}
+            load={question.load}
+            onApply={(apply) => onQuestion({ ...question, apply })}
+            onLoad={(load) => onQuestion({ ...question, load })}
+          />
+          <label className="row">
+            <span className="label">{t('question.tolerance')}</span>
+            <InputNumber
+              aria-label={t('question.tolerance')}
+              min={0}
+              max={100}
+              step={0.5}
+              value={question.tolerance.value}
+              onChange={(value) =>
+                value !== null && onQuestion({ ...question, tolerance: { kind: 'percent', value } })
+              }
+            />
+            {t('toleranceKinds.percent')}
+          </label>
+        </>
+      );
+    case 'trace-path':
+    case 'reaction':
+    case 'drive-or-coast':
+      return (
+        <label className="field">
+          <span className="label">{t('unitBlock.range')}</span>
+          <Select
+            aria-label={t('unitBlock.range')}
+            value={question.range}
+            style={{ width: 160 }}
+            onChange={(range) => onQuestion({ ...question, range })}
+            options={unit.ranges.map((r) => ({ value: r.id, label: rangeName(unit, r.id) }))}
+          />
+        </label>
+      );
+  }
+}
+
+interface ChartProps extends FieldProps {
+  question: FillChartQuestion;
+}
+
+/** Which rows are asked, and which of their cells are given. */
+function ChartFields({ question, unit, onQuestion }: ChartProps) {
+  const { t } = useTranslation();
+  const asked = unit.ranges.filter((r) => question.ranges.includes(r.id));
+  return (
+    <>
+      <div className="field">
+        <span className="label">{t('unitBlock.rows')}</span>
+        <Checkbox.Group
+          value={question.ranges}
+          onChange={(ids) =>
+            onQuestion({
+              ...question,
+              ranges: unit.ranges.map((r) => r.id).filter((id) => ids.includes(id)),
+            })
+          }
+          options={unit.ranges.map((r) => ({ value: r.id, label: rangeName(unit, r.id) }))}
+        />
+      </div>
+      <p className="quiet">{t('unitBlock.givenSaid')}</p>
+      <div className="fill-chart">
+        <ChartGrid
+          label={t('fill.chart')}
+          ranges={asked}
+          elements={unit.elements}
+          cellOf={(range, element) => {
+            const cell = cellKey(range.id, element.id);
+            const on = range.apply.includes(element.id);
+            const given = question.given.includes(cell);
+            return {
+              content: <Mark state={on ? 'applied' : 'open'} kind={element.kind} />,
+              words: t(given ? 'fill.given' : 'fill.asked'),
+              on: given,
+              mark: given ? 'given' : undefined,
+              onToggle:
+                element.kind === 'one-way'
+                  ? undefined
+                  : () => onQuestion({ ...question, given: toggled(question.given, cell) }),
+            };
+          }}
+        />
+      </div>
+    </>
+  );
+}

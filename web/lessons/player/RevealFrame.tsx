@@ -1,0 +1,95 @@
+import {
+  CheckCircleFilled,
+  CheckOutlined,
+  CloseCircleFilled,
+  CloseOutlined,
+} from '../../shared/icons';
+import { Button } from 'antd';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { AttemptAnswer } from '../../../core/lesson';
+import type { Worded } from '../questionWords';
+import type { Reason } from '../reasonWords';
+import { NextButton, type Next } from './NextButton';
+import './Reveal.css';
+
+interface Props {
+  prompt: string;
+  answer: AttemptAnswer;
+  parts: readonly { readonly name: string; readonly right: boolean }[];
+  said: Worded;
+  model: Worded;
+  reason: Reason;
+  next: Next;
+  onAgain: () => void;
+  /** The lines that lead to the answer. */
+  children?: ReactNode;
+}
+
+/** Prediction, verdict and model's answer one below the other, with the reason where they differ. */
+export function RevealFrame(props: Props) {
+  const { prompt, answer, parts, said, model, reason, next, onAgain, children } = props;
+  const { t } = useTranslation();
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    heading.current?.scrollIntoView({ block: 'start' });
+    heading.current?.focus({ preventScroll: true });
+  }, []);
+  const right = answer.score === 1;
+  return (
+    <section className="reveal" aria-live="polite">
+      <p className="reveal-prompt quiet">{prompt}</p>
+      <h2 className="reveal-verdict" ref={heading} tabIndex={-1} data-right={right}>
+        {right ? <CheckCircleFilled /> : <CloseCircleFilled />}
+        {t(right ? 'reveal.right' : answer.score > 0 ? 'reveal.partly' : 'reveal.wrong')}
+      </h2>
+      <Answered
+        label={t('reveal.yours')}
+        worded={said}
+        note={t(`confidences.${answer.confidence}`)}
+      />
+      {!right && parts.length > 1 && (
+        <ul className="reveal-parts">
+          {parts.map(({ name, right: good }) => (
+            <li key={name}>
+              {good ? <CheckOutlined /> : <CloseOutlined />}
+              {t(good ? 'reveal.partRight' : 'reveal.partWrong', { part: name })}
+            </li>
+          ))}
+        </ul>
+      )}
+      <Answered label={t('reveal.model')} worded={model} note="" strong />
+      {!right && (
+        <div className="reveal-reason">
+          <strong>{reason.title}</strong> {reason.text}
+        </div>
+      )}
+      {children}
+      <NextButton {...next} />
+      <Button onClick={onAgain}>{t('reveal.again')}</Button>
+    </section>
+  );
+}
+
+interface AnsweredProps {
+  label: string;
+  worded: Worded;
+  note: string;
+  strong?: boolean;
+}
+
+function Answered({ label, worded, note, strong = false }: AnsweredProps) {
+  const long = worded.main.length > 12;
+  return (
+    <div>
+      <div className="label">{label}</div>
+      <div className="reveal-answer" data-strong={strong}>
+        <span className={long ? 'reveal-words' : 'figure reveal-figure'}>{worded.main}</span>
+        <span className="quiet">
+          {worded.detail && <span>{worded.detail}</span>}
+          {note && <span>{note}</span>}
+        </span>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+import { Segmented } from 'antd';
+import { useMemo, useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { memberRoles, solveUnit, type Unit } from '../../../core/geartrain';
+import type { UnitBenchBlock } from '../../../core/lesson';
+import { SECTION, toggled } from '../../apply/applySlice';
+import { Outcome } from '../../apply/Outcome';
+import { NowPanel } from '../../apply/panels/NowPanel';
+import { Selector } from '../../apply/Selector';
+import { UnitSheet } from '../../apply/UnitSheet';
+import { useTurning } from '../../ratio/useTurning';
+import { useShortcuts } from '../../shared/useShortcuts';
+import '../../apply/ApplyBench.css';
+import { NextButton, type Next } from './NextButton';
+
+interface Props {
+  block: UnitBenchBlock;
+  unit: Unit;
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+const STAGE_RPM = 1200;
+
+/** A whole unit to operate in a lesson: the student may do what the instructor allows. */
+export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
+  const { t } = useTranslation();
+  const [applied, setApplied] = useState<readonly string[]>(block.apply);
+  const [load, setLoad] = useState(block.load);
+  const [view, setView] = useState(SECTION);
+  const solution = useMemo(() => solveUnit(unit, applied, load), [unit, applied, load]);
+  const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
+  const turning = useTurning(STAGE_RPM, true);
+  useShortcuts({ ' ': turning.toggle, c: () => setLoad(load === 'drive' ? 'coast' : 'drive') });
+  return (
+    <>
+      <div className="player-sheet">
+        <UnitSheet
+          unit={unit}
+          solution={solution}
+          turning={turning}
+          view={view}
+          onView={setView}
+          onElement={block.allow.elements ? (id) => setApplied(toggled(applied, id)) : undefined}
+        />
+      </div>
+      <aside className="player-side" aria-label={t('player.step')}>
+        {heading}
+        {blocks}
+        <Segmented
+          aria-label={t('apply.load')}
+          value={load}
+          onChange={setLoad}
+          options={(['drive', 'coast'] as const).map((l) => ({ value: l, label: t(`loads.${l}`) }))}
+        />
+        {block.allow.lever && (
+          <Selector
+            ranges={unit.ranges}
+            applied={applied}
+            onRange={(range) => setApplied(range.apply)}
+          />
+        )}
+        <Outcome solution={solution} />
+        <NowPanel unit={unit} solution={solution} roles={roles} />
+        <NextButton {...next} />
+      </aside>
+    </>
+  );
+}

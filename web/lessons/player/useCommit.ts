@@ -1,0 +1,43 @@
+import { useState } from 'react';
+import {
+  assess,
+  type Answer,
+  type AttemptAnswer,
+  type Confidence,
+  type QuestionBlock,
+  type Subject,
+} from '../../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { saveAttempt } from '../../classBook/attemptsSlice';
+import { predictionCommitted, selectPlayer } from './playerSlice';
+import type { Unsaved } from './UnsavedNotice';
+
+/** Grades a prediction, puts it on the record and saves the record. */
+export function useCommit(block: QuestionBlock, subject: Subject, round: number) {
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const player = useAppSelector(selectPlayer);
+  const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
+  const commit = (answer: Answer, confidence: Confidence) => {
+    const result = assess(block.question, subject, answer);
+    if (!result.ok || !player.attempt) return;
+    const { score, misconception } = result.grade;
+    const entry: AttemptAnswer = {
+      question: block.id,
+      round,
+      ...(subject.kind === 'set' ? { setup: subject.setup } : {}),
+      answer,
+      confidence,
+      at: services.now(),
+      score,
+      ...(misconception ? { misconception } : {}),
+    };
+    dispatch(predictionCommitted(entry));
+    if (player.mode !== 'learn') return;
+    const attempt = { ...player.attempt, answers: [...player.attempt.answers, entry] };
+    dispatch(saveAttempt({ attempt, source: 'mine' }))
+      .unwrap()
+      .catch((reason: unknown) => setUnsaved({ attempt, reason: String(reason) }));
+  };
+  return { commit, unsaved };
+}
