@@ -91,3 +91,87 @@ test('units go out and come in as files; a broken one is refused with its paths'
   await b.see('input: there is no member “nobody”');
   await b.see('Nothing here was changed.');
 });
+
+test('the chart is changed by key on the bench, and put back or kept', async () => {
+  await b.open(run.at('/teach/apply/skerry-three'));
+  await shows('2.44');
+  const cell = await b.role('button', /^C2 in D 1:/);
+  await b.driver.executeScript('arguments[0].focus()', cell);
+  await b.driver.actions().sendKeys(Key.SPACE).perform();
+  await shows('1.00');
+  await b.see('You changed the chart.');
+  await b.driver.actions().sendKeys(Key.ARROW_DOWN).perform();
+  const name = await b.driver.executeScript<string>(
+    'return document.activeElement.getAttribute("aria-label")',
+  );
+  expect(name).toMatch(/^C2 in D 2/);
+  await b.press('button', 'Put back');
+  expect(await b.count('button', 'Put back')).toBe(0);
+});
+
+test('the selector lever drives it, and plus and minus shift', async () => {
+  await b.open(run.at('/teach/apply/quay-four'));
+  await b.press('radio', 'R');
+  await shows('−2.17');
+  await b.press('radio', 'D');
+  await shows('2.60');
+  await b.driver.executeScript('document.activeElement.blur()');
+  await b.driver.actions().sendKeys('++').perform();
+  await shows('1.00');
+  await b.driver.actions().sendKeys('-').perform();
+  await shows('1.51');
+});
+
+test('lever, end view, derivation, power and what else are one click away', async () => {
+  await b.open(run.at('/teach/apply/lighter-six'));
+  await b.press('radio', 'Lever');
+  await b.role('img', /Slow carrier 0\.67/);
+  await b.press('radio', 'P2 end');
+  await b.role('img', /Sun, .*: (drives|idle|held|driven)/);
+  await b.press('button', /^5.*put D5 on the bench/);
+  await b.press('radio', 'Why');
+  await b.see('Speed in over speed out');
+  await b.press('radio', 'Power');
+  await b.see('27 % of the input’s power goes round in a circle');
+  await b.fill('spinbutton', 'One mesh passes on', '100');
+  await b.see('100.0 %');
+  await b.press('radio', 'What else');
+  await b.see(/32 combinations of elements/);
+});
+
+test('other teeth are searched in workers, cancelled, and kept as a unit', async () => {
+  await b.open(run.at('/teach/apply/ferry-dual'));
+  await b.press('radio', 'What else');
+  await b.press('button', 'Other teeth for it');
+  await b.press('button', 'Search');
+  await b.see(/tried/);
+  await b.press('button', 'Cancel');
+  await b.role('button', 'Search');
+  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.press('radio', 'What else');
+  await b.press('button', 'Other teeth for it');
+  await b.fill('spinbutton', /Wanted ratio, D 1/, '2.6');
+  await b.press('button', 'Search');
+  await b.driver.wait(async () => (await b.count('button', 'Keep as a unit')) > 0, 15_000);
+  await b.driver.executeScript(
+    `[...document.querySelectorAll('.ant-modal button')].find((e) => e.innerText === 'Keep as a unit').click()`,
+  );
+  await b.see('is in the library');
+});
+
+test('the power moves only while it turns, and each frame leaves room', async () => {
+  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.driver.wait(
+    async () => (await b.driver.findElements(By.css('.section-flow'))).length > 4,
+    8000,
+  );
+  const offsets = () =>
+    b.driver.executeScript<string>(
+      'return [...document.querySelectorAll(".section-view .section-flow")].map((e) => e.getAttribute("stroke-dashoffset")).join()',
+    );
+  const before = await offsets();
+  await b.driver.sleep(250);
+  expect(await offsets()).toBe(before);
+  await b.press('button', 'A little on');
+  expect(await offsets()).not.toBe(before);
+});

@@ -10,6 +10,8 @@ beforeAll(() => {
 
 const press = (name: string | RegExp) => () => b.press('button', name);
 
+const radio = (name: string) => () => b.press('radio', name);
+
 const SCREENS: [string, string, (() => Promise<void>)[]][] = [
   ['home', '/', []],
   ['library', '/teach/lessons', []],
@@ -38,6 +40,43 @@ const SCREENS: [string, string, (() => Promise<void>)[]][] = [
     'apply bench',
     '/teach/apply/harbour-trainer',
     [() => b.see('Second overrun band'), () => b.see('F2')],
+  ],
+  ['apply bench, lever', '/teach/apply/capstan-five', [radio('Lever'), radio('Why')]],
+  ['apply bench, end view', '/teach/apply/lighter-six', [radio('P1 end'), radio('Power')]],
+  [
+    'apply bench, tooth search',
+    '/teach/apply/skerry-three',
+    [radio('What else'), press('Other teeth for it'), () => b.see('Fewest sun teeth')],
+  ],
+  ['unit editor', '/teach/units/harbour-trainer', [() => b.see('Nothing wrong found')]],
+  ['unit editor, elements', '/teach/units/quay-four', [radio('Elements')]],
+  ['unit editor, members', '/teach/units/quay-four', [radio('Members')]],
+  [
+    'unit bench in a lesson',
+    '/teach/lessons/who-holds/preview',
+    [press('Begin'), () => b.see('holds by itself')],
+  ],
+  [
+    'fill the chart, answered',
+    '/teach/lessons/fill-the-chart/preview',
+    [press('Begin'), press(/^2 /), radio('certain'), press('Commit prediction')],
+  ],
+  ['trace the power', '/teach/lessons/follow-the-power/preview', [press('Begin')]],
+  [
+    'what does this row do, answered',
+    '/teach/lessons/what-does-this-row-do/preview',
+    [
+      press('Begin'),
+      radio('neutral'),
+      radio('certain'),
+      press('Commit prediction'),
+      press('Work it out'),
+    ],
+  ],
+  [
+    'builder, unit question',
+    '/teach/lessons/fill-the-chart',
+    [press(/2 Fill the chart/), () => b.see('The model answers')],
   ],
   ['class book', '/teach/class-book', [() => b.see('How sure')]],
   ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],

@@ -81,6 +81,40 @@ const SHOTS: readonly Shot[] = [
       await b.role('button', 'B1, Second band: applied');
     },
   },
+  {
+    name: 'apply-lever-night',
+    route: '/teach/apply/capstan-five',
+    steps: async (b) => {
+      await b.press('button', /^Paper: Day/);
+      await b.press('radio', 'Lever');
+      await b.press('radio', 'Why');
+    },
+  },
+  {
+    name: 'apply-power',
+    route: '/teach/apply/lighter-six',
+    steps: async (b) => {
+      await b.press('button', /^5.*put D5 on the bench/);
+      await b.press('radio', 'Power');
+    },
+  },
+  {
+    name: 'unit-editor',
+    route: '/teach/units/harbour-trainer',
+    steps: (b) => b.see('Nothing wrong found'),
+  },
+  {
+    name: 'player-chart',
+    route: '/teach/lessons/fill-the-chart/preview',
+    steps: async (b) => {
+      await b.press('button', 'Begin');
+      await b.press('button', /^2 /);
+      for (const cell of ['C1 in D 2', 'B1 in D 2', 'C1 in D 3', 'C2 in R'])
+        await b.press('button', new RegExp(`^${cell}:`));
+      await b.press('radio', 'fairly sure');
+      await b.press('button', 'Commit prediction');
+    },
+  },
   { name: 'class-book', route: '/teach/class-book', steps: (b) => b.see('How sure') },
 ];
 

@@ -31,7 +31,7 @@ interface Props {
 }
 
 /** Smaller than this share of its size its words can't be read; a wider unit scrolls instead. */
-const READABLE = 0.8;
+const READABLE = 0.64;
 
 /** The section: members in the four roles, elements as controls, brakes and bands on hatched ground. */
 export function SectionView(props: Props) {
@@ -128,9 +128,9 @@ function shortened(l: SectionLine): string {
   return `M${l.x1 + way * inset} ${l.y1}L${l.x2 - way * inset} ${l.y2}`;
 }
 
-function speedText(solution: Solution, member: string): string {
+function speedText(solution: Solution, member: string): string | null {
   const speed = solution.speeds.get(member);
-  return speed ? formatRatio(toNumber(speed)) : '–';
+  return speed ? formatRatio(toNumber(speed)) : null;
 }
 
 interface EndProps {
@@ -139,7 +139,8 @@ interface EndProps {
   anchor: 'start' | 'end';
   name: string | undefined;
   role: MemberRole;
-  speed: string;
+  /** `null` while it is not known. */
+  speed: string | null;
 }
 
 function End({ x, y, anchor, name, role, speed }: EndProps) {
@@ -150,7 +151,7 @@ function End({ x, y, anchor, name, role, speed }: EndProps) {
         {name}
       </tspan>
       <tspan className="section-end-speed" x={x} dy={17}>
-        {t(`memberRoles.${role}`)} × {speed}
+        {speed !== null && `${t(`memberRoles.${role}`)} × ${speed}`}
       </tspan>
     </text>
   );

@@ -49,9 +49,10 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
     cancel.current = controller;
     setRunning(IDLE);
     const limits = { fewestSun, mostRing, fewestPinion: 14, keep: 8, tolerance: 0.05 };
-    searchInWorkers({ unit, wishes: wanted, ...limits }, controller.signal, (step) =>
-      setRunning({ ...step, done: false, failure: '' }),
-    ).then(
+    searchInWorkers({ unit, wishes: wanted, ...limits }, controller.signal, (step) => {
+      // A step that was on its way when it was cancelled comes too late.
+      if (!controller.signal.aborted) setRunning({ ...step, done: false, failure: '' });
+    }).then(
       () => setRunning((r) => r && { ...r, share: 1, done: true }),
       (error: unknown) =>
         setRunning((r) => ({

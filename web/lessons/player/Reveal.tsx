@@ -38,6 +38,7 @@ export function Reveal({ question, setup, answer, next, onAgain }: Props) {
       reason={reasonFor(t, answer.misconception ?? null, setup)}
       next={next}
       onAgain={onAgain}
+      again={t('reveal.again')}
     >
       {derivable &&
         (worked ? (

@@ -22,13 +22,15 @@ interface Props {
   reason: Reason;
   next: Next;
   onAgain: () => void;
+  /** What trying again is called. */
+  again: string;
   /** The lines that lead to the answer. */
   children?: ReactNode;
 }
 
 /** Prediction, verdict and model's answer one below the other, with the reason where they differ. */
 export function RevealFrame(props: Props) {
-  const { prompt, answer, parts, said, model, reason, next, onAgain, children } = props;
+  const { prompt, answer, parts, said, model, reason, next, onAgain, again, children } = props;
   const { t } = useTranslation();
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -66,7 +68,7 @@ export function RevealFrame(props: Props) {
       )}
       {children}
       <NextButton {...next} />
-      <Button onClick={onAgain}>{t('reveal.again')}</Button>
+      <Button onClick={onAgain}>{again}</Button>
     </section>
   );
 }

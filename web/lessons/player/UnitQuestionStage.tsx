@@ -50,7 +50,10 @@ export function UnitQuestionStage({ block, unit, round, heading, blocks, next }:
     members: [],
   }));
   const [shownRange, setShownRange] = useState<string | null>(null);
-  const apply = appliedIn(question, unit, shownRange);
+  // After the commit a chart shows its first row until another one is chosen.
+  const row =
+    shownRange ?? (committed && question.kind === 'fill-chart' ? question.ranges[0] : null);
+  const apply = appliedIn(question, unit, row ?? null);
   const load = question.kind === 'row-outcome' ? question.load : 'drive';
   const solution = useMemo(
     () => (committed ? solveUnit(unit, apply, load) : sealedSolution(unit, apply)),
@@ -85,7 +88,7 @@ export function UnitQuestionStage({ block, unit, round, heading, blocks, next }:
             onCell={
               committed ? undefined : (cell) => setDraft({ ...draft, on: toggled(draft.on, cell) })
             }
-            shown={shownRange}
+            shown={row ?? null}
             onRange={committed ? setShownRange : undefined}
           />
         )}

@@ -43,6 +43,7 @@ export function UnitReveal({ question, unit, answer, next, onAgain }: Props) {
       reason={unitReason(t, answer.misconception ?? null, question, unit)}
       next={next}
       onAgain={onAgain}
+      again={t('reveal.againSame')}
     >
       {solution &&
         (worked ? (

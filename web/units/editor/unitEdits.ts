@@ -132,12 +132,17 @@ export function removeElement(unit: Unit, index: number): Unit {
   };
 }
 
+/** One more gear in the lever place that has most, after the last of them. */
 export function addRange(unit: Unit): Unit {
-  const last = unit.ranges.at(-1);
-  const lever = last?.lever ?? 'D';
-  const gear = String(unit.ranges.filter((r) => r.lever === lever).length + 1);
+  const count = (lever: string) => unit.ranges.filter((r) => r.lever === lever).length;
+  const lever = unit.ranges.reduce(
+    (best, r) => (count(r.lever) > count(best) ? r.lever : best),
+    unit.ranges[0]?.lever ?? 'D',
+  );
+  const gear = String(count(lever) + 1);
   const id = rangeId(lever, gear, (taken) => unit.ranges.some((r) => r.id === taken));
-  return { ...unit, ranges: [...unit.ranges, { id, lever, gear, apply: [] }] };
+  const at = unit.ranges.findLastIndex((r) => r.lever === lever) + 1;
+  return { ...unit, ranges: unit.ranges.toSpliced(at, 0, { id, lever, gear, apply: [] }) };
 }
 
 export const changeRange = (unit: Unit, range: Range): Unit => ({
