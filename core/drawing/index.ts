@@ -1,12 +1,7 @@
 export { arcArrow, type ArcArrow } from './arcArrow';
 export { circlePath, closedPath, endView, type EndView, type WheelShape } from './endView';
 export { leverOf, type LeverPoint } from './lever';
-export {
-  sectionDrawing,
-  type SectionDrawing,
-  type SectionElement,
-  type SectionGear,
-  type SectionLine,
-} from './section';
+export { sectionDrawing } from './section';
+export type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
 export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';
 export { powerPath, type PathSegment } from './powerPath';

@@ -42,6 +42,49 @@ test.each(units.map((u): [string, Unit] => [u.id, u]))(
   },
 );
 
+// Power in = power out at every joint of lines that is neither a gear, a clutch nor an end of the unit.
+test('power is neither made nor lost where lines of one member meet', () => {
+  for (const unit of units) {
+    const drawing = sectionDrawing(unit);
+    const near = (x: number, y: number) =>
+      [drawing.input, drawing.output].some((p) => p.x === x && p.y === y) ||
+      drawing.elements.some((e) => Math.hypot(e.x - x, e.y - y) < 20) ||
+      drawing.gears.some(
+        (g) => x >= g.x - 2 && x <= g.x + g.width + 2 && y >= g.y - 2 && y <= g.y + g.height + 2,
+      );
+    for (const range of unit.ranges) {
+      const segments = powerPath(drawing, unit, solveUnit(unit, range.apply));
+      for (const { member, x1, y1 } of segments) {
+        if (near(x1, y1)) continue;
+        const own = segments.filter((s) => s.member === member);
+        const left = through(own, x1, y1, 'to') - through(own, x1, y1, 'from');
+        expect([unit.id, range.id, member, left]).toEqual([
+          unit.id,
+          range.id,
+          member,
+          expect.closeTo(0, 9),
+        ]);
+      }
+    }
+  }
+});
+
+// Common practice, no source: in first of a two-sun arrangement the large sun's set idles.
+test('a ring shared by two sets carries power only to the output', () => {
+  const unit = units.find((u) => u.id === 'quay-four')!;
+  const drawing = sectionDrawing(unit);
+  const first = unit.ranges.find((r) => r.id === 'D1')!;
+  const segments = powerPath(drawing, unit, solveUnit(unit, first.apply));
+  const rings = drawing.gears.filter((g) => g.port === 'ring').map((g) => g.x + g.width / 2);
+  const between = segments.filter(
+    (s) =>
+      s.member === unit.output &&
+      Math.min(s.x1, s.x2) > Math.min(...rings) &&
+      Math.max(s.x1, s.x2) < Math.max(...rings),
+  );
+  expect(between).toEqual([]);
+});
+
 test('a clutch that is off has no power on its line', () => {
   const unit = units.find((u) => u.id === 'skerry-three')!;
   const drawing = sectionDrawing(unit);

@@ -1,6 +1,6 @@
 import { CASE, powerFlow, type PowerFlow, type Solution, type Unit } from '../geartrain';
 import { toNumber, type Fraction } from '../numerics';
-import type { SectionDrawing, SectionLine } from './section';
+import type { SectionDrawing, SectionLine } from './sectionShapes';
 
 /**
  * Where the power runs in a section drawing: each member's lines as a tree, with power put in and taken out at
@@ -21,7 +21,15 @@ interface Terminal {
   readonly power: number;
 }
 
-/** A gear's flank, or a clutch's sign, may lie this far from the end of its line. */
+/** A gear, or a carrier's pins, that joins all lines of its member that end on it. */
+interface Wheel extends Terminal {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** A clutch's sign, or a carrier's pins, may lie this far from the end of a line. */
 const REACH = 26;
 /** Less than this share of the input's power is none. */
 const FAINT = 1e-9;
@@ -38,16 +46,33 @@ export function powerPath(
     const speed = solution.speeds.get(id);
     const lines = drawing.lines.filter((l) => l.member === id);
     if (!speed || lines.length === 0) return [];
-    const terminals = terminalsOf(drawing, unit, id, flow);
-    return flowThrough(lines, terminals).map(({ line, power }) => ({
-      ...line,
-      power,
-      speed: toNumber(speed),
-    }));
+    const wheels = wheelsOf(drawing, id, flow);
+    return flowThrough(lines, wheels, terminalsOf(drawing, unit, id, flow)).map(
+      ({ line, power }) => ({
+        ...line,
+        power,
+        speed: toNumber(speed),
+      }),
+    );
   });
 }
 
 const size = (power: Fraction | null | undefined): number => (power ? toNumber(power) : 0);
+
+function wheelsOf(drawing: SectionDrawing, member: string, flow: PowerFlow): Wheel[] {
+  return flow.ports.flatMap((port) => {
+    if (port.member !== member) return [];
+    const name = port.port === 'carrier' ? 'pinion' : port.port;
+    const boxes = drawing.gears.filter((g) => g.set === port.set && g.port === name);
+    if (boxes.length === 0) return [];
+    const left = Math.min(...boxes.map((g) => g.x));
+    const right = Math.max(...boxes.map((g) => g.x + g.width));
+    const top = Math.min(...boxes.map((g) => g.y));
+    const bottom = Math.max(...boxes.map((g) => g.y + g.height));
+    const middle = { x: (left + right) / 2, y: (top + bottom) / 2 };
+    return [{ ...middle, left, right, top, bottom, power: -size(port.power) }];
+  });
+}
 
 function terminalsOf(
   drawing: SectionDrawing,
@@ -58,14 +83,6 @@ function terminalsOf(
   const terminals: Terminal[] = [];
   if (member === unit.input) terminals.push({ ...drawing.input, power: 1 });
   if (member === unit.output) terminals.push({ ...drawing.output, power: -1 });
-  for (const port of flow.ports) {
-    if (port.member !== member || size(port.power) === 0) continue;
-    const name = port.port === 'carrier' ? 'pinion' : port.port;
-    const gear = drawing.gears.find((g) => g.set === port.set && g.port === name);
-    if (!gear) continue;
-    const middle = { x: gear.x + gear.width / 2, y: gear.y + gear.height / 2 };
-    terminals.push({ ...middle, power: -size(port.power) });
-  }
   for (const element of unit.elements) {
     const at = element.between.indexOf(member);
     const power = size(flow.clutches.get(element.id));
@@ -84,6 +101,8 @@ function terminalsOf(
 interface Node {
   readonly x: number;
   readonly y: number;
+  /** Inside a gear nothing is drawn. */
+  readonly wheel: boolean;
   power: number;
   readonly next: Set<Node>;
 }
@@ -91,13 +110,14 @@ interface Node {
 /** Splits the lines where they meet, hangs the terminals on, and sums power over the tree. */
 function flowThrough(
   lines: readonly SectionLine[],
+  wheels: readonly Wheel[],
   terminals: readonly Terminal[],
 ): { line: SectionLine; power: number }[] {
   const nodes = new Map<string, Node>();
   const nodeAt = (x: number, y: number): Node => {
     const key = `${Math.round(x)} ${Math.round(y)}`;
     let node = nodes.get(key);
-    if (!node) nodes.set(key, (node = { x, y, power: 0, next: new Set() }));
+    if (!node) nodes.set(key, (node = { x, y, wheel: false, power: 0, next: new Set() }));
     return node;
   };
   for (const l of lines) {
@@ -113,8 +133,21 @@ function flowThrough(
       along[k]!.next.add(node);
     });
   }
+  const lineNodes = [...nodes.values()];
+  for (const wheel of wheels) {
+    const on = lineNodes.filter(
+      (n) =>
+        n.x >= wheel.left - 1 &&
+        n.x <= wheel.right + 1 &&
+        n.y >= wheel.top - 1 &&
+        n.y <= wheel.bottom + 1,
+    );
+    const hub: Node = { ...wheel, wheel: true, next: new Set(on) };
+    nodes.set(`wheel ${wheel.x} ${wheel.y}`, hub);
+    for (const node of on) node.next.add(hub);
+  }
   for (const terminal of terminals) {
-    const near = [...nodes.values()].reduce((a, b) =>
+    const near = lineNodes.reduce((a, b) =>
       distance(b, terminal) < distance(a, terminal) ? b : a,
     );
     if (distance(near, terminal) <= REACH) near.power += terminal.power;
@@ -129,7 +162,7 @@ function flowThrough(
       if (seen.has(next)) continue;
       const beyond = visit(next);
       total += beyond;
-      if (Math.abs(beyond) < FAINT) continue;
+      if (Math.abs(beyond) < FAINT || node.wheel || next.wheel) continue;
       const [from, to] = beyond > 0 ? [next, node] : [node, next];
       found.push({
         line: { member, x1: from.x, y1: from.y, x2: to.x, y2: to.y },

@@ -3,6 +3,7 @@ import type { Unit } from '../geartrain';
 import { randomUnit } from '../geartrain/tests/randomUnit';
 import { randomFromSeed } from '../numerics';
 import { sectionDrawing, type SectionDrawing, type SectionLine } from './index';
+import { labelBox, overlapping, signBox } from './sectionLabels';
 
 const demo = readdirSync('demo/units').map(
   (file) => JSON.parse(readFileSync(`demo/units/${file}`, 'utf8')) as Unit,
@@ -119,3 +120,73 @@ test('the same unit is always drawn the same, and its ranges change nothing', ()
   expect(sectionDrawing(unit)).toEqual(sectionDrawing(structuredClone(unit)));
   expect(sectionDrawing({ ...unit, ranges: [] })).toEqual(sectionDrawing(unit));
 });
+
+test('no id runs into another id, a sign or a gear', () => {
+  for (const unit of demo) {
+    const { elements, gears, caseY } = draw(unit);
+    for (const e of elements) {
+      const box = labelBox(e);
+      for (const other of elements) {
+        if (other === e) continue;
+        expect([unit.id, e.id, other.id, overlapping(box, labelBox(other))]).toEqual([
+          unit.id,
+          e.id,
+          other.id,
+          false,
+        ]);
+        expect([unit.id, e.id, other.id, overlapping(box, signBox(other, caseY))]).toEqual([
+          unit.id,
+          e.id,
+          other.id,
+          false,
+        ]);
+      }
+      for (const g of gears) {
+        const gear = { x1: g.x, y1: g.y, x2: g.x + g.width, y2: g.y + g.height };
+        expect([unit.id, e.id, g.set, overlapping(box, gear)]).toEqual([
+          unit.id,
+          e.id,
+          g.set,
+          false,
+        ]);
+      }
+    }
+  }
+});
+
+/** Sets from left to right. */
+const columns = ({ gears }: SectionDrawing) =>
+  [...gears].sort((a, b) => a.x - b.x).map((g) => `${g.set} ${g.port}`);
+
+// An instructor who adds one part must find the drawing as it was.
+test.each(['skerry-three', 'quay-four', 'capstan-five'])(
+  'one more part leaves the gear sets where they stand: %s',
+  (id) => {
+    const unit = demo.find((u) => u.id === id)!;
+    const before = columns(draw(unit));
+    for (const member of unit.members) {
+      const kind = 'brake' as const;
+      const more = { id: 'X9', name: '', kind, between: [member.id, 'case'] as [string, string] };
+      const changed = { ...unit, elements: [...unit.elements, more] };
+      const after = sectionDrawing(changed, draw(unit).columns);
+      expect([id, member.id, columns(after)]).toEqual([id, member.id, before]);
+    }
+    const named = { ...unit, members: [...unit.members, { id: 'spare', name: 'Spare' }] };
+    expect(columns(sectionDrawing(named, draw(unit).columns))).toEqual(before);
+    const set = {
+      id: 'P9',
+      kind: 'single-pinion' as const,
+      sun: unit.input,
+      carrier: 'spare',
+      ring: 'spare2',
+      teeth: { sun: 30, pinion: 20, ring: 70 },
+    };
+    const wider = {
+      ...named,
+      members: [...named.members, { id: 'spare2', name: 'Spare' }],
+      gearsets: [...unit.gearsets, set],
+    };
+    const drawnWider = sectionDrawing(wider, draw(unit).columns);
+    expect(drawnWider.columns.filter((c) => c !== 'P9')).toEqual(draw(unit).columns);
+  },
+);

@@ -1,58 +1,15 @@
 import { CASE, type GearSet, type ShiftElement, type Unit } from '../geartrain';
 import { orderGap, type GapOrder } from './sectionGap';
 import { liveMember, portPlaces, risersOf, runsPast, type Planned } from './sectionPlan';
+import { labelPlace } from './sectionLabels';
 import { searchPlan } from './sectionSearch';
+import type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
 
 /**
  * The section drawing of a unit as plain geometry: upper half, centreline below, case above. Lengths are
  * drawing units, y points down. A member is one connected set of lines; where two members must cross, the
  * horizontal line is bridged.
  */
-export interface SectionLine {
-  readonly member: string;
-  readonly x1: number;
-  readonly y1: number;
-  readonly x2: number;
-  readonly y2: number;
-}
-
-export interface SectionGear {
-  readonly set: string;
-  /** `pinion` stands on the carrier's pins. */
-  readonly port: 'sun' | 'ring' | 'pinion' | 'first' | 'second';
-  /** The member it belongs to; `null` for pinions, which belong to the carrier's pins. */
-  readonly member: string | null;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly teeth: number | null;
-}
-
-export interface SectionElement {
-  readonly id: string;
-  readonly kind: ShiftElement['kind'];
-  readonly grounded: boolean;
-  /** Middle of its sign. */
-  readonly x: number;
-  readonly y: number;
-  /** A clutch's first member stands at its left. */
-  readonly firstAtLeft: boolean;
-}
-
-export interface SectionDrawing {
-  readonly width: number;
-  readonly height: number;
-  readonly caseY: number;
-  readonly centreY: number;
-  readonly lines: readonly SectionLine[];
-  readonly gears: readonly SectionGear[];
-  readonly elements: readonly SectionElement[];
-  readonly input: { readonly x: number; readonly y: number };
-  readonly output: { readonly x: number; readonly y: number };
-  readonly crossings: number;
-}
-
 const UNIT = 26;
 const SLOT = 62;
 const PAD = 26;
@@ -63,8 +20,9 @@ const MARGIN = 108;
 /** Brakes take this much below the case. */
 const BRAKE_ROOM = 1.7;
 
-export function sectionDrawing(unit: Unit): SectionDrawing {
-  const { planned, crossings } = searchPlan(unit);
+/** @param keep `columns` of the drawing before, when the unit has only been changed */
+export function sectionDrawing(unit: Unit, keep: readonly string[] = []): SectionDrawing {
+  const { planned, crossings } = searchPlan(unit, keep);
   const { plan, levels } = planned;
   const height = (levels.top + 2.6) * UNIT;
   const y = (level: number) => height - (level + 0.6) * UNIT;
@@ -87,22 +45,28 @@ export function sectionDrawing(unit: Unit): SectionDrawing {
   const output = { x: x + MARGIN, y: lane(unit.output) };
   line(sheet, unit.input, 0, input.y, MARGIN, input.y);
   line(sheet, unit.output, x, output.y, output.x, output.y);
+  const caseY = y(levels.top);
   return {
-    ...sheet,
+    lines: sheet.lines,
+    gears: sheet.gears,
+    elements: sheet.elements.map((e) => ({ ...e, labelY: labelPlace(e, sheet, caseY) })),
     width: x + MARGIN,
     height,
-    caseY: y(levels.top),
+    caseY,
     centreY: y(0),
     input,
     output,
     crossings,
+    columns: plan.columns.map((set) => set.id),
   };
 }
+
+type DraftElement = Omit<SectionElement, 'labelY'>;
 
 interface Draft {
   lines: SectionLine[];
   gears: SectionGear[];
-  elements: SectionElement[];
+  elements: DraftElement[];
 }
 
 function line(sheet: Draft, member: string, x1: number, y1: number, x2: number, y2: number): void {

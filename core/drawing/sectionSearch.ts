@@ -31,9 +31,35 @@ const MOST_ORDERED = 4;
 /** Plans looked at from one beginning. */
 const MOST_RATED = 2500;
 
-export function searchPlan(unit: Unit): SearchedPlan {
+/** An order that was there before is kept as long as it needs no more crossings than this. */
+const MOST_KEPT_CROSSINGS = 2;
+
+/** @param keep ids of gear sets in the order they stood in before; a changed unit stays as it was drawn */
+export function searchPlan(unit: Unit, keep: readonly string[] = []): SearchedPlan {
   const orders =
-    unit.gearsets.length <= MOST_ORDERED ? permutations(unit.gearsets) : [unit.gearsets];
+    unit.gearsets.length <= MOST_ORDERED
+      ? permutations(unit.gearsets)
+      : [[...unit.gearsets].sort((a, b) => placeOf(keep, a) - placeOf(keep, b))];
+  const kept = orders.filter((order) => inOrder(order.map((set) => placeOf(keep, set))));
+  if (keep.length > 0 && kept.length > 0) {
+    const same = searchOrders(unit, kept);
+    if (same.crossings <= MOST_KEPT_CROSSINGS) return same;
+  }
+  return searchOrders(unit, orders);
+}
+
+const placeOf = (keep: readonly string[], set: GearSet): number => {
+  const at = keep.indexOf(set.id);
+  return at < 0 ? Infinity : at;
+};
+
+/** Rising, where new sets may stand anywhere. */
+const inOrder = (places: readonly number[]): boolean => {
+  const known = places.filter((p) => p !== Infinity);
+  return known.every((p, k) => k === 0 || p > known[k - 1]!);
+};
+
+function searchOrders(unit: Unit, orders: readonly GearSet[][]): SearchedPlan {
   const known: Known = new Map();
   const flipped = flippedPairs(unit);
   const begun = orders

@@ -285,7 +285,7 @@ function ElementSign({ element, caseY, name, state, onElement }: SignProps) {
         height={grounded ? y - caseY + 52 : 60}
       />
       <path className="section-sign" d={signOf(element, caseY)} />
-      <text className="section-id" x={x} y={grounded ? caseY - 13 : y - 20} textAnchor="middle">
+      <text className="section-id" x={x} y={element.labelY} textAnchor="middle">
         {id}
       </text>
     </g>

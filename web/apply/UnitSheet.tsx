@@ -171,21 +171,24 @@ function LaidOut({ unit, children }: { unit: Unit; children: (d: SectionDrawing)
     unit.elements.map((e) => [e.id, e.kind, e.between]),
   ]);
   const [result, setResult] = useState<{
+    id: string;
     shape: string;
     drawing?: SectionDrawing;
     failure?: string;
   }>();
   useEffect(() => {
     const cancel = new AbortController();
-    layOutSection(unit, cancel.signal).then(
-      (drawing) => setResult({ shape, drawing }),
+    const keep = result?.id === unit.id ? (result.drawing?.columns ?? []) : [];
+    layOutSection(unit, keep, cancel.signal).then(
+      (drawing) => setResult({ id: unit.id, shape, drawing }),
       (error: unknown) => {
-        if (!cancel.signal.aborted) setResult({ shape, failure: reasonOf(error) });
+        if (!cancel.signal.aborted) setResult({ id: unit.id, shape, failure: reasonOf(error) });
       },
     );
     return () => cancel.abort();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `shape` stands for the unit
   }, [shape]);
+  // While a changed unit is laid out anew its last drawing would lie; a short wait is shown instead.
   if (result?.shape !== shape)
     return (
       <div className="section-wait">

@@ -30,7 +30,7 @@ export interface FileWorker {
 
 /** Messages between the page and the worker that lays drawings out. */
 export interface DrawingWorker {
-  sectionDrawing(unit: Unit): SectionDrawing;
+  sectionDrawing(unit: Unit, keep: readonly string[]): SectionDrawing;
 }
 
 /** Messages between the page and the workers that search tooth counts. */
