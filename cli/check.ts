@@ -1,19 +1,31 @@
 import { readFileSync } from 'node:fs';
 import { looksLikePack, openText, readPack } from '../core/formats';
+import { notesOn } from './notes';
 
 /**
  * `npm run -s check -- FILE…`: validates any Fair Sprocket file. Exits 1 when one is wrong, with the file,
- * the path in the document, what is wrong and what would be right.
+ * the path in the document, what is wrong and what would be right. What is only odd is noted.
  */
-function problemsOf(file: string): string[] {
+interface Checked {
+  readonly problems: readonly string[];
+  readonly notes: readonly string[];
+}
+
+const wrong = (...problems: string[]): Checked => ({ problems, notes: [] });
+
+function checked(file: string): Checked {
   let bytes: Uint8Array;
   try {
     bytes = new Uint8Array(readFileSync(file));
   } catch (error) {
-    return [`can't be read: ${error instanceof Error ? error.message : String(error)}`];
+    return wrong(`can't be read: ${error instanceof Error ? error.message : String(error)}`);
   }
-  const result = looksLikePack(bytes) ? readPack(bytes) : openText(new TextDecoder().decode(bytes));
-  return result.ok ? [] : describe(result.failure);
+  if (looksLikePack(bytes)) {
+    const result = readPack(bytes);
+    return result.ok ? notesOn(result.pack.lesson) : wrong(...describe(result.failure));
+  }
+  const result = openText(new TextDecoder().decode(bytes));
+  return result.ok ? notesOn(result.document) : wrong(...describe(result.failure));
 }
 
 type Failure = Extract<
@@ -39,11 +51,12 @@ if (files.length === 0) {
   console.error('Usage: npm run -s check -- FILE…');
   process.exit(2);
 }
-let wrong = 0;
+let failed = 0;
 for (const file of files) {
-  const problems = problemsOf(file);
+  const { problems, notes } = checked(file);
   if (problems.length === 0) console.log(`${file}: ok`);
-  else wrong++;
+  else failed++;
   for (const problem of problems) console.error(`${file}: ${problem}`);
+  for (const note of notes) console.log(`${file}: note: ${note}`);
 }
-process.exit(wrong > 0 ? 1 : 0);
+process.exit(failed > 0 ? 1 : 0);

@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import type { Unit } from '../core/geartrain';
 
 const run = (script: string, ...args: string[]) => {
   const r = spawnSync(process.execPath, ['--import', 'tsx', `cli/${script}.ts`, ...args], {
@@ -45,3 +46,67 @@ test('inspect: ranges of the demo unit, drive and coast', () => {
   expect(of('L1').coast).toEqual({ outcome: 'drives', engineBraking: true });
   expect(of('N').ratioExact).toBeNull();
 }, 30_000);
+
+const written = (document: object) => {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'check-')), 'file.json');
+  writeFileSync(file, JSON.stringify(document));
+  return file;
+};
+const demoUnit = () => JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+
+test('check: what is odd is noted and passes, what can never turn does not', () => {
+  const unit = demoUnit();
+  const odd = {
+    ...unit,
+    ranges: [...unit.ranges, { id: 'X', lever: 'D', gear: '9', apply: ['C1', 'B1', 'B2'] }],
+  };
+  const noted = run('check', written(odd));
+  expect(noted.code).toBe(0);
+  expect(noted.out).toContain(
+    `note: ranges[${unit.ranges.length}].apply: range-binds (range X, outcome tied-up)`,
+  );
+  const pair = (id: string, first: number, second: number) => ({
+    id,
+    kind: 'mesh',
+    first: 'a',
+    second: 'b',
+    teeth: { first, second },
+  });
+  const contradicting = {
+    ...unit,
+    members: ['a', 'b'].map((id) => ({ id, name: id })),
+    input: 'a',
+    output: 'b',
+    gearsets: [pair('G1', 20, 40), pair('G2', 20, 41)],
+    elements: [],
+    ranges: [],
+  };
+  const refused = run('check', written(contradicting));
+  expect(refused.code).toBe(1);
+  expect(refused.err).toContain('gearsets: sets-contradict (outcome tied-up)');
+  const lesson = JSON.parse(readFileSync('demo/lessons/who-holds.json', 'utf8')) as object;
+  const bare = run('check', written({ ...lesson, units: undefined }));
+  expect(bare.code).toBe(0);
+  expect(bare.out).toContain('unit-missing (harbour-trainer)');
+}, 60_000);
+
+// Common practice, no source: each failed part is felt only in the ranges that use it.
+test('inspect --fault: a failed part changes the ranges that need it, and an unknown one is refused', () => {
+  const outcomes = (...faults: string[]) => {
+    const { out } = run(
+      'inspect',
+      'demo/units/skerry-three.json',
+      ...faults.flatMap((f) => ['--fault', f]),
+    );
+    const { ranges } = JSON.parse(out) as { ranges: { id: string; outcome: string }[] };
+    return Object.fromEntries(ranges.map((r) => [r.id, r.outcome]));
+  };
+  expect(outcomes('F1=will-not-hold')).toMatchObject({ D1: 'neutral', D2: 'drives', L1: 'drives' });
+  expect(outcomes('B1=stuck-on')).toMatchObject({ D1: 'drives', D3: 'tied-up', R: 'tied-up' });
+  expect(outcomes('C1=will-not-apply', 'F1=will-not-hold')).toMatchObject({ D1: 'neutral' });
+  expect(outcomes('P1.sun=broken')).toMatchObject({ D2: 'neutral' });
+  const unknown = run('inspect', 'demo/units/skerry-three.json', '--fault', 'Q7=stuck-on');
+  expect(unknown.code).toBe(1);
+  expect(unknown.err).toContain('unknown-element: Q7');
+  expect(run('inspect', 'demo/units/skerry-three.json', '--fault', 'F1=bent').code).toBe(2);
+}, 60_000);

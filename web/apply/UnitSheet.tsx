@@ -1,16 +1,11 @@
-import { Button, Segmented, Spin } from 'antd';
+import { Segmented, Spin } from 'antd';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { powerPath, type SectionDrawing } from '../../core/drawing';
 import { memberRoles, type PlanetaryUnitSet, type Solution, type Unit } from '../../core/geartrain';
 import { reasonOf } from '../app/thunk';
+import { Transport } from '../ratio/Transport';
 import type { Turning } from '../ratio/useTurning';
-import {
-  CaretRightOutlined,
-  PauseOutlined,
-  StepBackwardOutlined,
-  StepForwardOutlined,
-} from '../shared/icons';
 import { Sheet } from '../shared/Sheet';
 import { layOutSection } from '../workers/drawingWorker';
 import { LEVER, SECTION } from './applySlice';
@@ -70,27 +65,12 @@ export function UnitSheet(props: Props) {
               ]}
             />
           )}
-          <div className="row unit-sheet-transport" role="group" aria-label={t('bench.transport')}>
-            <Button
-              icon={turning.playing ? <PauseOutlined /> : <CaretRightOutlined />}
-              onClick={turning.toggle}
-              aria-keyshortcuts="Space"
-            >
-              {turning.playing ? t('bench.pause') : t('bench.turn')}
-            </Button>
-            <Button
-              icon={<StepBackwardOutlined />}
-              onClick={() => turning.stepBy(-STEP)}
-              aria-label={t('apply.stepBack')}
-              title={t('apply.stepBack')}
-            />
-            <Button
-              icon={<StepForwardOutlined />}
-              onClick={() => turning.stepBy(STEP)}
-              aria-label={t('apply.stepOn')}
-              title={t('apply.stepOn')}
-            />
-          </div>
+          <Transport
+            turning={turning}
+            step={STEP}
+            back={t('apply.stepBack')}
+            on={t('apply.stepOn')}
+          />
           <Legend />
         </div>
       )}

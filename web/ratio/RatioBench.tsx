@@ -25,7 +25,7 @@ import { ReactionPicker } from './ReactionPicker';
 import { selectRatioSetup, setupChanged } from './ratioSlice';
 import { SetControls } from './SetControls';
 import { toothAngle } from './toothAngle';
-import { Transport } from './Transport';
+import { ToothTransport } from './Transport';
 import { useSetModel, type SetModel } from './useSetModel';
 import { SLOWDOWNS, useTurning, type Turning } from './useTurning';
 import { WorkedStepsList } from './WorkedStepsList';
@@ -75,7 +75,7 @@ export function RatioBench() {
         onRole={onRole}
         footer={
           <>
-            <Transport setup={setup} turning={turning} />
+            <ToothTransport setup={setup} turning={turning} />
             <BenchTitle setup={setup} model={model} turning={turning} />
           </>
         }

@@ -16,10 +16,18 @@ import './Transport.css';
 const TURN = 2 * Math.PI;
 const CRANK_TURNS = 10;
 
-/** Turn, step by a tooth, slow down. */
-export function Transport({ setup, turning }: { setup: GearSetSetup; turning: Turning }) {
+interface TransportProps {
+  turning: Turning;
+  /** Angle of one step of the input, in rad. */
+  step: number;
+  /** What a step back and a step on are called. */
+  back: string;
+  on: string;
+}
+
+/** Turn, step, slow down. */
+export function Transport({ turning, step, back, on }: TransportProps) {
   const { t } = useTranslation();
-  const tooth = toothAngle(setup);
   return (
     <div className="transport" role="group" aria-label={t('bench.transport')}>
       <Button
@@ -31,16 +39,16 @@ export function Transport({ setup, turning }: { setup: GearSetSetup; turning: Tu
       </Button>
       <Button
         icon={<StepBackwardOutlined />}
-        onClick={() => turning.stepBy(-tooth)}
-        aria-label={t('bench.toothBack')}
-        title={t('bench.toothBack')}
+        onClick={() => turning.stepBy(-step)}
+        aria-label={back}
+        title={back}
         aria-keyshortcuts="ArrowLeft"
       />
       <Button
         icon={<StepForwardOutlined />}
-        onClick={() => turning.stepBy(tooth)}
-        aria-label={t('bench.toothOn')}
-        title={t('bench.toothOn')}
+        onClick={() => turning.stepBy(step)}
+        aria-label={on}
+        title={on}
         aria-keyshortcuts="ArrowRight"
       />
       <Button
@@ -52,6 +60,19 @@ export function Transport({ setup, turning }: { setup: GearSetSetup; turning: Tu
         {t('bench.slow')}
       </Button>
     </div>
+  );
+}
+
+/** The transport of one gear set: a step is a tooth. */
+export function ToothTransport({ setup, turning }: { setup: GearSetSetup; turning: Turning }) {
+  const { t } = useTranslation();
+  return (
+    <Transport
+      turning={turning}
+      step={toothAngle(setup)}
+      back={t('bench.toothBack')}
+      on={t('bench.toothOn')}
+    />
   );
 }
 

@@ -1,4 +1,5 @@
 import { newLesson, newStep } from '../../core/lesson';
+import { newUnit } from '../units/editor/unitEdits';
 import { documentStore, type Exclusive } from './documentStore';
 import { memoryStore, type KeyValueStore } from './keyValueStore';
 
@@ -63,4 +64,23 @@ test('a failing store fails the save and keeps the old content', async () => {
   await documentStore(kv, direct).saveLesson(record('old'), 0);
   await expect(documentStore(full, direct).saveLesson(record('new'), 1)).rejects.toThrow('Quota');
   expect((await documentStore(kv, direct).readLesson('l1'))?.lesson.title).toBe('old');
+});
+
+const unit = (name: string) => ({ ...newUnit('u1', (key) => key), name });
+
+test('a unit saved on another tab’s version is not overwritten', async () => {
+  const store = memoryStore();
+  const [one, two] = [documentStore(store, direct), documentStore(store, direct)];
+  expect(await one.saveUnit(unit('first'), null)).toEqual({ outcome: 'saved' });
+  expect(await two.saveUnit(unit('second'), unit('first'))).toEqual({ outcome: 'saved' });
+  expect(await one.saveUnit(unit('third'), unit('first'))).toEqual({
+    outcome: 'conflict',
+    stored: unit('second'),
+  });
+  expect((await one.readUnit('u1'))?.name).toBe('second');
+  expect((await one.load()).units.map((u) => u.name)).toEqual(['second']);
+  await one.removeUnit('u1');
+  expect(await one.readUnit('u1')).toBeNull();
+  // A unit that is gone is no conflict: what is here is kept.
+  expect(await two.saveUnit(unit('fourth'), unit('second'))).toEqual({ outcome: 'saved' });
 });

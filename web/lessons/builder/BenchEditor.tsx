@@ -8,7 +8,7 @@ import { Findings } from '../../ratio/Findings';
 import { RatioHeadline } from '../../ratio/RatioHeadline';
 import { ReactionPicker } from '../../ratio/ReactionPicker';
 import { SetControls } from '../../ratio/SetControls';
-import { Transport } from '../../ratio/Transport';
+import { ToothTransport } from '../../ratio/Transport';
 import { useSetModel } from '../../ratio/useSetModel';
 import { useTurning } from '../../ratio/useTurning';
 
@@ -62,7 +62,7 @@ export function SetupEditor({ setup, onSetup }: Props) {
           turning={turning}
           mode="live"
           onRole={(port, role) => onSetup({ ...setup, roles: withRole(setup.roles, port, role) })}
-          footer={<Transport setup={setup} turning={turning} />}
+          footer={<ToothTransport setup={setup} turning={turning} />}
         />
       </div>
       <div>

@@ -1,5 +1,7 @@
 import { ActionCreators } from 'redux-undo';
-import { newBlock, newLesson, newStep } from '../../../core/lesson';
+import type { Unit } from '../../../core/geartrain';
+import { newBlock, newLesson, newStep, newUnitQuestion } from '../../../core/lesson';
+import { newUnit } from '../../units/editor/unitEdits';
 import { draftHistoryReducer, type DraftHistory } from './draftHistory';
 import {
   blockAdded,
@@ -65,4 +67,29 @@ test('steps and blocks are added, moved, changed and taken out', () => {
   const removed = draftHistoryReducer(state, stepRemoved({ stepId: 's1' }));
   expect(removed.present?.steps).toHaveLength(1);
   expect(draftHistoryReducer(removed, undo).present?.steps).toHaveLength(2);
+});
+
+test('a lesson carries the units its blocks are about, and lets go of the others', () => {
+  const unit = (id: string) => newUnit(id, (key) => key);
+  const bench = (id: string, about: Unit) => newBlock('unit-bench', id, undefined, about);
+  const add = (id: string, about: Unit) =>
+    blockAdded({ stepId: 's1', block: bench(id, about), at: 0, unit: about });
+  const [a, b] = [unit('a'), unit('b')];
+  const state = run(add('x', a), add('y', b));
+  expect(state.present?.units?.map((u) => u.id)).toEqual(['a', 'b']);
+  const newer = { ...a, name: 'Newer' };
+  const changed = draftHistoryReducer(
+    state,
+    blockChanged({ stepId: 's1', block: bench('x', newer), unit: newer }),
+  );
+  expect(changed.present?.units?.find((u) => u.id === 'a')?.name).toBe('Newer');
+  const question = newUnitQuestion('trace-path', b);
+  const asked = draftHistoryReducer(
+    changed,
+    blockChanged({ stepId: 's1', block: { id: 'x', kind: 'question', question } }),
+  );
+  expect(asked.present?.units?.map((u) => u.id)).toEqual(['b']);
+  const emptied = draftHistoryReducer(asked, stepRemoved({ stepId: 's1' }));
+  expect(emptied.present?.units).toBeUndefined();
+  expect(draftHistoryReducer(emptied, undo).present?.units).toHaveLength(1);
 });

@@ -7,7 +7,7 @@ import { Findings } from '../../ratio/Findings';
 import { RatioHeadline } from '../../ratio/RatioHeadline';
 import { SetControls } from '../../ratio/SetControls';
 import { toothAngle } from '../../ratio/toothAngle';
-import { Crank, Transport } from '../../ratio/Transport';
+import { Crank, ToothTransport } from '../../ratio/Transport';
 import { useSetModel } from '../../ratio/useSetModel';
 import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
@@ -55,7 +55,7 @@ export function BenchStage({ block, heading, blocks, next }: Props) {
           }
           footer={
             <>
-              <Transport setup={setup} turning={turning} />
+              <ToothTransport setup={setup} turning={turning} />
               <Crank setup={setup} shown={model.shown} turning={turning} />
             </>
           }

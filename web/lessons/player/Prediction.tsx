@@ -1,4 +1,4 @@
-import { Button, InputNumber } from 'antd';
+import { Button } from 'antd';
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../../core/geartrain';
@@ -16,6 +16,7 @@ import { useNumbers } from '../../shared/numbers';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { choiceText, promptOf, quantityOf } from '../questionWords';
 import { Choices } from './Choices';
+import { NumberInput } from './NumberInput';
 import './Prediction.css';
 
 interface Props {
@@ -55,23 +56,12 @@ export function Prediction({ question, setup, given, onCommit }: Props) {
         {promptOf(t, numbers, question, setup)}
       </h2>
       {question.kind === 'number' && (
-        <label className="prediction-number">
-          <span className="label">{t(`asks.${question.ask}`)}</span>
-          <span className="row">
-            <InputNumber
-              size="large"
-              min={0}
-              max={1e6}
-              value={value}
-              onChange={setValue}
-              decimalSeparator="."
-              inputMode="decimal"
-              controls={false}
-              aria-label={t(`asks.${question.ask}`)}
-            />
-            <span className="prediction-unit">{quantity ? numbers.unit(quantity) : ': 1'}</span>
-          </span>
-        </label>
+        <NumberInput
+          label={t(`asks.${question.ask}`)}
+          unit={quantity ? numbers.unit(quantity) : ': 1'}
+          value={value}
+          onValue={setValue}
+        />
       )}
       {question.kind === 'number' && question.direction && (
         <Choices

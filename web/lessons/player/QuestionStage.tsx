@@ -5,7 +5,7 @@ import { hidesRoles, type QuestionBlock, type SetQuestion } from '../../../core/
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { EndViewSheet, type GivenRoles, type SheetMode } from '../../ratio/EndViewSheet';
 import { toothAngle } from '../../ratio/toothAngle';
-import { Crank, Transport } from '../../ratio/Transport';
+import { Crank, ToothTransport } from '../../ratio/Transport';
 import { useSetModel } from '../../ratio/useSetModel';
 import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
@@ -64,7 +64,7 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
           footer={
             committed ? (
               <>
-                <Transport setup={setup} turning={turning} />
+                <ToothTransport setup={setup} turning={turning} />
                 <Crank setup={setup} shown={model.shown} turning={turning} />
               </>
             ) : (

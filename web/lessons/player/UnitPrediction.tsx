@@ -1,4 +1,4 @@
-import { Button, Checkbox, InputNumber } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Outcome, Unit } from '../../../core/geartrain';
@@ -11,6 +11,7 @@ import {
 } from '../../../core/lesson';
 import { memberName } from '../unitWords';
 import { Choices } from './Choices';
+import { NumberInput } from './NumberInput';
 import type { SheetDraft } from './sheetDraft';
 import './Prediction.css';
 
@@ -122,23 +123,12 @@ function RatioFields({ form, onForm }: FieldProps) {
   const { t } = useTranslation();
   return (
     <>
-      <label className="prediction-number">
-        <span className="label">{t('asks.ratio')}</span>
-        <span className="row">
-          <InputNumber
-            size="large"
-            min={0}
-            max={1e6}
-            value={form.ratio}
-            onChange={(ratio) => onForm({ ratio })}
-            decimalSeparator="."
-            inputMode="decimal"
-            controls={false}
-            aria-label={t('asks.ratio')}
-          />
-          <span className="prediction-unit">: 1</span>
-        </span>
-      </label>
+      <NumberInput
+        label={t('asks.ratio')}
+        unit=": 1"
+        value={form.ratio}
+        onValue={(ratio) => onForm({ ratio })}
+      />
       <Choices
         label={t('question.whichWay')}
         value={form.direction}
