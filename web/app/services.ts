@@ -3,6 +3,8 @@ import { browserExclusive } from '../storage/exclusive';
 import { browserStore } from '../storage/browserStore';
 import { documentStore, type DocumentStore } from '../storage/documentStore';
 import { browserTabs, type Tabs } from '../storage/tabs';
+import { layOutSection } from '../workers/drawingWorker';
+import { sectionLayouts, type SectionLayouts } from '../workers/sectionLayouts';
 import { loadDemoWorld, type DemoWorld } from './demoWorld';
 
 /** What state changes may reach outside the state: storage, other tabs, the clock and new ids. */
@@ -12,6 +14,7 @@ export interface Services {
   now(): string;
   newId(): string;
   readonly loadDemo: () => Promise<DemoWorld>;
+  readonly sections: SectionLayouts;
 }
 
 export function browserServices(): Services {
@@ -22,5 +25,6 @@ export function browserServices(): Services {
     // Ids start with a letter, so that they fit the format whatever nanoid draws.
     newId: () => `k${nanoid(12)}`,
     loadDemo: loadDemoWorld,
+    sections: sectionLayouts(layOutSection),
   };
 }

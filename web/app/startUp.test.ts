@@ -3,6 +3,7 @@ import { saveAttempt, removeAttempt } from '../classBook/attemptsSlice';
 import { refreshLesson, removeLesson, saveLesson } from '../lessons/librarySlice';
 import { documentStore } from '../storage/documentStore';
 import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
+import { sectionLayouts } from '../workers/sectionLayouts';
 import type { Services } from './services';
 import { readSettings, defaultSettings, settingsChanged } from './settingsSlice';
 import { resetDemo, startUp } from './startUp';
@@ -26,6 +27,7 @@ function setUp(keyValue: KeyValueStore = memoryStore()) {
     tabs: { post: (m) => posted.push(m), listen: () => () => undefined },
     now: () => '2030-01-01T08:00:00Z',
     newId: () => 'new-id',
+    sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here'))),
     loadDemo: () =>
       Promise.resolve({ lessons: [demoLesson], attempts: [attempt('demo-1')], units: [] }),
   };

@@ -3,11 +3,12 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { powerPath, type SectionDrawing } from '../../core/drawing';
 import { memberRoles, type PlanetaryUnitSet, type Solution, type Unit } from '../../core/geartrain';
+import { useServices } from '../app/hooks';
 import { reasonOf } from '../app/thunk';
 import { Transport } from '../ratio/Transport';
 import type { Turning } from '../ratio/useTurning';
 import { Sheet } from '../shared/Sheet';
-import { layOutSection } from '../workers/drawingWorker';
+import { shapeOf } from '../workers/sectionLayouts';
 import { LEVER, SECTION } from './applySlice';
 import { SectionView } from './SectionView';
 import { UnitLever } from './UnitLever';
@@ -85,12 +86,12 @@ function Legend() {
     <ul className="unit-legend" aria-label={t('apply.legend')}>
       {(['drives', 'driven', 'held', 'idle'] as const).map((role) => (
         <li key={role} className={`role-${role}`}>
-          <svg width="26" height="14" aria-hidden="true">
-            <path className={`section-line member-${role}`} d="M2 7h22" />
+          <svg width="20" height="14" aria-hidden="true">
+            <path className={`section-line member-${role}`} d="M1 7h18" />
             {(role === 'drives' || role === 'driven') && (
-              <path className={`section-flow flow-${role}`} d="M2 7h22" />
+              <path className={`section-flow flow-${role}`} d="M1 7h18" />
             )}
-            {role === 'held' && <path className="section-ground" d="M4 12l5-5m4 5l5-5m4 5l5-5" />}
+            {role === 'held' && <path className="section-ground" d="M2 12l5-5m2 5l5-5m2 5l5-5" />}
           </svg>
           {t(`memberRoles.${role}`)}
         </li>
@@ -142,41 +143,31 @@ function Section({ sealed, ...props }: SectionProps) {
 /** The laid-out section, from a worker; told when it takes a while. */
 function LaidOut({ unit, children }: { unit: Unit; children: (d: SectionDrawing) => ReactNode }) {
   const { t } = useTranslation();
-  // Names, notes and ranges do not move a line.
-  const shape = JSON.stringify([
-    unit.members.map((m) => m.id),
-    unit.input,
-    unit.output,
-    unit.gearsets,
-    unit.elements.map((e) => [e.id, e.kind, e.between]),
-  ]);
-  const [result, setResult] = useState<{
-    id: string;
-    shape: string;
-    drawing?: SectionDrawing;
-    failure?: string;
-  }>();
+  const { sections } = useServices();
+  const shape = shapeOf(unit);
+  const known = sections.known(unit);
+  const [last, setLast] = useState<{ id: string; columns: readonly string[] }>();
+  const [failure, setFailure] = useState<{ shape: string; reason: string }>();
   useEffect(() => {
     const cancel = new AbortController();
-    const keep = result?.id === unit.id ? (result.drawing?.columns ?? []) : [];
-    layOutSection(unit, keep, cancel.signal).then(
-      (drawing) => setResult({ id: unit.id, shape, drawing }),
+    const keep = last?.id === unit.id ? last.columns : [];
+    sections.layOut(unit, keep, cancel.signal).then(
+      ({ columns }) => setLast({ id: unit.id, columns }),
       (error: unknown) => {
-        if (!cancel.signal.aborted) setResult({ id: unit.id, shape, failure: reasonOf(error) });
+        if (!cancel.signal.aborted) setFailure({ shape, reason: reasonOf(error) });
       },
     );
     return () => cancel.abort();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `shape` stands for the unit
-  }, [shape]);
-  // While a changed unit is laid out anew its last drawing would lie; a short wait is shown instead.
-  if (result?.shape !== shape)
-    return (
-      <div className="section-wait">
-        <Spin />
-        <p>{t('apply.layingOut')}</p>
-      </div>
-    );
-  if (!result.drawing)
-    return <p className="section-wait">{t('apply.notDrawn', { reason: result.failure })}</p>;
-  return children(result.drawing);
+    // `shape` stands for the unit: its names and ranges move no line.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [shape, sections]);
+  if (known) return children(known);
+  if (failure?.shape === shape)
+    return <p className="section-wait">{t('apply.notDrawn', { reason: failure.reason })}</p>;
+  return (
+    <div className="section-wait">
+      <Spin />
+      <p>{t('apply.layingOut')}</p>
+    </div>
+  );
 }

@@ -89,6 +89,19 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
               <td className="num">{power ? percent(power) : '?'}</td>
             </tr>
           ))}
+          {[...flow.rolling].map(
+            ([set, power]) =>
+              power &&
+              !isZero(power) && (
+                <tr key={`${set} teeth`}>
+                  <th scope="row">
+                    <strong>{set}</strong> {t('apply.inTeeth')}
+                  </th>
+                  <td>{t('apply.rolls')}</td>
+                  <td className="num">{percent(power)}</td>
+                </tr>
+              ),
+          )}
           {clutches.map(({ element, power }) => (
             <tr key={element.id}>
               <th scope="row">

@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs';
+import { sectionDrawing } from '../../core/drawing';
+import type { Unit } from '../../core/geartrain';
+import { sectionLayouts } from './sectionLayouts';
+
+const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+const signal = new AbortController().signal;
+
+test('a unit is laid out once, whatever its names and ranges become', async () => {
+  let calls = 0;
+  const layouts = sectionLayouts((u, keep) => {
+    calls++;
+    return Promise.resolve(sectionDrawing(u, keep));
+  });
+  expect(layouts.known(unit)).toBeUndefined();
+  const first = await layouts.layOut(unit, [], signal);
+  const renamed = { ...unit, name: 'Other', ranges: [] };
+  expect(await layouts.layOut(renamed, [], signal)).toBe(first);
+  expect(layouts.known(renamed)).toBe(first);
+  expect(calls).toBe(1);
+  await layouts.layOut({ ...unit, output: 'sun' }, [], signal);
+  expect(calls).toBe(2);
+});
+
+test('the oldest go, and a failure is not kept', async () => {
+  let fail = true;
+  const layouts = sectionLayouts((u) =>
+    fail ? Promise.reject(new Error('no')) : Promise.resolve(sectionDrawing(u)),
+  );
+  await expect(layouts.layOut(unit, [], signal)).rejects.toThrow('no');
+  fail = false;
+  await layouts.layOut(unit, [], signal);
+  for (let k = 0; k < 40; k++) await layouts.layOut({ ...unit, id: `u${k}` }, [], signal);
+  expect(layouts.known(unit)).toBeUndefined();
+  expect(layouts.known({ ...unit, id: 'u39' })).toBeDefined();
+});
