@@ -13,10 +13,11 @@ module.exports = {
     layer('numerics', []),
     layer('quantities', []),
     layer('geartrain', ['numerics', 'quantities']),
+    layer('converter', ['numerics', 'quantities']),
     layer('faults', ['numerics', 'quantities', 'geartrain']),
-    layer('drawing', ['numerics', 'quantities', 'geartrain']),
+    layer('drawing', ['numerics', 'quantities', 'geartrain', 'converter']),
     layer('lesson', ['numerics', 'quantities', 'geartrain']),
-    layer('formats', ['numerics', 'quantities', 'geartrain', 'lesson']),
+    layer('formats', ['numerics', 'quantities', 'geartrain', 'converter', 'lesson']),
     {
       name: 'core-imports-core-only',
       severity: 'error',

@@ -5,3 +5,4 @@ export { sectionDrawing } from './section';
 export type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
 export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';
 export { powerPath, type PathSegment } from './powerPath';
+export { cascade, type BladeRow, type Cascade, type VelocityTriangle } from './cascade';

@@ -1,7 +1,10 @@
 import type { z } from 'zod';
+import type { Converter, Engine } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Attempt, Lesson } from '../lesson';
 import { attemptV1 } from './attemptV1';
+import { converterV1 } from './converterV1';
+import { engineV1 } from './engineV1';
 import { lessonV1 } from './lessonV1';
 import { packV1, type PackManifest } from './packV1';
 import { unitV1 } from './unitV1';
@@ -14,6 +17,8 @@ export interface Documents {
   'fair-sprocket/lesson': Lesson;
   'fair-sprocket/attempt': Attempt;
   'fair-sprocket/unit': Unit;
+  'fair-sprocket/converter': Converter;
+  'fair-sprocket/engine': Engine;
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
@@ -37,5 +42,7 @@ export const KINDS: KindTable = {
   'fair-sprocket/lesson': { version: 1, schema: lessonV1, migrations: [] },
   'fair-sprocket/attempt': { version: 1, schema: attemptV1, migrations: [] },
   'fair-sprocket/unit': { version: 1, schema: unitV1, migrations: [] },
+  'fair-sprocket/converter': { version: 1, schema: converterV1, migrations: [] },
+  'fair-sprocket/engine': { version: 1, schema: engineV1, migrations: [] },
   'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },
 };

@@ -31,3 +31,6 @@ export const MOST_ONE_WAYS = 6;
 
 export const MOST_SPEED_RPM = 100_000;
 export const MOST_TORQUE_NM = 1_000_000;
+
+/** Rows of a measured table. */
+export const MOST_TABLE_ROWS = 500;

@@ -27,3 +27,5 @@ export {
 export { nullVector } from './nullVector';
 export { randomFromSeed, type Random } from './random';
 export { PIVOT_SHARE, SAME_ANSWER } from './tolerances';
+export { monotoneCurve, type Curve } from './monotone';
+export { findRoot, type Root } from './root';

@@ -3,8 +3,10 @@ import {
   add,
   divide,
   equals,
+  findRoot,
   fraction,
   isZero,
+  monotoneCurve,
   multiply,
   negate,
   nullVector,
@@ -211,4 +213,35 @@ describe('random numbers from a seed', () => {
     expect(() => random.pick([])).toThrow(/at least one/);
     expect(random.pick(['only'])).toBe('only');
   });
+});
+
+// Published: the data of Fritsch and Carlson's example (RPN 14; memory) are monotone, and so must the curve be.
+test('a monotone curve passes its points and never overshoots', () => {
+  const x = [7.99, 8.09, 8.19, 8.7, 9.2, 10, 12, 15, 20];
+  const y = [0, 2.76429e-5, 4.37498e-2, 0.169183, 0.469428, 0.94374, 0.998636, 0.999919, 0.999994];
+  const curve = monotoneCurve(x, y);
+  x.forEach((v, k) => expect(curve.at(v)).toBeCloseTo(y[k]!, 12));
+  let last = -1;
+  for (let v = 7.5; v <= 21; v += 0.01) {
+    expect(curve.at(v)).toBeGreaterThanOrEqual(last);
+    expect(curve.at(v)).toBeLessThanOrEqual(1);
+    last = curve.at(v);
+  }
+  const peak = monotoneCurve([0, 1, 2], [0, 1, 0]);
+  expect(Math.max(...[0.5, 0.9, 1, 1.1].map((v) => peak.at(v)))).toBe(1);
+  const straight = monotoneCurve([0, 2, 3], [1, 5, 7]);
+  expect(straight.at(1)).toBeCloseTo(3, 12);
+  expect(() => monotoneCurve([0, 0], [1, 2])).toThrow(/to rise/);
+  expect(() => monotoneCurve([0], [1])).toThrow(/two points/);
+});
+
+// Closed forms: cos x = x at the Dottie number 0.7390851332…; x³ = 2 at the cube root of two.
+test('a root is found inside its bracket, and a missing one is told', () => {
+  const dottie = findRoot((x) => Math.cos(x) - x, 0, 1, 1e-13);
+  expect(dottie.why).toBe('found');
+  expect(dottie.x).toBeCloseTo(0.7390851332151607, 12);
+  expect(dottie.steps).toBeLessThan(40);
+  expect(findRoot((x) => x ** 3 - 2, 0, 8, 1e-12).x).toBeCloseTo(Math.cbrt(2), 11);
+  expect(findRoot((x) => x * x + 1, -1, 1, 1e-9).why).toBe('bracket');
+  expect(findRoot((x) => (x < 0.3 ? -1 : 1), 0, 1, 1e-9).x).toBeCloseTo(0.3, 8);
 });

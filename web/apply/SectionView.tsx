@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PathSegment, SectionDrawing, SectionElement, SectionLine } from '../../core/drawing';
 import {
@@ -11,6 +10,9 @@ import {
 import { toNumber } from '../../core/numerics';
 import type { Turning } from '../ratio/useTurning';
 import { formatRatio } from '../shared/numbers';
+import { linePath } from './linePath';
+import { MemberTargets } from './MemberTargets';
+import { pressKey } from './pressKey';
 import { PowerFlowLines, ToothStrips } from './SectionMotion';
 import './SectionView.css';
 
@@ -59,14 +61,14 @@ export function SectionView(props: Props) {
       {sorted
         .filter((l) => l.x1 === l.x2)
         .map((l, k) => (
-          <path key={k} className={`section-line member-${role(l.member)}`} d={pathOf(l)} />
+          <path key={k} className={`section-line member-${role(l.member)}`} d={linePath(l)} />
         ))}
       {sorted
         .filter((l) => l.x1 !== l.x2)
         .map((l, k) => (
           <g key={k}>
             <path className="section-bridge" d={shortened(l)} />
-            <path className={`section-line member-${role(l.member)}`} d={pathOf(l)} />
+            <path className={`section-line member-${role(l.member)}`} d={linePath(l)} />
           </g>
         ))}
       {lines
@@ -119,8 +121,6 @@ export function SectionView(props: Props) {
   );
 }
 
-const pathOf = (l: SectionLine): string => `M${l.x1} ${l.y1}L${l.x2} ${l.y2}`;
-
 /** The line without its ends, so that a bridge does not eat the corners it starts from. */
 function shortened(l: SectionLine): string {
   const inset = Math.min(8, Math.abs(l.x2 - l.x1) / 2);
@@ -155,76 +155,6 @@ function End({ x, y, anchor, name, role, speed }: EndProps) {
       </tspan>
     </text>
   );
-}
-
-interface TargetProps {
-  unit: Unit;
-  drawing: SectionDrawing;
-  chosen: readonly string[];
-  onMember: (id: string) => void;
-}
-
-/** Members as things to choose: their lines, made wide, and a number once chosen. */
-const MemberTargets = memo(function MemberTargets(props: TargetProps) {
-  const { unit, drawing, chosen, onMember } = props;
-  const { t } = useTranslation();
-  return unit.members.map(({ id, name }) => {
-    const lines = drawing.lines.filter((l) => l.member === id);
-    const gears = drawing.gears.filter((g) => g.member === id);
-    if (lines.length === 0) return null;
-    const place = chosen.indexOf(id);
-    const longest = lines.reduce((a, b) => (lengthOf(b) > lengthOf(a) ? b : a));
-    const middle = { x: (longest.x1 + longest.x2) / 2, y: (longest.y1 + longest.y2) / 2 };
-    const choose = () => onMember(id);
-    return (
-      <g
-        key={id}
-        className={`section-member${place >= 0 ? ' section-chosen' : ''}`}
-        role="button"
-        tabIndex={0}
-        aria-pressed={place >= 0}
-        aria-label={place >= 0 ? t('apply.chosenMember', { name, n: place + 1 }) : name}
-        onClick={choose}
-        onKeyDown={(event) => onKey(event, choose)}
-      >
-        <title>{name}</title>
-        {lines.map((l, k) => (
-          <path key={k} className="section-member-hit" d={pathOf(l)} />
-        ))}
-        {gears.map((g, k) => (
-          <rect
-            key={k}
-            className="section-member-gear"
-            x={g.x}
-            y={g.y}
-            width={g.width}
-            height={g.height}
-          />
-        ))}
-        {place >= 0 && (
-          <>
-            <circle className="section-number" cx={middle.x} cy={middle.y} r={13} />
-            <text
-              className="section-number-text"
-              x={middle.x}
-              y={middle.y + 5.5}
-              textAnchor="middle"
-            >
-              {place + 1}
-            </text>
-          </>
-        )}
-      </g>
-    );
-  });
-});
-
-const lengthOf = (l: SectionLine): number => Math.abs(l.x2 - l.x1) + Math.abs(l.y2 - l.y1);
-
-function onKey(event: React.KeyboardEvent, act: () => void): void {
-  if (event.key !== 'Enter' && event.key !== ' ') return;
-  event.preventDefault();
-  act();
 }
 
 function Ground({
@@ -271,7 +201,7 @@ function ElementSign({ element, caseY, name, state, onElement }: SignProps) {
             tabIndex: 0,
             'aria-pressed': on,
             onClick: toggle,
-            onKeyDown: (event: React.KeyboardEvent) => onKey(event, toggle),
+            onKeyDown: (event: React.KeyboardEvent) => pressKey(event, toggle),
           }
         : { role: 'img' })}
       aria-label={words}

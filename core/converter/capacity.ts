@@ -1,0 +1,21 @@
+/**
+ * Capacity in the usual definitions, all for the pump: K = n/√T in rev/min per √(N·m) or per √(lbf·ft)
+ * (SAE J643; memory for the number), and the coefficient T/ω² in N·m·s². 1 lbf·ft = 1.3558179483314004 N·m
+ * (exact by definition: 0.45359237 kg × 9.80665 m/s² × 0.3048 m).
+ */
+const NM_PER_LBF_FT = 1.3558179483314004;
+const RPM_PER_RAD_S = 30 / Math.PI;
+
+/** T/ω² from K; zero for an infinite K. @throws Error when K is not above zero */
+export function coefficientOfK(k: number): number {
+  if (!(k > 0)) throw new Error(`capacity: expected a factor above 0, got ${k}`);
+  return (RPM_PER_RAD_S / k) ** 2;
+}
+
+/** K from T/ω²; infinite where no torque is taken. */
+export const kOfCoefficient = (coefficient: number): number =>
+  coefficient > 0 ? RPM_PER_RAD_S / Math.sqrt(coefficient) : Infinity;
+
+/** rev/min per √(N·m) → rev/min per √(lbf·ft): a root of a pound-foot is larger, so the number is too. */
+export const kPerRootPoundFoot = (k: number): number => k * Math.sqrt(NM_PER_LBF_FT);
+export const kPerRootNewtonMetre = (k: number): number => k / Math.sqrt(NM_PER_LBF_FT);

@@ -1,0 +1,68 @@
+import { findRoot } from '../numerics';
+import { kOfCoefficient } from './capacity';
+import type { Characteristic, ConverterPoint } from './converter';
+import type { EngineModel } from './engine';
+
+/**
+ * Engine and converter together: the speed at which the engine's torque is what the pump takes,
+ * T_engine(n) = T/ω²(n_turbine/n) · ω² (any text on hydrodynamic drives). Below that speed the engine has
+ * torque to spare and speeds up, above it lacks some, so the point is stable.
+ */
+export interface Match {
+  readonly kind: 'runs' | 'can-not-pull-idle' | 'overrun';
+  readonly engineRpm: number;
+  readonly turbineRpm: number;
+  readonly point: ConverterPoint;
+  readonly engineNm: number;
+  readonly turbineNm: number;
+  /** kW lost in the fluid. */
+  readonly heatKw: number;
+  readonly k: number;
+}
+
+const RAD_S_PER_RPM = Math.PI / 30;
+const TIGHT_RPM = 1e-6;
+
+/**
+ * @param throttle 0 to 1
+ * @param turbineRpm 0 or above
+ */
+export function matchEngine(
+  engine: EngineModel,
+  converter: Characteristic,
+  throttle: number,
+  turbineRpm: number,
+): Match {
+  const spare = (rpm: number) => {
+    const omega = rpm * RAD_S_PER_RPM;
+    const { coefficient } = converter.at(Math.min(1, turbineRpm / rpm));
+    return engine.torque(rpm, throttle) - coefficient * omega * omega;
+  };
+  const low = Math.max(engine.idleRpm, turbineRpm);
+  const high = Math.max(engine.governedRpm * 1.05, low + 1);
+  if (spare(low) < 0)
+    return settled(turbineRpm >= engine.idleRpm ? 'overrun' : 'can-not-pull-idle', low);
+  const { x } = findRoot(spare, low, high, TIGHT_RPM);
+  return settled('runs', x);
+
+  function settled(kind: Match['kind'], engineRpm: number): Match {
+    const point = converter.at(Math.min(1, turbineRpm / engineRpm));
+    const omega = engineRpm * RAD_S_PER_RPM;
+    const engineNm = point.coefficient * omega * omega;
+    const turbineNm = engineNm * point.torqueRatio;
+    const heatKw = (engineNm * omega - turbineNm * turbineRpm * RAD_S_PER_RPM) / 1000;
+    const k = kOfCoefficient(point.coefficient);
+    return { kind, engineRpm, turbineRpm, point, engineNm, turbineNm, heatKw, k };
+  }
+}
+
+/** Engine speed with the turbine held. */
+export const stallRpm = (engine: EngineModel, converter: Characteristic, throttle = 1): number =>
+  matchEngine(engine, converter, throttle, 0).engineRpm;
+
+/** The lowest speed ratio at which the stator no longer holds; 1 when it holds all the way. */
+export function couplingPoint(converter: Characteristic): number {
+  if (converter.at(1).statorHolds) return 1;
+  const { x } = findRoot((sr) => (converter.at(sr).statorHolds ? 1 : -1), 0, 1, 1e-9);
+  return x;
+}
