@@ -78,6 +78,8 @@ const SCREENS: [string, string, (() => Promise<void>)[]][] = [
     '/teach/lessons/fill-the-chart',
     [press(/2 Fill the chart/), () => b.see('The model answers')],
   ],
+  ['converter bench', '/teach/converter', [() => b.see('stator holds')]],
+  ['converter bench, match', '/learn/converter', [radio('Engine match')]],
   ['class book', '/teach/class-book', [() => b.see('How sure')]],
   ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],
   ['records', '/learn/records', []],

@@ -115,6 +115,7 @@ const SHOTS: readonly Shot[] = [
       await b.press('button', 'Commit prediction');
     },
   },
+  { name: 'converter', route: '/teach/converter', steps: (b) => b.see('stator holds') },
   { name: 'class-book', route: '/teach/class-book', steps: (b) => b.see('How sure') },
 ];
 

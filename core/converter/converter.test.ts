@@ -193,3 +193,20 @@ test('an engine too weak for its converter says so; the road may turn the turbin
   const governed = matchEngine(engineModel(flat(2000)), sound, 1, 0);
   expect(governed.engineRpm).toBeLessThan(3800 * 1.05);
 });
+
+// Common practice, no source: locked, engine and turbine turn alike and the heat is gone; too little capacity slips.
+test('lock-up takes the heat away as long as it holds', () => {
+  const engine = engineModel(flat(160));
+  const open = matchEngine(engine, sound, 0.8, 1800);
+  const locked = matchEngine(engine, sound, 0.8, 1800, 300);
+  expect(open.heatKw).toBeGreaterThan(0);
+  expect(open.engineRpm).toBeGreaterThan(1800);
+  expect(locked).toMatchObject({ kind: 'locked', engineRpm: 1800, heatKw: 0 });
+  expect(locked.turbineNm).toBeCloseTo(engine.torque(1800, 0.8), 9);
+  const slips = matchEngine(engine, sound, 0.8, 1800, 60);
+  expect(slips.kind).toBe('slips');
+  expect(slips.engineRpm).toBeGreaterThan(1800);
+  expect(slips.engineRpm).toBeLessThan(open.engineRpm);
+  expect(slips.engineNm).toBeCloseTo(engine.torque(slips.engineRpm, 0.8), 4);
+  expect(slips.heatKw).toBeGreaterThan(0);
+});

@@ -9,13 +9,16 @@ import type { EngineModel } from './engine';
  * torque to spare and speeds up, above it lacks some, so the point is stable.
  */
 export interface Match {
-  readonly kind: 'runs' | 'can-not-pull-idle' | 'overrun';
+  /** `locked`: the lock-up clutch holds. `slips`: it is on and slips. */
+  readonly kind: 'runs' | 'can-not-pull-idle' | 'overrun' | 'locked' | 'slips';
   readonly engineRpm: number;
   readonly turbineRpm: number;
   readonly point: ConverterPoint;
   readonly engineNm: number;
   readonly turbineNm: number;
-  /** kW lost in the fluid. */
+  /** Part of the engine's torque that the lock-up clutch carries, N·m. */
+  readonly lockUpNm: number;
+  /** kW lost in the fluid and in a slipping lock-up clutch. */
   readonly heatKw: number;
   readonly k: number;
 }
@@ -26,33 +29,40 @@ const TIGHT_RPM = 1e-6;
 /**
  * @param throttle 0 to 1
  * @param turbineRpm 0 or above
+ * @param lockUp torque that the lock-up clutch holds, N·m; 0 while it is off
  */
 export function matchEngine(
   engine: EngineModel,
   converter: Characteristic,
   throttle: number,
   turbineRpm: number,
+  lockUp = 0,
 ): Match {
+  if (lockUp > 0 && turbineRpm >= engine.idleRpm) {
+    const wanted = engine.torque(turbineRpm, throttle);
+    if (Math.abs(wanted) <= lockUp) return settled('locked', turbineRpm, wanted);
+  }
   const spare = (rpm: number) => {
     const omega = rpm * RAD_S_PER_RPM;
     const { coefficient } = converter.at(Math.min(1, turbineRpm / rpm));
-    return engine.torque(rpm, throttle) - coefficient * omega * omega;
+    return engine.torque(rpm, throttle) - lockUp - coefficient * omega * omega;
   };
   const low = Math.max(engine.idleRpm, turbineRpm);
   const high = Math.max(engine.governedRpm * 1.05, low + 1);
   if (spare(low) < 0)
-    return settled(turbineRpm >= engine.idleRpm ? 'overrun' : 'can-not-pull-idle', low);
+    return settled(turbineRpm >= engine.idleRpm ? 'overrun' : 'can-not-pull-idle', low, lockUp);
   const { x } = findRoot(spare, low, high, TIGHT_RPM);
-  return settled('runs', x);
+  return settled(lockUp > 0 ? 'slips' : 'runs', x, lockUp);
 
-  function settled(kind: Match['kind'], engineRpm: number): Match {
+  function settled(kind: Match['kind'], engineRpm: number, lockUpNm: number): Match {
     const point = converter.at(Math.min(1, turbineRpm / engineRpm));
     const omega = engineRpm * RAD_S_PER_RPM;
-    const engineNm = point.coefficient * omega * omega;
-    const turbineNm = engineNm * point.torqueRatio;
+    const pumpNm = kind === 'locked' ? 0 : point.coefficient * omega * omega;
+    const engineNm = pumpNm + lockUpNm;
+    const turbineNm = pumpNm * point.torqueRatio + lockUpNm;
     const heatKw = (engineNm * omega - turbineNm * turbineRpm * RAD_S_PER_RPM) / 1000;
     const k = kOfCoefficient(point.coefficient);
-    return { kind, engineRpm, turbineRpm, point, engineNm, turbineNm, heatKw, k };
+    return { kind, engineRpm, turbineRpm, point, engineNm, turbineNm, lockUpNm, heatKw, k };
   }
 }
 

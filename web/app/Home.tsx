@@ -20,9 +20,9 @@ export function Home() {
         <p>{t('home.lead')}</p>
       </div>
       <div className="home-doors">
-        <DoorPanel door="teach" links={['lessons', 'ratio', 'classBook']} />
+        <DoorPanel door="teach" links={['lessons', 'ratio', 'apply', 'classBook']} />
         <HomeDrawing />
-        <DoorPanel door="learn" links={['lessons', 'ratio', 'records']} />
+        <DoorPanel door="learn" links={['lessons', 'ratio', 'apply', 'records']} />
       </div>
       <p className="home-foot quiet">{t('home.caution')}</p>
     </main>
@@ -32,6 +32,7 @@ export function Home() {
 const PATHS: Readonly<Record<string, string>> = {
   lessons: 'lessons',
   ratio: 'ratio',
+  apply: 'apply',
   classBook: 'class-book',
   records: 'records',
 };

@@ -38,6 +38,14 @@ const GROUPS: readonly KeyGroup[] = [
     ],
   },
   {
+    title: 'converter',
+    keys: [
+      ['B', 'brake'],
+      ['L', 'lockUpKey'],
+      ['↑ ↓', 'throttleKey'],
+    ],
+  },
+  {
     title: 'player',
     keys: [
       ['Space', 'turn'],

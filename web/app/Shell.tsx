@@ -21,12 +21,14 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/teach/units', key: 'units' },
     { to: '/teach/ratio', key: 'ratio' },
     { to: '/teach/apply', key: 'apply' },
+    { to: '/teach/converter', key: 'converter' },
     { to: '/teach/class-book', key: 'classBook' },
   ],
   learn: [
     { to: '/learn/lessons', key: 'lessons' },
     { to: '/learn/ratio', key: 'ratio' },
     { to: '/learn/apply', key: 'apply' },
+    { to: '/learn/converter', key: 'converter' },
     { to: '/learn/records', key: 'records' },
   ],
 };

@@ -10,3 +10,9 @@ export const demoUnits = json(
 export const demoAttempts = json(
   import.meta.glob('../../demo/attempts/*.json', { eager: true, import: 'default' }),
 );
+export const demoConverters = json(
+  import.meta.glob('../../demo/converters/*.json', { eager: true, import: 'default' }),
+);
+export const demoEngines = json(
+  import.meta.glob('../../demo/engines/*.json', { eager: true, import: 'default' }),
+);

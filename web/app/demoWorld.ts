@@ -1,4 +1,5 @@
-import { openValue } from '../../core/formats';
+import { openValue, type DocumentKind } from '../../core/formats';
+import type { Converter, Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
 
@@ -7,6 +8,8 @@ export interface DemoWorld {
   readonly lessons: Lesson[];
   readonly attempts: Attempt[];
   readonly units: Unit[];
+  readonly converters: Converter[];
+  readonly engines: Engine[];
 }
 
 /** Order in which the demo lessons stand in the library. */
@@ -23,20 +26,20 @@ export const DEMO_ORDER: readonly string[] = [
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {
-  const { demoLessons, demoAttempts, demoUnits } = await import('./demoFiles');
+  const files = await import('./demoFiles');
+  const { demoLessons, demoAttempts, demoUnits, demoConverters, demoEngines } = files;
   const lessons = demoLessons.map((value) => opened(value, 'fair-sprocket/lesson'));
   lessons.sort((a, b) => DEMO_ORDER.indexOf(a.id) - DEMO_ORDER.indexOf(b.id));
   return {
     lessons,
     attempts: demoAttempts.map((v) => opened(v, 'fair-sprocket/attempt')),
     units: demoUnits.map((v) => opened(v, 'fair-sprocket/unit')),
+    converters: demoConverters.map((v) => opened(v, 'fair-sprocket/converter')),
+    engines: demoEngines.map((v) => opened(v, 'fair-sprocket/engine')),
   };
 }
 
-function opened<K extends 'fair-sprocket/lesson' | 'fair-sprocket/attempt' | 'fair-sprocket/unit'>(
-  value: unknown,
-  kind: K,
-) {
+function opened<K extends DocumentKind>(value: unknown, kind: K) {
   const result = openValue(value, kind);
   if (!result.ok) throw new Error(`demo world: ${JSON.stringify(result.failure)}`);
   return result.document;

@@ -8,6 +8,7 @@ import { Shell } from './Shell';
 /** Every address of the application. Screens load when they are opened. */
 export function createRouter() {
   const ratio = async () => ({ Component: await screens.ratio() });
+  const converter = async () => ({ Component: await screens.converter() });
   const apply = async () => ({ Component: await screens.apply() });
   const library = (door: 'teach' | 'learn') => async () => {
     const LessonLibrary = await screens.library();
@@ -31,6 +32,7 @@ export function createRouter() {
         },
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
+        { path: 'teach/converter', lazy: converter },
         { path: 'teach/units', lazy: async () => ({ Component: await screens.units() }) },
         {
           path: 'teach/units/:unitId',
@@ -44,6 +46,7 @@ export function createRouter() {
         { path: 'learn/lessons', lazy: library('learn') },
         { path: 'learn/lessons/:lessonId', lazy: player('learn') },
         { path: 'learn/ratio', lazy: ratio },
+        { path: 'learn/converter', lazy: converter },
         { path: 'learn/apply/:unitId?', lazy: apply },
         {
           path: 'learn/records',

@@ -20,6 +20,7 @@ const classBook = async () => (await import('../classBook/ClassBookScreen')).Cla
 export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
   apply: () => withDialogs(apply()),
+  converter: async () => (await import('../converter/ConverterBench')).ConverterBench,
   units: () => withDialogs(units()),
   unitEditor: () => withDialogs(unitEditor()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,

@@ -29,7 +29,13 @@ function setUp(keyValue: KeyValueStore = memoryStore()) {
     newId: () => 'new-id',
     sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here'))),
     loadDemo: () =>
-      Promise.resolve({ lessons: [demoLesson], attempts: [attempt('demo-1')], units: [] }),
+      Promise.resolve({
+        lessons: [demoLesson],
+        attempts: [attempt('demo-1')],
+        units: [],
+        converters: [],
+        engines: [],
+      }),
   };
   return { services, posted, store: createStore(services), keyValue };
 }

@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { applyReducer } from '../apply/applySlice';
 import { attemptsReducer } from '../classBook/attemptsSlice';
+import { converterReducer } from '../converter/converterSlice';
 import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
@@ -21,6 +22,7 @@ export function createStore(services: Services) {
       ratio: ratioReducer,
       attempts: attemptsReducer,
       apply: applyReducer,
+      converter: converterReducer,
       units: unitsReducer,
       unitDraft: unitDraftReducer,
     },

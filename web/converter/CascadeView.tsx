@@ -1,0 +1,233 @@
+import { useTranslation } from 'react-i18next';
+import { cascade, type BladeRow, type Cascade } from '../../core/drawing';
+import type { Converter, ConverterPoint } from '../../core/converter';
+import { formatNumber } from '../shared/numbers';
+import './CascadeView.css';
+
+interface Props {
+  converter: Converter;
+  point: ConverterPoint;
+  locked: boolean;
+}
+
+const BLADES = 9;
+const PITCH = 54;
+const WIDTH = 760;
+const LEFT = 120;
+
+/** Pump, turbine and stator unrolled: blades, how fast each row moves, and the fluid's way through them. */
+export function CascadeView({ converter, point, locked }: Props) {
+  const { t } = useTranslation();
+  if (converter.model.kind !== 'streamline') return <MemberStrip point={point} locked={locked} />;
+  const drawing = cascade(converter.model, point);
+  const roleOf = (row: BladeRow) =>
+    row.wheel === 'pump'
+      ? 'drives'
+      : row.wheel === 'turbine'
+        ? 'driven'
+        : point.statorHolds && !locked
+          ? 'held'
+          : 'idle';
+  const speedOf = (row: BladeRow) =>
+    row.wheel === 'pump'
+      ? 1
+      : row.wheel === 'turbine'
+        ? point.speedRatio
+        : (point.statorSpeed ?? 0);
+  const words = drawing.rows
+    .map(
+      (row) =>
+        `${t(`converter.wheels.${row.wheel}`)}: ${t(`memberRoles.${roleOf(row)}`)}, × ${formatNumber(speedOf(row), 2)}`,
+    )
+    .join('. ');
+  const middle = LEFT + (BLADES * PITCH) / 2;
+  return (
+    <svg
+      className="cascade"
+      viewBox={`0 0 ${WIDTH} ${drawing.height}`}
+      role="img"
+      aria-label={`${t('converter.cascadeShows')} ${words}`}
+    >
+      <defs>
+        <clipPath id="cascade-rows">
+          <rect x={LEFT} y={0} width={BLADES * PITCH} height={drawing.height} />
+        </clipPath>
+        <marker
+          id="flow-head"
+          viewBox="0 0 10 10"
+          refX="6"
+          refY="5"
+          markerWidth="5"
+          markerHeight="5"
+          orient="auto"
+        >
+          <path className="cascade-head" d="M0 0L10 5L0 10z" />
+        </marker>
+        <marker
+          id="speed-head"
+          viewBox="0 0 10 10"
+          refX="6"
+          refY="5"
+          markerWidth="6"
+          markerHeight="6"
+          orient="auto"
+        >
+          <path className="cascade-speed-head" d="M0 0L10 5L0 10z" />
+        </marker>
+      </defs>
+      {drawing.rows.map((row) => (
+        <Row key={row.wheel} row={row} role={roleOf(row)} speed={speedOf(row)} />
+      ))}
+      {!locked && <Stream stream={drawing.stream} middle={middle} />}
+      {!locked && drawing.stream.length > 0 && <TriangleLegend />}
+      {!locked &&
+        drawing.triangles.map((tri) => (
+          <Triangle key={tri.wheel} triangle={tri} shown={drawing.stream.length > 0} />
+        ))}
+      {(locked || drawing.stream.length === 0) && (
+        <text className="cascade-note" x={middle} y={drawing.height - 8} textAnchor="middle">
+          {t(locked ? 'converter.lockedNote' : 'converter.stillNote')}
+        </text>
+      )}
+    </svg>
+  );
+}
+
+function Row({ row, role, speed }: { row: BladeRow; role: string; speed: number }) {
+  const { t } = useTranslation();
+  const [a, b, c] = row.blade;
+  const blade = `M${a.x} ${a.y}Q${b.x} ${b.y} ${c.x} ${c.y}`;
+  return (
+    <g className={`cascade-row member-${role}`}>
+      <rect x={LEFT} y={row.top} width={BLADES * PITCH} height={row.bottom - row.top} />
+      <g clipPath="url(#cascade-rows)">
+        {Array.from({ length: BLADES + 4 }, (_, k) => (
+          <path
+            key={k}
+            className="cascade-blade"
+            d={blade}
+            transform={`translate(${LEFT + (k - 1.5) * PITCH} 0)`}
+          />
+        ))}
+      </g>
+      <text
+        className={`cascade-name text-${role}`}
+        x={LEFT - 12}
+        y={(row.top + row.bottom) / 2 - 4}
+        textAnchor="end"
+      >
+        {t(`converter.wheels.${row.wheel}`)}
+      </text>
+      <text
+        className="cascade-detail"
+        x={LEFT - 12}
+        y={(row.top + row.bottom) / 2 + 16}
+        textAnchor="end"
+      >
+        {t(`memberRoles.${role}`)} × {formatNumber(speed, 2)}
+      </text>
+      {role === 'held' ? (
+        <path
+          className="section-ground"
+          d={`M${LEFT} ${row.bottom + 5}h${BLADES * PITCH}${Array.from({ length: 38 }, (_, k) => `M${LEFT + 6 + k * 12.6} ${row.bottom + 5}l-6 8`).join('')}`}
+        />
+      ) : (
+        Math.abs(speed) > 0.02 && (
+          <path
+            className="cascade-speed"
+            markerEnd="url(#speed-head)"
+            d={`M${LEFT + 8} ${row.top - 8}h${speed * 90}`}
+          />
+        )
+      )}
+    </g>
+  );
+}
+
+/** The same stream again and again, as far as the rows reach. */
+function Stream({ stream, middle }: { stream: Cascade['stream']; middle: number }) {
+  const first = stream[0];
+  if (!first) return null;
+  const d = stream.map(({ a, b, to }) => `C${a.x} ${a.y} ${b.x} ${b.y} ${to.x} ${to.y}`).join('');
+  return (
+    <g clipPath="url(#cascade-rows)">
+      {STREAMS.map((k) => (
+        <path
+          key={k}
+          className="cascade-flow"
+          markerEnd="url(#flow-head)"
+          transform={`translate(${middle + k * 2 * PITCH} 0)`}
+          d={`M${first.from.x} ${first.from.y}${d}`}
+        />
+      ))}
+    </g>
+  );
+}
+
+const STREAMS = Array.from({ length: 21 }, (_, k) => k - 10);
+
+const TRIANGLE_X = LEFT + BLADES * PITCH + 92;
+const TRIANGLE_SCALE = 84;
+
+/** The velocity triangle where the fluid leaves a row: rim, relative, absolute. */
+function Triangle({ triangle, shown }: { triangle: Cascade['triangles'][number]; shown: boolean }) {
+  if (!shown) return null;
+  const { at, rim, relative, absolute } = triangle;
+  const [x, y] = [TRIANGLE_X, at.y - 58];
+  const s = TRIANGLE_SCALE;
+  return (
+    <g className="cascade-triangle">
+      <path className="tri-relative" d={`M${x} ${y}l${relative.x * s} ${relative.y * s}`} />
+      <path
+        className="tri-rim"
+        markerEnd="url(#speed-head)"
+        d={`M${x + relative.x * s} ${y + relative.y * s}l${rim * s} 0`}
+      />
+      <path
+        className="tri-absolute"
+        markerEnd="url(#flow-head)"
+        d={`M${x} ${y}l${absolute.x * s} ${absolute.y * s}`}
+      />
+    </g>
+  );
+}
+
+/** Which line of a triangle is which. */
+function TriangleLegend() {
+  const { t } = useTranslation();
+  const lines = ['absolute', 'relative', 'rim'] as const;
+  return (
+    <g className="cascade-triangle">
+      {lines.map((line, k) => (
+        <g key={line} transform={`translate(${LEFT + BLADES * PITCH + 30} ${14 + k * 17})`}>
+          <path className={`tri-${line}`} d="M0 0h24" />
+          <text className="cascade-detail" x={31} y={5}>
+            {t(`converter.triangle.${line}`)}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** A converter known by its table only: what each wheel does, in words and bars. */
+function MemberStrip({ point, locked }: { point: ConverterPoint; locked: boolean }) {
+  const { t } = useTranslation();
+  const rows = [
+    { wheel: 'pump', role: 'drives', speed: 1 },
+    { wheel: 'turbine', role: 'driven', speed: point.speedRatio },
+    { wheel: 'stator', role: point.statorHolds && !locked ? 'held' : 'idle', speed: null },
+  ] as const;
+  return (
+    <div className="member-strip">
+      {rows.map(({ wheel, role, speed }) => (
+        <div key={wheel} className={`role-${role}`}>
+          <strong>{t(`converter.wheels.${wheel}`)}</strong> {t(`memberRoles.${role}`)}
+          {speed !== null && ` × ${formatNumber(speed, 2)}`}
+          {speed !== null && <i style={{ width: `${100 * Math.min(1, speed)}%` }} />}
+        </div>
+      ))}
+      <p className="quiet">{t('converter.noBlades')}</p>
+    </div>
+  );
+}

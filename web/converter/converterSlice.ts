@@ -1,0 +1,40 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { StatorFault } from '../../core/converter';
+
+/** What stands on the Converter bench and how it is run; everything shown follows from it. */
+export interface ConverterBenchState {
+  converterId: string | null;
+  engineId: string | null;
+  /** 0 to 1. */
+  throttle: number;
+  /** What the road or the brake lets the turbine turn. */
+  turbineRpm: number;
+  lockUp: boolean;
+  fault: StatorFault | null;
+}
+
+const initialState: ConverterBenchState = {
+  converterId: null,
+  engineId: null,
+  throttle: 0.6,
+  turbineRpm: 0,
+  lockUp: false,
+  fault: null,
+};
+
+const slice = createSlice({
+  name: 'converter',
+  initialState,
+  reducers: {
+    converterBenchChanged: (state, action: PayloadAction<Partial<ConverterBenchState>>) => ({
+      ...state,
+      ...action.payload,
+    }),
+  },
+});
+
+export const { converterBenchChanged } = slice.actions;
+export const converterReducer = slice.reducer;
+export const selectConverterBench = (state: {
+  converter: ConverterBenchState;
+}): ConverterBenchState => state.converter;
