@@ -130,7 +130,7 @@ function UnitCard({ unit }: { unit: Unit }) {
       </div>
       <div className="lesson-card-actions">
         <LinkButton to={`/teach/apply/${unit.id}`} type="primary">
-          {t('unitLibrary.open')}
+          {t('unitLibrary.bench')}
         </LinkButton>
         <LinkButton to={`/teach/units/${unit.id}`}>{t('unitLibrary.edit')}</LinkButton>
         <Button onClick={duplicate}>{t('unitLibrary.duplicate')}</Button>
