@@ -24,7 +24,7 @@ export interface Match {
 }
 
 const RAD_S_PER_RPM = Math.PI / 30;
-const TIGHT_RPM = 1e-6;
+const TIGHT_RPM = 1e-5;
 
 /**
  * @param throttle 0 to 1
