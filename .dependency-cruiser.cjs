@@ -14,10 +14,11 @@ module.exports = {
     layer('quantities', []),
     layer('geartrain', ['numerics', 'quantities']),
     layer('converter', ['numerics', 'quantities']),
+    layer('vehicle', ['numerics', 'quantities', 'converter']),
     layer('faults', ['numerics', 'quantities', 'geartrain']),
     layer('drawing', ['numerics', 'quantities', 'geartrain', 'converter']),
     layer('lesson', ['numerics', 'quantities', 'geartrain']),
-    layer('formats', ['numerics', 'quantities', 'geartrain', 'converter', 'lesson']),
+    layer('formats', ['numerics', 'quantities', 'geartrain', 'converter', 'vehicle', 'lesson']),
     {
       name: 'core-imports-core-only',
       severity: 'error',

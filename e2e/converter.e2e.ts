@@ -69,3 +69,19 @@ test('a slipping stator multiplies nothing and stalls low; a seized one drags at
   await b.press('button', 'Brake on: turbine held');
   await shows(/× 0\.\d\d/);
 });
+
+test('a launch runs in a worker; a steeper road is slower and hotter', async () => {
+  await b.open(run.at('/teach/converter'));
+  await b.press('radio', 'Launch');
+  await b.see(/After 15 s: \d+ km\/h in gear \d/);
+  const share = async () => Number(/kJ, (\d+) % of the work/.exec(await b.text())?.[1] ?? NaN);
+  const level = await share();
+  const grade = await b.role('slider', 'Grade');
+  await b.driver.executeScript('arguments[0].focus()', grade);
+  await b.driver
+    .actions()
+    .sendKeys(...Array.from({ length: 15 }, () => Key.ARROW_RIGHT))
+    .perform();
+  await b.see('Grade 15 %');
+  await b.driver.wait(async () => (await share()) > level, 6000);
+});

@@ -79,6 +79,7 @@ const SCREENS: [string, string, (() => Promise<void>)[]][] = [
     [press(/2 Fill the chart/), () => b.see('The model answers')],
   ],
   ['converter bench', '/teach/converter', [() => b.see('stator holds')]],
+  ['converter bench, launch', '/teach/converter', [radio('Launch'), () => b.see('After 15 s')]],
   ['converter bench, match', '/learn/converter', [radio('Engine match')]],
   ['class book', '/teach/class-book', [() => b.see('How sure')]],
   ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],

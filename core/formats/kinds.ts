@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Converter, Engine } from '../converter';
 import type { Unit } from '../geartrain';
+import type { Vehicle } from '../vehicle';
 import type { Attempt, Lesson } from '../lesson';
 import { attemptV1 } from './attemptV1';
 import { converterV1 } from './converterV1';
@@ -8,6 +9,7 @@ import { engineV1 } from './engineV1';
 import { lessonV1 } from './lessonV1';
 import { packV1, type PackManifest } from './packV1';
 import { unitV1 } from './unitV1';
+import { vehicleV1 } from './vehicleV1';
 
 /**
  * Every kind of document: its newest version, the schema of that version, and the steps that bring older
@@ -19,6 +21,7 @@ export interface Documents {
   'fair-sprocket/unit': Unit;
   'fair-sprocket/converter': Converter;
   'fair-sprocket/engine': Engine;
+  'fair-sprocket/vehicle': Vehicle;
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
@@ -44,5 +47,6 @@ export const KINDS: KindTable = {
   'fair-sprocket/unit': { version: 1, schema: unitV1, migrations: [] },
   'fair-sprocket/converter': { version: 1, schema: converterV1, migrations: [] },
   'fair-sprocket/engine': { version: 1, schema: engineV1, migrations: [] },
+  'fair-sprocket/vehicle': { version: 1, schema: vehicleV1, migrations: [] },
   'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },
 };

@@ -16,3 +16,6 @@ export const demoConverters = json(
 export const demoEngines = json(
   import.meta.glob('../../demo/engines/*.json', { eager: true, import: 'default' }),
 );
+export const demoVehicles = json(
+  import.meta.glob('../../demo/vehicles/*.json', { eager: true, import: 'default' }),
+);

@@ -2,6 +2,7 @@ import { openValue, type DocumentKind } from '../../core/formats';
 import type { Converter, Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
+import type { Vehicle } from '../../core/vehicle';
 
 /** The made-up training shop, loaded when it is needed. */
 export interface DemoWorld {
@@ -10,6 +11,7 @@ export interface DemoWorld {
   readonly units: Unit[];
   readonly converters: Converter[];
   readonly engines: Engine[];
+  readonly vehicles: Vehicle[];
 }
 
 /** Order in which the demo lessons stand in the library. */
@@ -36,6 +38,7 @@ export async function loadDemoWorld(): Promise<DemoWorld> {
     units: demoUnits.map((v) => opened(v, 'fair-sprocket/unit')),
     converters: demoConverters.map((v) => opened(v, 'fair-sprocket/converter')),
     engines: demoEngines.map((v) => opened(v, 'fair-sprocket/engine')),
+    vehicles: files.demoVehicles.map((v) => opened(v, 'fair-sprocket/vehicle')),
   };
 }
 

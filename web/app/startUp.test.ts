@@ -35,6 +35,7 @@ function setUp(keyValue: KeyValueStore = memoryStore()) {
         units: [],
         converters: [],
         engines: [],
+        vehicles: [],
       }),
   };
   return { services, posted, store: createStore(services), keyValue };

@@ -11,6 +11,7 @@ import {
   type Engine,
   type StatorFault,
 } from '../../core/converter';
+import type { Vehicle } from '../../core/vehicle';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
@@ -23,12 +24,14 @@ import {
   selectConverterBench,
   type ConverterBenchState,
 } from './converterSlice';
+import { LaunchCurves } from './LaunchCurves';
 import { MatchCurves } from './MatchCurves';
 import './ConverterBench.css';
 
 interface Shop {
   readonly converters: readonly Converter[];
   readonly engines: readonly Engine[];
+  readonly vehicles: readonly Vehicle[];
 }
 
 /** The Converter bench: hold the turbine, raise the throttle, see what multiplies and what becomes heat. */
@@ -66,7 +69,7 @@ const FAULTS: readonly (StatorFault | null)[] = [null, 'slips', 'seized'];
 function Bench({ shop, converter, engine, bench }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const [curves, setCurves] = useState<'converter' | 'engine'>('converter');
+  const [curves, setCurves] = useState<'converter' | 'engine' | 'launch'>('converter');
   const change = (next: Partial<ConverterBenchState>) => dispatch(converterBenchChanged(next));
   // A table does not say what a broken stator does.
   const fault = converter.model.kind === 'streamline' ? bench.fault : null;
@@ -101,20 +104,30 @@ function Bench({ shop, converter, engine, bench }: Props) {
           aria-label={t('converter.curves')}
           value={curves}
           onChange={setCurves}
-          options={(['converter', 'engine'] as const).map((c) => ({
+          options={(['converter', 'engine', 'launch'] as const).map((c) => ({
             value: c,
             label: t(`converter.curveSets.${c}`),
           }))}
         />
         {curves === 'converter' ? (
           <ConverterCurves characteristic={characteristic} point={point} />
-        ) : (
+        ) : curves === 'engine' ? (
           <MatchCurves
             engine={model}
             throttle={bench.throttle}
             characteristic={characteristic}
             match={match}
           />
+        ) : (
+          shop.vehicles[0] && (
+            <LaunchCurves
+              converter={converter}
+              engine={engine}
+              vehicle={shop.vehicles[0]}
+              fault={fault}
+              throttle={bench.throttle}
+            />
+          )
         )}
       </section>
       <aside className="converter-side" aria-label={t('converter.controls')}>

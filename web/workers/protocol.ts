@@ -6,7 +6,9 @@ import type {
   OpenFailure,
   PackFailure,
 } from '../../core/formats';
+import type { Converter, Engine, StatorFault } from '../../core/converter';
 import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
+import type { LaunchResult, Vehicle } from '../../core/vehicle';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
 export type OpenedFile =
@@ -40,4 +42,20 @@ export interface SearchWorker {
     part: { readonly index: number; readonly of: number },
     onStep: (step: SearchStep) => void,
   ): void;
+}
+
+/** A launch as documents and numbers; the worker makes the models from them. */
+export interface LaunchRequest {
+  readonly engine: Engine;
+  readonly converter: Converter;
+  readonly fault: StatorFault | null;
+  readonly vehicle: Vehicle;
+  readonly gears: readonly number[];
+  readonly throttle: number;
+  readonly grade: number;
+}
+
+/** Messages between the page and the worker that runs launches. */
+export interface LaunchWorker {
+  launch(request: LaunchRequest): LaunchResult;
 }
