@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Converter, Engine } from '../converter';
+import type { Vehicle } from '../vehicle';
 import { openValue } from './index';
 
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
@@ -71,4 +72,16 @@ test('an engine is refused at its row, and above idle its governor must stand', 
   const negative = { ...engine, rows: engine.rows.with(1, { speedRpm: 800, torqueNm: -3 }) };
   expect(problems(negative)).toEqual(['rows[1].torqueNm: too_small']);
   expect(problems({ ...engine, drag: 2 })).toEqual(['drag: too_big']);
+});
+
+test('a vehicle with no mass, no tyre or a negative drag is refused at the field', () => {
+  const vehicle = read<Vehicle>('vehicles/yard-tractor');
+  expect(problems(vehicle)).toEqual([]);
+  expect(problems({ ...vehicle, massKg: -2400 })).toEqual(['massKg: too_small']);
+  expect(problems({ ...vehicle, tyreRadiusM: 0 })).toEqual(['tyreRadiusM: too_small']);
+  expect(problems({ ...vehicle, dragAreaM2: -1, rolling: 3 })).toEqual([
+    'dragAreaM2: too_small',
+    'rolling: too_big',
+  ]);
+  expect(problems({ ...vehicle, finalDrive: 'four' })).toEqual(['finalDrive: invalid_type']);
 });

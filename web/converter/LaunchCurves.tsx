@@ -85,8 +85,10 @@ export function LaunchCurves({ converter, engine, vehicle, fault, throttle }: Pr
       </div>
       {failure !== '' && <p role="alert">{t('launch.failed', { reason: failure })}</p>}
       {result ? (
-        <div className="curve-box" role="img" aria-label={spoken(t, result)}>
+        <div className="curve-box">
+          <p className="visually-hidden">{spoken(t, result)}</p>
           <Line
+            aria-hidden="true"
             key={paper}
             data={{ datasets: datasetsOf(t, result) }}
             options={lineOptions(

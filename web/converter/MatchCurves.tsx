@@ -37,15 +37,15 @@ export function MatchCurves({ engine, throttle, characteristic, match }: Props) 
   const top = 50 * Math.ceil((1.2 * Math.max(...full.map((p) => p.y))) / 50);
   const clipped = (points: { x: number; y: number }[]) => points.filter((p) => p.y <= top);
   return (
-    <div
-      className="curve-box"
-      role="img"
-      aria-label={t('converter.matchShows', {
-        speed: numbers.quantity(Math.round(match.engineRpm), 'speed'),
-        torque: numbers.quantity(match.engineNm, 'torque'),
-      })}
-    >
+    <div className="curve-box">
+      <p className="visually-hidden">
+        {t('converter.matchShows', {
+          speed: numbers.quantity(Math.round(match.engineRpm), 'speed'),
+          torque: numbers.quantity(match.engineNm, 'torque'),
+        })}
+      </p>
       <Line
+        aria-hidden="true"
         key={paper}
         data={{
           datasets: [
