@@ -216,6 +216,12 @@ test('once loaded, everything works with no server', async () => {
   expect(readPack(bytesOf(await downloaded(b, 'made-at-sea.lesson.zip'))).ok).toBe(true);
   await b.press('link', 'Class book');
   await b.see('How sure');
+  await b.press('link', 'Apply bench');
+  await b.see('Capstan five-speed');
+  await b.role('button', /^C1, .*: applied/);
+  await b.press('link', 'Converter bench');
+  await b.press('radio', 'Launch');
+  await b.see('After 15 s');
   await b.offline(false);
 });
 

@@ -42,7 +42,9 @@ const parts = [
   () => import('../classBook/ConfidenceChart'),
   () => import('./demoFiles'),
   async () => (await import('../workers/fileWorker')).withFileWorker(() => Promise.resolve()),
-  () => import('../workers/drawingWorker'),
+  async () => (await import('../workers/drawingWorker')).loadDrawingWorker(),
+  async () => (await import('../workers/searchWorkers')).loadSearchWorker(),
+  async () => (await import('../workers/launchWorker')).loadLaunchWorker(),
 ];
 
 /**

@@ -1,7 +1,12 @@
 import type { SectionDrawing } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
 import type { DrawingWorker } from './protocol';
-import { withWorker } from './withWorker';
+import { loadWorker, withWorker } from './withWorker';
+
+const start = (): Worker =>
+  new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' });
+
+export const loadDrawingWorker = (): Promise<void> => loadWorker(start());
 
 /**
  * Lays a unit out as a section, away from the page: a wide unit takes seconds.
@@ -13,7 +18,7 @@ export const layOutSection = (
   signal: AbortSignal,
 ): Promise<SectionDrawing> =>
   withWorker<DrawingWorker, SectionDrawing>(
-    new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' }),
+    start(),
     async (worker): Promise<SectionDrawing> => await worker.sectionDrawing(unit, keep),
     signal,
   );

@@ -1,7 +1,12 @@
 import { proxy } from 'comlink';
 import type { FoundTeeth, SearchStep, ToothSearch } from '../../core/geartrain';
 import type { SearchWorker } from './protocol';
-import { withWorker } from './withWorker';
+import { loadWorker, withWorker } from './withWorker';
+
+const start = (): Worker =>
+  new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' });
+
+export const loadSearchWorker = (): Promise<void> => loadWorker(start());
 
 const MOST_WORKERS = 8;
 
@@ -28,7 +33,7 @@ export async function searchInWorkers(
   await Promise.all(
     steps.map((_s, index) =>
       withWorker<SearchWorker, void>(
-        new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
+        start(),
         async (worker) => {
           await worker.searchTeeth(
             search,
