@@ -1,5 +1,15 @@
-import { add, divide, fraction, isZero, multiply, negate, ONE, type Fraction } from '../numerics';
-import { coefficientsOf, loadedTrain, termsBySpeaker } from './loadedEquations';
+import {
+  add,
+  divide,
+  fraction,
+  gcd,
+  isZero,
+  multiply,
+  negate,
+  ONE,
+  type Fraction,
+} from '../numerics';
+import { coefficientsOf, loadedTrain, nextToEliminate, termsBySpeaker } from './loadedEquations';
 import type { Solution } from './solve';
 import { CASE, type Unit } from './unit';
 
@@ -64,7 +74,7 @@ export function derivation(unit: Unit, solution: Solution): DerivationStep[] {
     steps.push({ code: 'set', set: equation.set, terms: termList(equation) });
   }
   for (;;) {
-    const pick = nextToEliminate(equations, [unit.input, unit.output]);
+    const pick = nextToEliminate(equations, (e) => e.terms, [unit.input, unit.output]);
     if (!pick) break;
     const expression = expressed(pick.equation, pick.member);
     steps.push({
@@ -99,31 +109,11 @@ function tidy(equation: Equation): void {
   for (const [member, value] of equation.terms) if (isZero(value)) equation.terms.delete(member);
   const values = [...equation.terms.values()];
   if (values.length === 0) return;
-  const scale = values.reduce((m, v) => (m * v.den) / divisor(m, v.den), 1n);
+  const scale = values.reduce((m, v) => (m * v.den) / gcd(m, v.den), 1n);
   const whole = values.map((v) => (v.num * scale) / v.den);
-  const common = whole.reduce((g, v) => divisor(g, v), 0n);
+  const common = whole.reduce((g, v) => gcd(g, v), 0n);
   const factor = fraction(scale, common);
   for (const [member, value] of equation.terms) equation.terms.set(member, multiply(value, factor));
-}
-
-function divisor(a: bigint, b: bigint): bigint {
-  let [x, y] = [a < 0n ? -a : a, b < 0n ? -b : b];
-  while (y !== 0n) [x, y] = [y, x % y];
-  return x;
-}
-
-/** The equation with fewest unknown members, and the one of them that stands in most other equations. */
-function nextToEliminate(equations: readonly Equation[], kept: readonly string[]) {
-  const unknowns = (e: Equation) => [...e.terms.keys()].filter((m) => !kept.includes(m));
-  const uses = (member: string) => equations.filter((e) => e.terms.has(member)).length;
-  const candidates = equations
-    .map((equation) => ({ equation, open: unknowns(equation) }))
-    .filter(({ open }) => open.length > 0)
-    .sort((a, b) => a.open.length - b.open.length);
-  const first = candidates[0];
-  if (!first) return null;
-  const member = first.open.reduce((best, m) => (uses(m) > uses(best) ? m : best));
-  return { equation: first.equation, member };
 }
 
 /** The equation solved for one member. */

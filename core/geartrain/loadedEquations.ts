@@ -56,3 +56,23 @@ export function termsBySpeaker<T>(
 /** The whole coefficients of a set, in the order of `portsOf`. */
 export const coefficientsOf = (set: GearSet): number[] =>
   gearSetTerms(set).map((term) => term.coefficient);
+
+/**
+ * What to eliminate next: the equation with fewest unknown members, and the one of them that stands in most
+ * other equations.
+ * @param termsOf the members of an equation
+ * @param kept members that are not eliminated
+ */
+export function nextToEliminate<E>(
+  equations: readonly E[],
+  termsOf: (equation: E) => ReadonlyMap<string, unknown>,
+  kept: readonly string[],
+): { readonly equation: E; readonly member: string } | null {
+  const open = (e: E) => [...termsOf(e).keys()].filter((m) => !kept.includes(m));
+  const candidates = equations.filter((e) => open(e).length > 0);
+  if (candidates.length === 0) return null;
+  const equation = candidates.reduce((a, b) => (open(b).length < open(a).length ? b : a));
+  const uses = (member: string) => equations.filter((e) => termsOf(e).has(member)).length;
+  const member = open(equation).reduce((a, b) => (uses(b) > uses(a) ? b : a));
+  return { equation, member };
+}

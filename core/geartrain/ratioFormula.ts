@@ -6,7 +6,7 @@ import {
   unknown,
   type Polynomial,
 } from '../numerics';
-import { loadedTrain, termsBySpeaker } from './loadedEquations';
+import { loadedTrain, nextToEliminate, termsBySpeaker } from './loadedEquations';
 import type { Solution } from './solve';
 import { ringOwner, type GearSet, type Unit } from './unit';
 
@@ -33,9 +33,9 @@ export function ratioFormula(unit: Unit, solution: Solution): RatioFormula | nul
     return prune(termsBySpeaker(set, speaker, coefficients, addPolynomials));
   });
   for (;;) {
-    const pick = nextPair(equations, [input, output]);
+    const pick = nextToEliminate(equations, (e) => e, [input, output]);
     if (!pick) break;
-    const [pivot, member] = pick;
+    const { equation: pivot, member } = pick;
     equations = equations
       .filter((e) => e !== pivot)
       .map((e) => (e.has(member) ? reduced(eliminated(e, pivot, member), factors) : e));
@@ -99,16 +99,6 @@ const positive = (a: Polynomial): Polynomial =>
 
 const prune = (terms: Map<string, Polynomial>): Equation =>
   new Map([...terms].filter(([, value]) => value.size > 0));
-
-function nextPair(equations: readonly Equation[], kept: readonly string[]) {
-  const open = (e: Equation) => [...e.keys()].filter((m) => !kept.includes(m));
-  const candidates = equations.filter((e) => open(e).length > 0);
-  if (candidates.length === 0) return null;
-  const pivot = candidates.reduce((a, b) => (open(b).length < open(a).length ? b : a));
-  const uses = (member: string) => equations.filter((e) => e.has(member)).length;
-  const member = open(pivot).reduce((a, b) => (uses(b) > uses(a) ? b : a));
-  return [pivot, member] as const;
-}
 
 /** Both equations multiplied across so that the member drops out of their difference. */
 function eliminated(equation: Equation, pivot: Equation, member: string): Equation {

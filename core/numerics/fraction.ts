@@ -7,7 +7,8 @@ export interface Fraction {
   readonly den: bigint;
 }
 
-function gcd(a: bigint, b: bigint): bigint {
+/** Greatest common divisor, never negative. */
+export function gcd(a: bigint, b: bigint): bigint {
   let x = a < 0n ? -a : a;
   let y = b < 0n ? -b : b;
   while (y !== 0n) [x, y] = [y, x % y];

@@ -3,6 +3,7 @@ export {
   divide,
   equals,
   fraction,
+  gcd,
   isZero,
   multiply,
   negate,

@@ -20,6 +20,7 @@ import {
   unitOpened,
   viewChosen,
 } from './applySlice';
+import { LoadSwitch } from './LoadSwitch';
 import { Outcome } from './Outcome';
 import { ElsePanel } from './panels/ElsePanel';
 import { NowPanel } from './panels/NowPanel';
@@ -142,15 +143,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
             options={units}
             style={{ flex: 1, minWidth: 0 }}
           />
-          <Segmented
-            aria-label={t('apply.load')}
-            value={load}
-            onChange={(next) => dispatch(loadChosen(next))}
-            options={(['drive', 'coast'] as const).map((l) => ({
-              value: l,
-              label: t(`loads.${l}`),
-            }))}
-          />
+          <LoadSwitch load={load} onLoad={(next) => dispatch(loadChosen(next))} />
         </div>
         <Selector ranges={ranges} applied={applied} onRange={choose} />
         <Outcome solution={solution} />

@@ -2,6 +2,7 @@ import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Range, ShiftElement } from '../../core/geartrain';
 import './ChartGrid.css';
+import { gearName } from '../shared/unitNames';
 
 /** What stands in one cell. */
 export interface ChartCell {
@@ -76,7 +77,7 @@ export function ChartGrid(props: Props) {
                 name={`${range.id} ${element.id}`}
                 label={t('apply.cell', {
                   element: element.id,
-                  gear: range.gear === range.lever ? range.lever : `${range.lever} ${range.gear}`,
+                  gear: gearName(range),
                 })}
                 cell={cellOf(range, element)}
                 reachable={reachable === `${range.id} ${element.id}`}

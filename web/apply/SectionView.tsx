@@ -15,6 +15,7 @@ import { MemberTargets } from './MemberTargets';
 import { pressKey } from './pressKey';
 import { PowerFlowLines, ToothStrips } from './SectionMotion';
 import './SectionView.css';
+import { memberName } from '../shared/unitNames';
 
 interface Props {
   unit: Unit;
@@ -105,7 +106,7 @@ export function SectionView(props: Props) {
         x={8}
         y={drawing.input.y - 12}
         anchor="start"
-        name={unit.members.find((m) => m.id === unit.input)?.name}
+        name={memberName(unit, unit.input)}
         role={role(unit.input)}
         speed={speedText(solution, unit.input)}
       />
@@ -113,7 +114,7 @@ export function SectionView(props: Props) {
         x={width - 8}
         y={drawing.output.y - 12}
         anchor="end"
-        name={unit.members.find((m) => m.id === unit.output)?.name}
+        name={memberName(unit, unit.output)}
         role={role(unit.output)}
         speed={speedText(solution, unit.output)}
       />

@@ -7,6 +7,7 @@ import { formatRatio } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
 import '../ratio/LeverDrawing.css';
 import './UnitLever.css';
+import { memberName } from '../shared/unitNames';
 
 interface Props {
   unit: Unit;
@@ -31,8 +32,7 @@ export function UnitLever({ unit, solution, roles }: Props) {
     const speed = solution.speeds.get(member);
     return speed ? toNumber(speed) : null;
   };
-  const nameOf = (member: string) =>
-    member === CASE ? t('apply.case') : (unit.members.find((m) => m.id === member)?.name ?? member);
+  const nameOf = (member: string) => (member === CASE ? t('apply.case') : memberName(unit, member));
   const shown = levers.flatMap((l) => l.points.map((p) => speedOf(p.member) ?? 0));
   const [low, high] = [Math.min(0, ...shown), Math.max(1, ...shown)];
   const words = levers

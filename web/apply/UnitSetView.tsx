@@ -18,6 +18,7 @@ import type { Turning } from '../ratio/useTurning';
 import { formatRatio } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
 import './UnitSetView.css';
+import { memberName } from '../shared/unitNames';
 
 interface Props {
   unit: Unit;
@@ -39,10 +40,7 @@ export function UnitSetView({ unit, set, solution, roles, turning }: Props) {
     const speed = member === CASE ? 0 : solution.speeds.get(member);
     return {
       port,
-      name:
-        member === CASE
-          ? t('apply.case')
-          : (unit.members.find((m) => m.id === member)?.name ?? member),
+      name: member === CASE ? t('apply.case') : memberName(unit, member),
       role: roles.get(member) ?? ('idle' as const),
       speed: speed === 0 ? 0 : speed ? toNumber(speed) : null,
     };

@@ -9,20 +9,11 @@ import {
   type UnitQuestion,
 } from '../../core/lesson';
 import { formatRatio } from '../shared/numbers';
+import { memberName, rangeName } from '../shared/unitNames';
 import type { Worded } from './questionWords';
 import type { Reason } from './reasonWords';
 
 /** Questions about whole units, their answers and keys put into words. */
-
-/** "D 2", or "R" where lever and gear are the same. */
-export function rangeName(unit: Unit, id: string): string {
-  const range = unit.ranges.find((r) => r.id === id);
-  if (!range) return id;
-  return range.lever === range.gear ? range.lever : `${range.lever} ${range.gear}`;
-}
-
-export const memberName = (unit: Unit, id: string): string =>
-  unit.members.find((m) => m.id === id)?.name ?? id;
 
 export function unitPrompt(t: TFunction, question: UnitQuestion, unit: Unit): string {
   if (question.prompt.trim() !== '') return question.prompt;

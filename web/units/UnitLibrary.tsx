@@ -1,4 +1,4 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { solveUnit, type Unit } from '../../core/geartrain';
@@ -12,6 +12,7 @@ import { FolderOpenOutlined, PlusOutlined } from '../shared/icons';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import { LinkButton } from '../shared/LinkButton';
 import { formatRatio } from '../shared/numbers';
+import { useUndoNotice } from '../shared/useUndoNotice';
 import { newUnit } from './editor/unitEdits';
 import { removeUnit, saveUnit, selectUnits } from './unitsSlice';
 import '../lessons/library/LessonLibrary.css';
@@ -79,7 +80,7 @@ function ratiosOf(unit: Unit): string {
 
 function UnitCard({ unit }: { unit: Unit }) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const undoNotice = useUndoNotice();
   const dispatch = useAppDispatch();
   const services = useServices();
   const duplicate = () =>
@@ -93,27 +94,12 @@ function UnitCard({ unit }: { unit: Unit }) {
       }),
     );
   const remove = () => {
-    const key = `removed-${unit.id}`;
     void dispatch(removeUnit(unit.id));
-    message.open({
-      key,
-      type: 'info',
-      duration: 10,
-      content: (
-        <span>
-          {t('library.removed', { title: unit.name })}{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              void dispatch(saveUnit({ unit }));
-              message.destroy(key);
-            }}
-          >
-            {t('app.undo')}
-          </Button>
-        </span>
-      ),
-    });
+    undoNotice(
+      `removed-${unit.id}`,
+      t('library.removed', { title: unit.name }),
+      () => void dispatch(saveUnit({ unit })),
+    );
   };
   return (
     <li className="lesson-card">

@@ -11,6 +11,7 @@ import {
 } from '../../../core/geartrain';
 import { isZero, toNumber, type Fraction } from '../../../core/numerics';
 import { formatNumber } from '../../shared/numbers';
+import { memberName } from '../../shared/unitNames';
 
 interface Props {
   unit: Unit;
@@ -26,7 +27,7 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
   if (solution.outcome !== 'drives') return <p>{t(`outcomesSaid.${solution.outcome}`)}</p>;
   const flow = powerFlow(unit, solution);
   const loss = efficiency(unit, applied, load, mesh / 100);
-  const nameOf = (member: string) => unit.members.find((m) => m.id === member)?.name ?? member;
+  const nameOf = (member: string) => memberName(unit, member);
   const ports = flow.ports.filter((p) => p.power === null || !isZero(p.power));
   const clutches = unit.elements.flatMap((e) => {
     const power = flow.clutches.get(e.id);

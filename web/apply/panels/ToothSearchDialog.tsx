@@ -9,6 +9,7 @@ import { formatNumber, formatRatio } from '../../shared/numbers';
 import { saveUnit } from '../../units/unitsSlice';
 import { searchInWorkers } from '../../workers/searchWorkers';
 import './ToothSearchDialog.css';
+import { gearName } from '../../shared/unitNames';
 
 interface Wish {
   range: string;
@@ -192,7 +193,7 @@ function wishesOf(unit: Unit): Wish[] {
     const now = ratio ? toNumber(ratio) : 0;
     if (!ratio || now === 1 || seen.includes(now)) return [];
     seen.push(now);
-    const name = range.gear === range.lever ? range.lever : `${range.lever} ${range.gear}`;
+    const name = gearName(range);
     return [{ range: range.id, name, now, ratio: Number(now.toFixed(3)), on: true }];
   });
 }

@@ -14,13 +14,14 @@ import { formatRatio } from '../../shared/numbers';
 import '../../shared/MathLine.css';
 import '../../ratio/WorkedStepsList.css';
 import './WhyPanel.css';
+import { memberName } from '../../shared/unitNames';
 
 /** How the ratio comes about: the formula in teeth, then one member eliminated after the other. */
 export function WhyPanel({ unit, solution }: { unit: Unit; solution: Solution }) {
   const { t } = useTranslation();
   const steps = derivation(unit, solution);
   const formula = ratioFormula(unit, solution);
-  const nameOf = (member: string) => unit.members.find((m) => m.id === member)?.name ?? member;
+  const nameOf = (member: string) => memberName(unit, member);
   if (steps.length === 0) return <p>{t(`outcomesSaid.${solution.outcome}`)}</p>;
   return (
     <>

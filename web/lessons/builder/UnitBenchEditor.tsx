@@ -1,9 +1,10 @@
-import { Checkbox, Segmented } from 'antd';
+import { Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { solveUnit, type Load, type Unit } from '../../../core/geartrain';
 import { newBlock, type UnitBenchBlock } from '../../../core/lesson';
 import { toggled } from '../../apply/applySlice';
+import { LoadSwitch } from '../../apply/LoadSwitch';
 import { Outcome } from '../../apply/Outcome';
 import { Selector } from '../../apply/Selector';
 import { UnitSheet } from '../../apply/UnitSheet';
@@ -71,7 +72,6 @@ const EDITOR_RPM = 1200;
 
 /** Which elements are on: on the drawing itself, or by the lever. */
 export function UnitSetupEditor({ unit, apply, load, onApply, onLoad }: SetupProps) {
-  const { t } = useTranslation();
   const solution = useMemo(() => solveUnit(unit, apply, load), [unit, apply, load]);
   const turning = useTurning(EDITOR_RPM, true);
   return (
@@ -85,12 +85,7 @@ export function UnitSetupEditor({ unit, apply, load, onApply, onLoad }: SetupPro
         />
       </div>
       <div className="unit-block-row">
-        <Segmented
-          aria-label={t('apply.load')}
-          value={load}
-          onChange={onLoad}
-          options={(['drive', 'coast'] as const).map((l) => ({ value: l, label: t(`loads.${l}`) }))}
-        />
+        <LoadSwitch load={load} onLoad={onLoad} />
         <Selector ranges={unit.ranges} applied={apply} onRange={(range) => onApply(range.apply)} />
         <Outcome solution={solution} />
       </div>

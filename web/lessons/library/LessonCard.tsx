@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { questionsOf } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
 import { reasonOf } from '../../app/thunk';
+import { useUndoNotice } from '../../shared/useUndoNotice';
 import { selectAttempts } from '../../classBook/attemptsSlice';
 import { exportLesson } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
@@ -61,6 +62,7 @@ function Progress({ lessonId, questions }: { lessonId: string; questions: number
 function TeachActions({ record }: { record: LessonRecord }) {
   const { t } = useTranslation();
   const { message } = App.useApp();
+  const undoNotice = useUndoNotice();
   const dispatch = useAppDispatch();
   const services = useServices();
   const { lesson, origin } = record;
@@ -86,26 +88,7 @@ function TeachActions({ record }: { record: LessonRecord }) {
     dispatch(removeLesson(lesson.id))
       .unwrap()
       .then(() => {
-        const key = `removed-${lesson.id}`;
-        message.open({
-          key,
-          type: 'info',
-          duration: 10,
-          content: (
-            <span>
-              {t('library.removed', { title: lesson.title })}{' '}
-              <Button
-                size="small"
-                onClick={() => {
-                  restore();
-                  message.destroy(key);
-                }}
-              >
-                {t('app.undo')}
-              </Button>
-            </span>
-          ),
-        });
+        undoNotice(`removed-${lesson.id}`, t('library.removed', { title: lesson.title }), restore);
       })
       .catch(failed);
   };

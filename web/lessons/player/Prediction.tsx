@@ -1,10 +1,8 @@
-import { Button } from 'antd';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../../core/geartrain';
 import {
   answerKey,
-  CONFIDENCES,
   DIRECTIONS,
   type Confidence,
   type Direction,
@@ -17,7 +15,7 @@ import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { choiceText, promptOf, quantityOf } from '../questionWords';
 import { Choices } from './Choices';
 import { NumberInput } from './NumberInput';
-import './Prediction.css';
+import { PredictionForm } from './PredictionForm';
 
 interface Props {
   question: SetQuestion;
@@ -34,27 +32,18 @@ export function Prediction({ question, setup, given, onCommit }: Props) {
   const [value, setValue] = useState<number | null>(null);
   const [direction, setDirection] = useState<Direction | null>(null);
   const [choice, setChoice] = useState<string | null>(null);
-  const [confidence, setConfidence] = useState<Confidence | null>(null);
   const key = answerKey(question, setup);
-  const titleId = useId();
   const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
   const stored = value === null ? null : quantity ? numbers.fromDisplay(value, quantity) : value;
   const answer = answerOf(question, { value: stored, direction, choice, given });
-  const ready = answer !== null && confidence !== null;
 
   if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
   return (
-    <form
-      className="prediction"
-      aria-labelledby={titleId}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (ready) onCommit(answer, confidence);
-      }}
+    <PredictionForm
+      prompt={promptOf(t, numbers, question, setup)}
+      answer={answer}
+      onCommit={onCommit}
     >
-      <h2 className="prediction-prompt" id={titleId}>
-        {promptOf(t, numbers, question, setup)}
-      </h2>
       {question.kind === 'number' && (
         <NumberInput
           label={t(`asks.${question.ask}`)}
@@ -80,17 +69,7 @@ export function Prediction({ question, setup, given, onCommit }: Props) {
         />
       )}
       {question.kind === 'roles' && <GivenList given={given} />}
-      <Choices
-        label={t('question.howSure')}
-        value={confidence}
-        onValue={setConfidence}
-        options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
-      />
-      <Button type="primary" size="large" htmlType="submit" disabled={!ready}>
-        {t('question.commit')}
-      </Button>
-      {!ready && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
-    </form>
+    </PredictionForm>
   );
 }
 

@@ -1,9 +1,9 @@
-import { Segmented } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { memberRoles, solveUnit, type Unit } from '../../../core/geartrain';
 import type { UnitBenchBlock } from '../../../core/lesson';
 import { SECTION, toggled } from '../../apply/applySlice';
+import { LoadSwitch } from '../../apply/LoadSwitch';
 import { Outcome } from '../../apply/Outcome';
 import { NowPanel } from '../../apply/panels/NowPanel';
 import { Selector } from '../../apply/Selector';
@@ -48,12 +48,7 @@ export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
       <aside className="player-side" aria-label={t('player.step')}>
         {heading}
         {blocks}
-        <Segmented
-          aria-label={t('apply.load')}
-          value={load}
-          onChange={setLoad}
-          options={(['drive', 'coast'] as const).map((l) => ({ value: l, label: t(`loads.${l}`) }))}
-        />
+        <LoadSwitch load={load} onLoad={setLoad} />
         {block.allow.lever && (
           <Selector
             ranges={unit.ranges}

@@ -1,19 +1,18 @@
 import { Button, Checkbox } from 'antd';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Outcome, Unit } from '../../../core/geartrain';
 import {
-  CONFIDENCES,
   type Confidence,
   type Direction,
   type UnitAnswer,
   type UnitQuestion,
 } from '../../../core/lesson';
-import { memberName } from '../unitWords';
+import { memberName } from '../../shared/unitNames';
 import { Choices } from './Choices';
 import { NumberInput } from './NumberInput';
+import { PredictionForm } from './PredictionForm';
 import type { SheetDraft } from './sheetDraft';
-import './Prediction.css';
 
 interface Props {
   question: UnitQuestion;
@@ -48,23 +47,10 @@ const EMPTY: Form = {
 export function UnitPrediction({ question, unit, prompt, draft, onClear, onCommit }: Props) {
   const { t } = useTranslation();
   const [form, setForm] = useState(EMPTY);
-  const [confidence, setConfidence] = useState<Confidence | null>(null);
-  const titleId = useId();
   const set = (change: Partial<Form>) => setForm({ ...form, ...change });
   const answer = answerOf(question, unit, form, draft);
-  const ready = answer !== null && confidence !== null;
   return (
-    <form
-      className="prediction"
-      aria-labelledby={titleId}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (ready) onCommit(answer, confidence);
-      }}
-    >
-      <h2 className="prediction-prompt" id={titleId}>
-        {prompt}
-      </h2>
+    <PredictionForm prompt={prompt} answer={answer} onCommit={onCommit}>
       {question.kind === 'trace-path' && (
         <>
           <ol className="trace-list" aria-label={t('trace.soFar')}>
@@ -100,17 +86,7 @@ export function UnitPrediction({ question, unit, prompt, draft, onClear, onCommi
         </fieldset>
       )}
       {question.kind === 'drive-or-coast' && <CoastFields unit={unit} form={form} onForm={set} />}
-      <Choices
-        label={t('question.howSure')}
-        value={confidence}
-        onValue={setConfidence}
-        options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
-      />
-      <Button type="primary" size="large" htmlType="submit" disabled={!ready}>
-        {t('question.commit')}
-      </Button>
-      {!ready && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
-    </form>
+    </PredictionForm>
   );
 }
 

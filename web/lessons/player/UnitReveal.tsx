@@ -9,7 +9,8 @@ import {
   type UnitQuestion,
 } from '../../../core/lesson';
 import { WhyPanel } from '../../apply/panels/WhyPanel';
-import { rangeName, unitAnswerText, unitKeyText, unitPrompt, unitReason } from '../unitWords';
+import { unitAnswerText, unitKeyText, unitPrompt, unitReason } from '../unitWords';
+import { rangeName } from '../../shared/unitNames';
 import type { Next } from './NextButton';
 import { RevealFrame } from './RevealFrame';
 

@@ -43,10 +43,10 @@ export function useUnitAutosave(
   }, [dispatch]);
 
   useEffect(() => {
-    if (draft === saved || !sound || reason !== '') return;
+    if (draft === saved || !sound) return;
     const timer = setTimeout(() => void save(), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [draft, saved, sound, reason, save]);
+  }, [draft, saved, sound, save]);
   useEffect(() => () => void save(), [save]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {

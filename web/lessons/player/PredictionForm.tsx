@@ -1,0 +1,48 @@
+import { Button } from 'antd';
+import { useId, useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { CONFIDENCES, type Answer, type Confidence } from '../../../core/lesson';
+import { Choices } from './Choices';
+import './Prediction.css';
+
+interface Props<A extends Answer> {
+  prompt: string;
+  /** The answer once it is complete, else `null`. */
+  answer: A | null;
+  onCommit: (answer: A, confidence: Confidence) => void;
+  /** The fields of the answer. */
+  children: ReactNode;
+}
+
+/** What is asked, how sure the student is, and the commit, whatever the question. */
+export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, children }: Props<A>) {
+  const { t } = useTranslation();
+  const [confidence, setConfidence] = useState<Confidence | null>(null);
+  const titleId = useId();
+  const ready = answer !== null && confidence !== null;
+  return (
+    <form
+      className="prediction"
+      aria-labelledby={titleId}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready) onCommit(answer, confidence);
+      }}
+    >
+      <h2 className="prediction-prompt" id={titleId}>
+        {prompt}
+      </h2>
+      {children}
+      <Choices
+        label={t('question.howSure')}
+        value={confidence}
+        onValue={setConfidence}
+        options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
+      />
+      <Button type="primary" size="large" htmlType="submit" disabled={!ready}>
+        {t('question.commit')}
+      </Button>
+      {!ready && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
+    </form>
+  );
+}
