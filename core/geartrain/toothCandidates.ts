@@ -25,7 +25,7 @@ export function candidateSource(search: ToothLimits, unit: Unit) {
         return once(`${set.id} ${needed}`, () => pairCandidates(search, set, needed));
       }
       case 'single-pinion':
-        return once(set.id, () => singleCandidates(search, set));
+        return once(set.id, () => singleCandidates(search, set, hasDoublePartner(unit, set)));
       case 'double-pinion': {
         const partner = partnerTeeth(unit, set, chosen);
         return once(`${set.id} ${partner?.ring} ${partner?.pinion}`, () =>
@@ -81,9 +81,17 @@ function pairCandidates(
   return list;
 }
 
+/** A double-pinion set on the same carrier and ring takes its ring and long pinion from this one. */
+const hasDoublePartner = (unit: Unit, set: GearSet & { kind: 'single-pinion' }): boolean =>
+  unit.gearsets.some(
+    (g) => g.kind === 'double-pinion' && g.carrier === set.carrier && g.ring === set.ring,
+  );
+
+/** @param every sizes of one ratio matter apart; else the smallest stands for all */
 function singleCandidates(
   { fewestSun, mostRing, fewestPinion }: ToothLimits,
   set: GearSet & { kind: 'single-pinion' },
+  every: boolean,
 ) {
   const list: { sun: number; pinion: number; ring: number }[] = [];
   for (let ring = fewestSun + 2 * fewestPinion; ring <= mostRing; ring++)
@@ -91,7 +99,7 @@ function singleCandidates(
       const teeth = { sun, pinion: (ring - sun) / 2, ring };
       if (checkTeeth({ ...set, teeth }).length === 0) list.push(teeth);
     }
-  return distinct(list, (t) => t.ring / t.sun);
+  return every ? list : distinct(list, (t) => t.ring / t.sun);
 }
 
 /** Ring and long pinion of a single-pinion set that shares carrier and ring. */

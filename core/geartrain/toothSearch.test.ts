@@ -91,3 +91,36 @@ test('a wish that can’t be met is answered with nothing; a wrong one is refuse
     /does not drive/,
   );
 });
+
+// The slow twin on a Ravigneaux arrangement: the ring's size matters, not only its ratio to one sun.
+test('nothing better is missed where two sets share a ring', () => {
+  const unit = demo('quay-four');
+  const [double, single] = unit.gearsets;
+  if (double?.kind !== 'double-pinion' || single?.kind !== 'single-pinion')
+    throw new Error('expected the demo unit’s two sets');
+  const wishes = [
+    { range: 'D1', ratio: 84 / 33 },
+    { range: 'R', ratio: -2 },
+  ];
+  const few = { ...limits, fewestSun: 26, mostRing: 84 };
+  let best = Infinity;
+  for (let ring = 54; ring <= 84; ring++)
+    for (let large = 26; ring - large >= 28; large++) {
+      const pinion = (ring - large) / 2;
+      const outside = { ...single, teeth: { sun: large, pinion, ring } };
+      if (checkTeeth(outside).length > 0) continue;
+      for (let small = 26; small < ring; small++)
+        for (let inner = 14; inner <= (ring - small) / 2; inner++) {
+          const inside = { ...double, teeth: { sun: small, inner, outer: pinion, ring } };
+          if (checkTeeth(inside).length > 0) continue;
+          const error = Math.max(
+            Math.abs(ring / small / (84 / 33) - 1),
+            Math.abs(ring / large / 2 - 1),
+          );
+          best = Math.min(best, error);
+        }
+    }
+  const { found } = run({ unit, wishes, ...few });
+  expect(best).toBeLessThan(0.02);
+  expect(found[0]!.error).toBeCloseTo(best, 12);
+});

@@ -12,7 +12,7 @@ import { CASE, portsOf, type GearSet, type Unit } from './unit';
  * Method: branch and bound (derived here). Sets are filled one after the other with counts that can be built;
  * as soon as all sets that carry torque in a wanted range are filled, its ratio is known and a partial choice
  * whose worst error is no better than the poorest answer kept is left. Candidates of one ratio Nr/Ns stand for
- * each other, the smallest for all.
+ * each other, the smallest for all, unless another set takes its ring from them.
  */
 export interface ToothWish {
   readonly range: string;
