@@ -3,6 +3,8 @@ export default {
   roots: ['<rootDir>/core', '<rootDir>/web', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/demo'],
   testMatch: ['**/*.test.ts'],
   testEnvironment: 'node',
+  // Both cores: the runner would leave one idle.
+  maxWorkers: 2,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

@@ -9,6 +9,7 @@ import {
   type PlanetarySet,
 } from '../core/geartrain';
 import { compare, type Comparison } from './compare';
+import { benchConverter } from './converter';
 import { benchUnits } from './units';
 
 /** `npm run bench`: our kernels against general-purpose libraries on the same work in the same run. */
@@ -56,5 +57,6 @@ const exact = compare('', ours, () => void solveSet(set, roles));
 console.log(`exact solution of one set: ${(exact.theirsNs / 1000).toFixed(1)} µs`);
 const drawing = compare('', ours, () => void endView(set));
 console.log(`end view geometry, 4 pinions and 70 teeth: ${(drawing.theirsNs / 1e6).toFixed(2)} ms`);
+benchConverter();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

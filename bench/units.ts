@@ -1,14 +1,6 @@
 import { SVD, Matrix } from 'ml-matrix';
 import { once } from 'node:events';
-import { readFileSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
-import {
-  characteristicOf,
-  engineModel,
-  matchEngine,
-  type Converter,
-  type Engine,
-} from '../core/converter';
 import { faultSweep, singleFaults, withFaults, appliedWithFaults } from '../core/faults';
 import {
   combinations,
@@ -147,29 +139,12 @@ export async function benchUnits(): Promise<void> {
   console.log(
     `${combinations(controlled).length} combinations classified: ${(all.oursNs / 1e6).toFixed(2)} ms (two frames are 33.3 ms)`,
   );
-  benchMatch();
   const alone = await searchRate(1);
   const two = await searchRate(2);
   console.log(
     `tooth search: ${(alone / 1000).toFixed(0)} thousand candidates a second on one worker, ` +
       `${(two / 1000).toFixed(0)} on two (${(two / alone).toFixed(2)} times)`,
   );
-}
-
-/** Engine and converter matched, by the blades and by a table. */
-function benchMatch(): void {
-  for (const file of ['jetty-eleven', 'slipway-table']) {
-    const read = <T>(path: string) => JSON.parse(readFileSync(path, 'utf8')) as T;
-    const characteristic = characteristicOf(read<Converter>(`demo/converters/${file}.json`))!;
-    const engine = engineModel(read<Engine>('demo/engines/pilot-petrol.json'));
-    let turbine = 0;
-    const one = compare(
-      '',
-      () => void matchEngine(engine, characteristic, 0.8, (turbine = (turbine + 7) % 3000)),
-      () => void 0,
-    );
-    console.log(`one match, ${file}: ${(one.oursNs / 1000).toFixed(1)} µs (20 µs asked)`);
-  }
 }
 
 /** Candidates a second over all workers, each with its part of the search for two seconds. */

@@ -110,3 +110,25 @@ test('inspect --fault: a failed part changes the ranges that need it, and an unk
   expect(unknown.err).toContain('unknown-element: Q7');
   expect(run('inspect', 'demo/units/skerry-three.json', '--fault', 'F1=bent').code).toBe(2);
 }, 60_000);
+
+test('check: tables are found wrong at their rows, and an engine that can’t pull idle is noted', () => {
+  const read = (file: string) => JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;
+  const table = read('demo/converters/slipway-table.json') as {
+    model: { rows: { speedRatio: number; torqueRatio: number }[] };
+  };
+  table.model.rows[3]!.speedRatio = 0.1;
+  table.model.rows[0]!.torqueRatio = 0.8;
+  const wrong = run('check', written(table));
+  expect(wrong.code).toBe(1);
+  expect(wrong.err).toContain('model.rows[3].speedRatio: must-rise');
+  expect(wrong.err).toContain('model.rows[0].torqueRatio: stall-multiplies');
+  const vehicle = { ...read('demo/vehicles/yard-tractor.json'), massKg: -1 };
+  expect(run('check', written(vehicle)).err).toContain('massKg: too_small');
+  const lesson = read('demo/lessons/why-it-multiplies.json') as {
+    engines: { rows: { torqueNm: number }[] }[];
+  };
+  for (const row of lesson.engines[0]!.rows) row.torqueNm = 1;
+  const odd = run('check', written(lesson));
+  expect(odd.code).toBe(0);
+  expect(odd.out).toContain('can-not-pull-idle');
+}, 30_000);

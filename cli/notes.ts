@@ -1,8 +1,12 @@
 import type { Documents, DocumentKind } from '../core/formats';
+import { pairFindings } from '../core/converter';
 import { unitFindings, type Unit } from '../core/geartrain';
 import {
   answerKey,
+  converterKey,
+  isConverterQuestion,
   isUnitQuestion,
+  rigOf,
   unitKey,
   unitOf,
   type Lesson,
@@ -37,14 +41,39 @@ function noteLesson(lesson: Lesson, found: Notes): void {
       const path = `steps[${s}].blocks[${k}]`;
       if (block.kind === 'unit-bench' && !unitOf(lesson, block))
         found.notes.push(`${path}.unit: unit-missing (${block.unit})`);
+      if (block.kind === 'converter-bench') noteRig(lesson, block, path, found);
       if (block.kind !== 'question') return;
+      if (isConverterQuestion(block.question))
+        noteRig(lesson, block.question, `${path}.question`, found);
       const fault = faultOf(lesson, block.question);
       if (fault) found.notes.push(`${path}.question: ${fault}`);
     }),
   );
 }
 
+/** A converter and an engine that are missing, or do not fit each other. */
+function noteRig(
+  lesson: Lesson,
+  named: { converter: string; engine: string },
+  path: string,
+  found: Notes,
+): void {
+  const rig = rigOf(lesson, named);
+  if (!rig) {
+    found.notes.push(`${path}: converter-missing (${named.converter}, ${named.engine})`);
+    return;
+  }
+  for (const { code, asked, there } of pairFindings(rig.engine, rig.converter))
+    found.notes.push(`${path}: ${code} (asked ${Math.round(asked)}, there ${Math.round(there)})`);
+}
+
 function faultOf(lesson: Lesson, question: Question): string | null {
+  if (isConverterQuestion(question)) {
+    const rig = rigOf(lesson, question);
+    if (!rig) return null;
+    const key = converterKey(question, rig);
+    return key.ok ? null : key.fault;
+  }
   if (!isUnitQuestion(question)) {
     const key = answerKey(question);
     return key.ok ? null : key.fault;

@@ -1,15 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { pairFindings } from '../core/converter';
 import { checkTeeth, solveUnit, unitFindings } from '../core/geartrain';
 import { lessonHash, openText, type DocumentKind, type Documents } from '../core/formats';
 import {
   answerKey,
+  CARRIED_LISTS,
+  carrying,
   classBook,
+  CONVERTER_QUESTION_KINDS,
+  converterKey,
+  isConverterQuestion,
   isUnitQuestion,
   questionsOf,
   UNIT_QUESTION_KINDS,
   unitKey,
+  rigOf,
   unitOf,
-  unitsUsed,
 } from '../core/lesson';
 import { toNumber } from '../core/numerics';
 
@@ -23,6 +29,10 @@ function load<K extends DocumentKind>(folder: string, kind: K): Documents[K][] {
 const lessons = load('lessons', 'fair-sprocket/lesson');
 const attempts = load('attempts', 'fair-sprocket/attempt');
 const units = load('units', 'fair-sprocket/unit');
+const converters = load('converters', 'fair-sprocket/converter');
+const engines = load('engines', 'fair-sprocket/engine');
+const vehicles = load('vehicles', 'fair-sprocket/vehicle');
+const library = [...units, ...converters, ...engines, ...vehicles];
 
 test('every question of the demo world has an answer, on a set that can be built', () => {
   expect(lessons.length).toBeGreaterThanOrEqual(3);
@@ -33,18 +43,31 @@ test('every question of the demo world has an answer, on a set that can be built
         expect([lesson.id, id, unit && unitKey(question, unit).ok]).toEqual([lesson.id, id, true]);
         continue;
       }
+      if (isConverterQuestion(question)) {
+        const rig = rigOf(lesson, question);
+        const key = rig && converterKey(question, rig);
+        expect([lesson.id, id, key]).toEqual([
+          lesson.id,
+          id,
+          expect.objectContaining({ ok: true }),
+        ]);
+        continue;
+      }
       expect([lesson.id, id, answerKey(question).ok]).toEqual([lesson.id, id, true]);
       expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);
     }
 });
 
-test('there is a lesson for each kind of question, and the units in it are those of the library', () => {
+test('there is a lesson for each kind of question, and the models in it are those of the library', () => {
   const kinds = new Set(lessons.flatMap((l) => questionsOf(l).map((q) => q.question.kind)));
-  for (const kind of UNIT_QUESTION_KINDS) expect([...kinds]).toContain(kind);
+  for (const kind of [...UNIT_QUESTION_KINDS, ...CONVERTER_QUESTION_KINDS])
+    expect([...kinds]).toContain(kind);
   for (const lesson of lessons) {
-    expect((lesson.units ?? []).map((u) => u.id).sort()).toEqual(unitsUsed(lesson).sort());
-    for (const unit of lesson.units ?? [])
-      expect(unit).toEqual(units.find((u) => u.id === unit.id));
+    // What no block is about would be let go of.
+    expect(carrying(lesson, [])).toEqual(lesson);
+    for (const list of CARRIED_LISTS)
+      for (const model of lesson[list] ?? [])
+        expect(model).toEqual(library.find((m) => m.format === model.format && m.id === model.id));
   }
 });
 
@@ -108,4 +131,9 @@ test('the trainer’s coast differs from its drive in two ranges', () => {
     (r) => solveUnit(unit, r.apply).outcome !== solveUnit(unit, r.apply, 'coast').outcome,
   );
   expect(differ.map((r) => r.id)).toEqual(['D1', 'D2']);
+});
+
+test('the petrol engine fits both converters of the demo world', () => {
+  const petrol = engines.find((e) => e.id === 'pilot-petrol')!;
+  for (const converter of converters) expect(pairFindings(petrol, converter)).toEqual([]);
 });

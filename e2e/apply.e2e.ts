@@ -23,7 +23,7 @@ const shows = async (text: string) =>
     });
 
 test('a unit is opened, its section drawn, and a row of the chart put on the bench', async () => {
-  await b.open(run.at('/teach/units'));
+  await b.open(run.at('/teach/models/units'));
   await b.press('link', 'Skerry three-speed');
   await shows('2.44 exactly 61/25 same way');
   await b.role('button', 'C1, Ahead clutch: applied');
@@ -75,7 +75,7 @@ test('a wide unit is laid out away from the page, and scrolls instead of shrinki
 });
 
 test('units go out and come in as files; a broken one is refused with its paths', async () => {
-  await b.open(run.at('/teach/units'));
+  await b.open(run.at('/teach/models/units'));
   const first = await b.driver.findElement(By.xpath('(//li//button[contains(., "Export")])[1]'));
   await first.click();
   const file = await downloaded(b, '.unit.json');
@@ -85,7 +85,7 @@ test('units go out and come in as files; a broken one is refused with its paths'
     b,
     writeFile(b, 'own.json', JSON.stringify({ ...opened.document, id: 'own', name: 'Own unit' })),
   );
-  await b.see('unit “Own unit” is in the library');
+  await b.see('“Own unit” is in the library');
   const broken = { ...opened.document, id: 'broken', input: 'nobody' };
   await chooseFile(b, writeFile(b, 'broken.json', JSON.stringify(broken)));
   await b.see('input: there is no member “nobody”');

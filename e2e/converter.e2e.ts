@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
+import { bytesOf, downloaded } from './files';
 import { session } from './session';
 
 /** The Converter bench: stall, coupling, lock-up, and both stator faults. */
@@ -44,7 +45,7 @@ test('let go, it couples; locked up, the heat is gone', async () => {
   await shows('× 1.00');
   await b.press('switch', 'Lock-up');
   await shows('locked up');
-  await shows(/Heat into the fluid 0 kW/);
+  await shows(/Heat into the fluid 0 kW/i);
   await b.see('Put the brake on');
 });
 
@@ -73,8 +74,8 @@ test('a slipping stator multiplies nothing and stalls low; a seized one drags at
 test('a launch runs in a worker; a steeper road is slower and hotter', async () => {
   await b.open(run.at('/teach/converter'));
   await b.press('radio', 'Launch');
-  await b.see(/After 15 s: \d+ km\/h in gear \d/);
-  const share = async () => Number(/kJ, (\d+) % of the work/.exec(await b.text())?.[1] ?? NaN);
+  await b.see(/After 15 s: [\d.]+ km\/h, gear \d/);
+  const share = async () => Number(/fluid \((\d+) % of the work/.exec(await b.text())?.[1] ?? NaN);
   const level = await share();
   const grade = await b.role('slider', 'Grade');
   await b.driver.executeScript('arguments[0].focus()', grade);
@@ -84,4 +85,94 @@ test('a launch runs in a worker; a steeper road is slower and hotter', async () 
     .perform();
   await b.see('Grade 15 %');
   await b.driver.wait(async () => (await share()) > level, 6000);
+});
+
+test('the shift map shows the run; a foot to the floor changes down', async () => {
+  await b.open(run.at('/teach/converter'));
+  await b.press('radio', 'Launch');
+  await b.see('After 15 s');
+  const unit = await b.role('combobox', 'Unit');
+  await unit.sendKeys(Key.ARROW_DOWN);
+  await b.press('checkbox', /Foot to the floor/);
+  await b.press('radio', 'Shift map');
+  await b.see('Changes here').catch(() => undefined);
+  await b.press('radio', 'Figures');
+  await b.see(/Throttle, %/i);
+  await b.see(/1 → 2/);
+});
+
+test('a sweep shows how far it is, can be cancelled, and draws what it has', async () => {
+  await b.open(run.at('/teach/converter'));
+  await b.press('radio', 'Launch');
+  await b.see('After 15 s');
+  await b.press('radio', 'Sweep');
+  await b.press('button', /^Run 25 launches/);
+  await b.role('progressbar', /Run 25/);
+  await b.press('button', 'Cancel');
+  await b.role('button', /^Run 25 launches/);
+  await b.press('button', /^Run 25 launches/);
+  await b.driver.wait(async () => (await b.count('button', 'Cancel')) === 0, 20_000);
+  await b.press('radio', 'Figures');
+  const rows = () =>
+    b.driver.executeScript<number>(
+      'return document.querySelectorAll(".curve-figures tbody tr").length',
+    );
+  expect(await rows()).toBe(25);
+});
+
+test('curves can be taken away as a picture and as a table', async () => {
+  await b.open(run.at('/teach/converter'));
+  await shows('stator holds');
+  await b.press('button', 'PNG');
+  const png = bytesOf(await downloaded(b, 'jetty-eleven-inch.png'));
+  expect([...png.slice(1, 4)]).toEqual([0x50, 0x4e, 0x47]);
+  await b.press('button', 'CSV');
+  const csv = new TextDecoder().decode(bytesOf(await downloaded(b, 'jetty-eleven-inch.csv')));
+  expect(csv.split('\r\n')).toHaveLength(12);
+  expect(csv).toMatch(/^Speed ratio,Torque ratio,Efficiency,"?K, rev/);
+});
+
+const put = async (what: string) => {
+  const select = await b.role('combobox', 'On the stand');
+  await select.sendKeys(Key.ARROW_DOWN);
+  await b.driver.sleep(200);
+  await b.driver.executeScript(
+    `[...document.querySelectorAll('.ant-select-item-option')].find((e) => e.innerText.trim() === arguments[0]).click()`,
+    what,
+  );
+};
+
+test('a stall test waits for its checks, ends by itself, and tells low from high', async () => {
+  await b.open(run.at('/teach/converter'));
+  await b.press('radio', 'Stall test');
+  const start = await b.role('button', 'Full throttle');
+  expect(await start.isEnabled()).toBe(false);
+  for (const check of [/chocked/, /Park brake/, /Clear space/, /Fluid warm/])
+    await b.press('checkbox', check);
+  await put('stator slips both ways');
+  await b.press('button', 'Full throttle');
+  await b.role('button', 'Let go');
+  await b.driver.wait(async () => (await b.count('button', 'Full throttle')) === 1, 9000);
+  await b.see('Low: the stator slips, or the engine is weak.');
+  await b.see(/engine weak: it would give 5\d % of its torque/);
+  await b.see(/sluggish off the line/);
+  await put('oil pump not driven');
+  await b.press('button', 'Full throttle');
+  await b.driver.sleep(2500);
+  await b.press('button', 'Let go');
+  await b.see('High: something slips in the unit.');
+  await b.see('Level the same: the pump does not turn.');
+  await put('water in the fluid');
+  await b.see(/milky/);
+  await b.see('Water in it: do not drive.');
+});
+
+test('in inch-pound units road speed is in miles and heat in horsepower', async () => {
+  await b.open(run.at('/teach/converter'));
+  await b.press('button', /^Units: SI/);
+  await b.press('radio', 'Launch');
+  await b.see(/After 15 s: [\d.]+ mph/);
+  await b.see(/°F at most/);
+  await shows(/hp/);
+  await b.press('button', /^Units:/);
 });

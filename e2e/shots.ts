@@ -1,4 +1,5 @@
 import { mkdirSync } from 'node:fs';
+import { Key } from 'selenium-webdriver';
 import { openBrowser, type Browser } from './browser';
 import { startServer } from './server';
 
@@ -37,11 +38,28 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'player-roles',
-    route: '/teach/lessons/name-the-parts/preview',
+    name: 'player-sketch',
+    route: '/teach/lessons/why-it-multiplies/preview',
     steps: async (b) => {
       await b.press('button', 'Begin');
-      await b.press('button', /2 One in/);
+      await b.see('Drag the handles');
+      const handles: readonly (readonly [string, readonly string[]])[] = [
+        ['0.0', [Key.PAGE_UP]],
+        ['0.2', [Key.ARROW_UP, Key.ARROW_UP]],
+        ['0.8', [Key.ARROW_DOWN]],
+        ['0.9', [Key.ARROW_DOWN, Key.ARROW_DOWN]],
+        ['1.0', [Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN]],
+      ];
+      for (const [ratio, keys] of handles) {
+        const handle = await b.role('slider', new RegExp(`at speed ratio ${ratio}$`));
+        await b.driver.executeScript('arguments[0].focus()', handle);
+        await b.driver
+          .actions()
+          .sendKeys(...keys)
+          .perform();
+      }
+      await b.press('radio', 'fairly sure');
+      await b.press('button', 'Commit prediction');
     },
   },
   { name: 'ratio', route: '/teach/ratio' },
@@ -55,14 +73,29 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'ratio-double-pinion',
-    route: '/teach/ratio',
+    name: 'converter-night',
+    route: '/teach/converter',
+    size: [1920, 1080],
     steps: async (b) => {
-      await b.press('radio', 'Double pinion');
-      await b.press('radio', 'Work it out');
+      await b.press('button', /^Paper: Day/);
+      await b.press('radio', 'Launch');
+      await b.see('After 15 s');
+      await b.press('radio', 'Shift map');
     },
   },
-  { name: 'ratio-projector', route: '/teach/ratio', size: [1920, 1080] },
+  {
+    name: 'converter-stall',
+    route: '/teach/converter',
+    steps: async (b) => {
+      await b.press('radio', 'Stall test');
+      for (const check of [/chocked/, /Park brake/, /Clear space/, /Fluid warm/])
+        await b.press('checkbox', check);
+      const stand = await b.role('combobox', 'On the stand');
+      await stand.sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ENTER);
+      await b.press('button', 'Full throttle');
+      await b.driver.sleep(5600);
+    },
+  },
   {
     name: 'player-tablet',
     route: '/teach/lessons/hold-one-drive-one/preview',
@@ -72,7 +105,7 @@ const SHOTS: readonly Shot[] = [
       await b.press('button', 'Commit prediction');
     },
   },
-  { name: 'units', route: '/teach/units' },
+  { name: 'units', route: '/teach/models/units' },
   {
     name: 'apply',
     route: '/teach/apply/skerry-three',
@@ -100,7 +133,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'unit-editor',
-    route: '/teach/units/harbour-trainer',
+    route: '/teach/models/units/harbour-trainer',
     steps: (b) => b.see('Nothing wrong found'),
   },
   {

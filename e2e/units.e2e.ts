@@ -29,7 +29,7 @@ const pick = async (label: string, option: string) => {
 let file: string;
 
 test('an instructor builds a two-speed from one set, two elements and a one-way clutch', async () => {
-  await b.open(run.at('/teach/units'));
+  await b.open(run.at('/teach/models/units'));
   await b.press('button', 'New unit');
   await b.fill('textbox', 'Name of the unit', 'Pilot two-speed');
   await b.see('Nothing wrong found.');
@@ -98,21 +98,21 @@ test('it is exported, and the file gives the ratios that the screen showed', asy
 
 test('two tabs edit one unit: both versions are kept', async () => {
   const other = run.browser('two');
-  await other.open(run.at('/teach/units'));
+  await other.open(run.at('/teach/models/units'));
   await chooseFile(other, file);
   await other.see('is in the library');
   const id = (JSON.parse(readFileSync(file, 'utf8')) as Unit).id;
   const first = await other.driver.getWindowHandle();
-  await other.open(run.at(`/teach/units/${id}`));
+  await other.open(run.at(`/teach/models/units/${id}`));
   await other.driver.switchTo().newWindow('tab');
   await other.viewport(1280, 800);
-  await other.driver.get(run.at(`/teach/units/${id}`));
+  await other.driver.get(run.at(`/teach/models/units/${id}`));
   await other.fill('textbox', 'Name of the unit', 'Changed in the second tab');
   await other.see('Saved in this browser');
   await other.driver.switchTo().window(first);
   await other.fill('textbox', 'Name of the unit', 'Changed in the first tab');
   await other.see('Another tab changed this unit.');
-  await other.open(run.at('/teach/units'));
+  await other.open(run.at('/teach/models/units'));
   await other.see('Changed in the second tab');
   await other.see('Changed in the first tab (my version)');
 });

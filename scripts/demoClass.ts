@@ -139,6 +139,7 @@ export const DEMO_CLASS: readonly DemoAttempt[] = [
     ],
   },
   ...chartClass(),
+  ...converterClass(),
 ];
 
 /** Answers about whole units: a chart filled, and who brakes on coast. */
@@ -179,5 +180,55 @@ function chartClass(): DemoAttempt[] {
     coast('Tova Relnik', '2026-10-12T07:31:00Z', runsFree('F1'), runsFree('F2'), brakes),
     coast('Pell Dunmoor', '2026-10-12T07:32:00Z', brakes, brakes, brakes),
     coast('Sel Hawser', '2026-10-12T07:35:00Z', runsFree('F1'), runsFree('F1'), brakes),
+  ];
+}
+
+/** Answers about converters: a crossing read off, and what a change does to it. */
+function converterClass(): DemoAttempt[] {
+  const read = (value: number): Answer => ({ kind: 'read-match', value });
+  const goes = (way: 'up' | 'down' | 'same', value: number): Answer => ({
+    kind: 'predict-change',
+    way,
+    value,
+  });
+  const crossing = (
+    student: string,
+    startedAt: string,
+    answers: readonly [number, number, Answer, Answer, Answer],
+  ): DemoAttempt => ({
+    student,
+    lesson: 'read-the-crossing',
+    startedAt,
+    finished: true,
+    answers: [
+      say('read-stall', read(answers[0]), 'fairly-sure'),
+      say('read-torque', read(answers[1]), 'guess'),
+      say('weak', answers[2], 'certain'),
+      say('smaller', answers[3]),
+      say('height', answers[4]),
+    ],
+  });
+  return [
+    crossing('Tova Relnik', '2026-11-09T07:31:00Z', [
+      2000,
+      370,
+      goes('down', 1740),
+      goes('up', 2400),
+      goes('down', 1850),
+    ]),
+    crossing('Pell Dunmoor', '2026-11-09T07:32:00Z', [
+      2500,
+      230,
+      goes('up', 2300),
+      goes('down', 1800),
+      goes('down', 1900),
+    ]),
+    crossing('Sel Hawser', '2026-11-09T07:34:00Z', [
+      2050,
+      250,
+      goes('down', 1700),
+      goes('up', 2450),
+      goes('same', 2060),
+    ]),
   ];
 }

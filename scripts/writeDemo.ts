@@ -4,7 +4,7 @@ import type { GearSetSetup } from '../core/geartrain';
 import {
   answerKey,
   assess,
-  isUnitQuestion,
+  isSetQuestion,
   questionsOf,
   subjectFor,
   type Answer,
@@ -61,7 +61,7 @@ function rightNumber(
   setup: GearSetSetup,
   answer: Answer & { kind: 'number' },
 ): Answer {
-  if (isUnitQuestion(question)) throw new Error('a unit has no tooth counts to vary');
+  if (!isSetQuestion(question)) throw new Error('only a gear set has tooth counts to vary');
   const key = answerKey(question, setup);
   if (!key.ok || key.key.kind !== 'number') throw new Error(`${question.kind}: no number`);
   return {

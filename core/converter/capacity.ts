@@ -19,3 +19,17 @@ export const kOfCoefficient = (coefficient: number): number =>
 /** rev/min per √(N·m) → rev/min per √(lbf·ft): a root of a pound-foot is larger, so the number is too. */
 export const kPerRootPoundFoot = (k: number): number => k * Math.sqrt(NM_PER_LBF_FT);
 export const kPerRootNewtonMetre = (k: number): number => k / Math.sqrt(NM_PER_LBF_FT);
+
+/**
+ * The power-law coefficient λ in T = λ·ρ·ω²·D⁵ (DIN 741 calls it the power number; memory for the number): the
+ * same for converters of one shape, whatever their size.
+ * @param coefficient T/ω², N·m·s² @param density kg/m³ @param diameter of the circuit, m
+ */
+export const powerNumber = (coefficient: number, density: number, diameter: number): number =>
+  coefficient / (density * diameter ** 5);
+/** T/ω² from the power-law coefficient. */
+export const coefficientOfPowerNumber = (
+  lambda: number,
+  density: number,
+  diameter: number,
+): number => lambda * density * diameter ** 5;

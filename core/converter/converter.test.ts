@@ -186,6 +186,17 @@ test('at every match the pump takes what the engine gives, and heat is what does
   }
 });
 
+// Common practice, no source: in gear with the foot off, the idle control holds the engine at idle.
+test('with the throttle closed the idle control holds, and below idle it opens the throttle', () => {
+  const engine = engineModel(flat(160));
+  const match = matchEngine(engine, sound, 0, 0);
+  expect(match).toMatchObject({ kind: 'idles', engineRpm: 600 });
+  expect(match.turbineNm).toBeGreaterThan(0);
+  expect(engine.torque(600, 0)).toBeLessThan(0);
+  expect(engine.torque(570, 0)).toBeGreaterThan(engine.torque(590, 0));
+  expect(engine.torque(500, 0)).toBe(160);
+});
+
 test('an engine too weak for its converter says so; the road may turn the turbine faster than the engine', () => {
   const weak = engineModel(flat(5));
   expect(matchEngine(weak, sound, 1, 0).kind).toBe('can-not-pull-idle');

@@ -52,6 +52,8 @@ export interface Converter {
   model: TableModel | StreamlineModel;
   /** Torque that the lock-up clutch holds, N·m; left out where there is none. */
   lockUpCapacity?: number;
+  /** Outer diameter of the fluid's circuit, m; only the power-law coefficient needs it. */
+  diameter?: number;
 }
 
 /** `slips`: the one-way clutch never holds. `seized`: the stator never turns. */

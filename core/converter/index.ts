@@ -8,9 +8,28 @@ export type {
   TableModel,
   Wheel,
 } from './converter';
-export { coefficientOfK, kOfCoefficient, kPerRootNewtonMetre, kPerRootPoundFoot } from './capacity';
+export {
+  coefficientOfK,
+  coefficientOfPowerNumber,
+  kOfCoefficient,
+  kPerRootNewtonMetre,
+  kPerRootPoundFoot,
+  powerNumber,
+} from './capacity';
+export { airDensityRatio, atAltitude, resized, weakened } from './changes';
 export { characteristicOf } from './characteristic';
-export { engineModel, type Engine, type EngineModel, type EngineRow } from './engine';
+export {
+  bestPower,
+  engineModel,
+  USUAL_INERTIA,
+  type Engine,
+  type EngineModel,
+  type EngineRow,
+  type PartLoad,
+} from './engine';
+export { fitStreamline, type FitStep } from './fit';
 export { couplingPoint, matchEngine, stallRpm, type Match } from './match';
+export { pairFindings, type PairFinding } from './pairFindings';
 export { streamlineCharacteristic, wheelTorques } from './streamline';
 export { tableCharacteristic } from './table';
+export { usualBlades } from './usualBlades';

@@ -1,5 +1,4 @@
 import { findRoot } from '../numerics';
-import { kOfCoefficient } from './capacity';
 import type { Characteristic, ConverterPoint } from './converter';
 import type { EngineModel } from './engine';
 
@@ -9,22 +8,31 @@ import type { EngineModel } from './engine';
  * torque to spare and speeds up, above it lacks some, so the point is stable.
  */
 export interface Match {
-  /** `locked`: the lock-up clutch holds. `slips`: it is on and slips. */
-  readonly kind: 'runs' | 'can-not-pull-idle' | 'overrun' | 'locked' | 'slips';
+  /**
+   * `idles`: the throttle alone would not hold idle, the idle control does. `locked`: the lock-up clutch holds. `slips`:
+   * it is on and slips. `shudders`: it slips so slowly that it sticks and lets go in turn.
+   */
+  readonly kind:
+    'runs' | 'idles' | 'can-not-pull-idle' | 'overrun' | 'locked' | 'slips' | 'shudders';
   readonly engineRpm: number;
   readonly turbineRpm: number;
   readonly point: ConverterPoint;
   readonly engineNm: number;
   readonly turbineNm: number;
+  /** Turbine torque over engine torque, with what a lock-up clutch carries; 1 where the engine gives none. */
+  readonly torqueRatio: number;
+  /** Power out over power in. */
+  readonly efficiency: number;
   /** Part of the engine's torque that the lock-up clutch carries, N·m. */
   readonly lockUpNm: number;
   /** kW lost in the fluid and in a slipping lock-up clutch. */
   readonly heatKw: number;
-  readonly k: number;
 }
 
 const RAD_S_PER_RPM = Math.PI / 30;
 const TIGHT_RPM = 1e-5;
+/** A lock-up clutch that slips no faster than this sticks and lets go in turn (common practice, no source). */
+const SHUDDER_RPM = 60;
 
 /**
  * @param throttle 0 to 1
@@ -49,10 +57,14 @@ export function matchEngine(
   };
   const low = Math.max(engine.idleRpm, turbineRpm);
   const high = Math.max(engine.governedRpm * 1.05, low + 1);
-  if (spare(low) < 0)
-    return settled(turbineRpm >= engine.idleRpm ? 'overrun' : 'can-not-pull-idle', low, lockUp);
+  if (spare(low) < 0) {
+    if (turbineRpm >= engine.idleRpm) return settled('overrun', low, lockUp);
+    const most = engine.torque(low, 1) - engine.torque(low, throttle);
+    return settled(spare(low) + most >= 0 ? 'idles' : 'can-not-pull-idle', low, lockUp);
+  }
   const { x } = findRoot(spare, low, high, TIGHT_RPM);
-  return settled(lockUp > 0 ? 'slips' : 'runs', x, lockUp);
+  if (lockUp === 0) return settled('runs', x, 0);
+  return settled(x - turbineRpm < SHUDDER_RPM ? 'shudders' : 'slips', x, lockUp);
 
   function settled(kind: Match['kind'], engineRpm: number, lockUpNm: number): Match {
     const point = converter.at(Math.min(1, turbineRpm / engineRpm));
@@ -60,9 +72,12 @@ export function matchEngine(
     const pumpNm = kind === 'locked' ? 0 : point.coefficient * omega * omega;
     const engineNm = pumpNm + lockUpNm;
     const turbineNm = pumpNm * point.torqueRatio + lockUpNm;
-    const heatKw = (engineNm * omega - turbineNm * turbineRpm * RAD_S_PER_RPM) / 1000;
-    const k = kOfCoefficient(point.coefficient);
-    return { kind, engineRpm, turbineRpm, point, engineNm, turbineNm, lockUpNm, heatKw, k };
+    const speedRatio = turbineRpm / engineRpm;
+    const heatKw = ((engineNm - turbineNm * speedRatio) * omega) / 1000;
+    const torqueRatio = engineNm > 0 ? turbineNm / engineNm : 1;
+    const efficiency = torqueRatio * speedRatio;
+    const torques = { engineNm, turbineNm, lockUpNm, torqueRatio };
+    return { kind, engineRpm, turbineRpm, point, ...torques, efficiency, heatKw };
   }
 }
 

@@ -30,7 +30,8 @@ interface Blading {
   readonly turbine: Blades;
   readonly stator: Blades;
   readonly shock: number;
-  readonly friction: number;
+  /** Friction times the sum of 1 + tan² over the three wheels. */
+  readonly along: number;
 }
 
 const tangent = (degrees: number): number => Math.tan((degrees * Math.PI) / 180);
@@ -41,13 +42,15 @@ const bladesOf = ({ exitRadius, exitAngle, inletAngle }: Wheel): Blades => ({
   inlet: tangent(inletAngle),
 });
 
-const bladingOf = (model: StreamlineModel): Blading => ({
-  pump: bladesOf(model.pump),
-  turbine: bladesOf(model.turbine),
-  stator: bladesOf(model.stator),
-  shock: model.shock,
-  friction: model.friction,
-});
+function bladingOf(model: StreamlineModel): Blading {
+  const [pump, turbine, stator] = [model.pump, model.turbine, model.stator].map(bladesOf) as [
+    Blades,
+    Blades,
+    Blades,
+  ];
+  const along = model.friction * (3 + pump.exit ** 2 + turbine.exit ** 2 + stator.exit ** 2);
+  return { pump, turbine, stator, shock: model.shock, along };
+}
 
 /** Moment of momentum of the fluid leaving a wheel, per mass flow. */
 const momentum = ({ radius, exit }: Blades, omega: number, v: number): number =>
@@ -55,44 +58,33 @@ const momentum = ({ radius, exit }: Blades, omega: number, v: number): number =>
 
 /** Speed at which the stator takes no torque. */
 const freeStator = ({ turbine, stator }: Blading, speedRatio: number, v: number): number =>
-  (momentum(turbine, speedRatio, v) - stator.radius * v * stator.exit) / stator.radius ** 2;
+  (momentum(turbine, speedRatio, v) - stator.radius * v * stator.exit) /
+  (stator.radius * stator.radius);
 
-/** Square of the velocity with which the fluid misses the next wheel's blades. */
-function shockAt(from: Blades, omegaFrom: number, to: Blades, omegaTo: number, v: number): number {
-  const meets = from.radius * omegaFrom + v * from.exit;
-  const wanted = from.radius * omegaTo + v * to.inlet;
-  return (meets - wanted) ** 2;
-}
-
-/** What the wheels put in less what is lost, per mass flow. */
-function balanceAt(b: Blading, speedRatio: number, omegaStator: number, v: number): number {
-  const { pump, turbine, stator } = b;
-  const p = momentum(pump, 1, v);
-  const t = momentum(turbine, speedRatio, v);
-  const s = momentum(stator, omegaStator, v);
-  const given = p - s + (t - p) * speedRatio + (s - t) * omegaStator;
-  const shocks =
-    shockAt(stator, omegaStator, pump, 1, v) +
-    shockAt(pump, 1, turbine, speedRatio, v) +
-    shockAt(turbine, speedRatio, stator, omegaStator, v);
-  const along = v * v * (3 + pump.exit ** 2 + turbine.exit ** 2 + stator.exit ** 2);
-  return given - (b.shock * shocks + b.friction * along) / 2;
-}
-
-/** The larger root of a quadratic known by its values at −1, 0 and 1; zero when there is none above zero. */
-function largerRoot(below: number, c: number, above: number): number {
-  const a = (above + below) / 2 - c;
-  const b = (above - below) / 2;
+/**
+ * The axial velocity at which what is put in is what is lost, a·v² + b·v + c = 0; its larger root, or zero. The
+ * stator's speed is w0 + w1·v (both zero while it stands). What is put in is linear in v, the velocity with which the
+ * fluid misses each next wheel's blades too.
+ */
+function flowAt({ pump, turbine, stator, shock, along }: Blading, s: number, stands: boolean) {
+  const [rp, rt, rs] = [pump.radius, turbine.radius, stator.radius];
+  const w0 = stands ? 0 : (rt * rt * s) / (rs * rs);
+  const w1 = stands ? 0 : (rt * turbine.exit - rs * stator.exit) / (rs * rs);
+  // A stator that turns freely leaves the fluid's moment of momentum as it came.
+  const given0 = stands ? rp * rp * (1 - s) + rt * rt * s * s : (rp * rp - rt * rt * s) * (1 - s);
+  const given1 = stands
+    ? rp * pump.exit * (1 - s) + rt * turbine.exit * s - rs * stator.exit
+    : (rp * pump.exit - rt * turbine.exit) * (1 - s);
+  const [p0, p1] = [rs * (w0 - 1), rs * w1 + stator.exit - pump.inlet];
+  const [t0, t1] = [rp * (1 - s), pump.exit - turbine.inlet];
+  const [s0, s1] = [rt * (s - w0), turbine.exit - stator.inlet - rt * w1];
+  const a = -(shock * (p1 * p1 + t1 * t1 + s1 * s1) + along) / 2;
+  const b = given1 - shock * (p0 * p1 + t0 * t1 + s0 * s1);
+  const c = given0 - (shock * (p0 * p0 + t0 * t0 + s0 * s0)) / 2;
   const inside = b * b - 4 * a * c;
   if (inside < 0 || a === 0) return 0;
-  const root = Math.sqrt(inside);
-  return Math.max(0, (-b - root) / (2 * a), (-b + root) / (2 * a));
-}
-
-/** The axial velocity at which what is put in is what is lost. */
-function flowAt(b: Blading, speedRatio: number, stands: boolean): number {
-  const at = (v: number) => balanceAt(b, speedRatio, stands ? 0 : freeStator(b, speedRatio, v), v);
-  return largerRoot(at(-1), at(0), at(1));
+  // a is below zero, so this is the larger root.
+  return Math.max(0, (-b - Math.sqrt(inside)) / (2 * a));
 }
 
 export function streamlineCharacteristic(
@@ -112,9 +104,11 @@ function pointAt(
 ): ConverterPoint {
   const standing = flowAt(b, speedRatio, true);
   const pushed = momentum(b.stator, 0, standing) > momentum(b.turbine, speedRatio, standing);
-  const stands = fault === 'seized' || (fault === null && pushed);
-  const flow = stands ? standing : flowAt(b, speedRatio, false);
-  const statorSpeed = stands ? 0 : freeStator(b, speedRatio, flow);
+  let stands = fault === 'seized' || (fault === null && pushed);
+  let flow = stands ? standing : flowAt(b, speedRatio, false);
+  let statorSpeed = stands ? 0 : freeStator(b, speedRatio, flow);
+  // Where nothing circulates past a standing stator it is not pushed; still it can't turn backward.
+  if (fault === null && statorSpeed < 0) [stands, flow, statorSpeed] = [true, standing, 0];
   const p = momentum(b.pump, 1, flow);
   const t = momentum(b.turbine, speedRatio, flow);
   const given = p - momentum(b.stator, statorSpeed, flow);

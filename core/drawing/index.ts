@@ -6,3 +6,11 @@ export type { SectionDrawing, SectionElement, SectionGear, SectionLine } from '.
 export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';
 export { powerPath, type PathSegment } from './powerPath';
 export { cascade, type BladeRow, type Cascade, type VelocityTriangle } from './cascade';
+export {
+  torus,
+  type Torus,
+  type TorusPath,
+  type TorusPlace,
+  type TorusWheel,
+  type WheelName,
+} from './torus';

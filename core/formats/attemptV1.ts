@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { CONFIDENCES, DIRECTIONS, MISCONCEPTIONS } from '../lesson';
+import { CONFIDENCES, DIRECTIONS, MISCONCEPTIONS, SKETCH_AT, WAYS } from '../lesson';
+import { converterSetting } from './converterSetting';
 import { gearSetSetup, port } from './gearSetSchema';
-import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES } from './limits';
+import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES, MOST_SPEED_RPM } from './limits';
 import { id, name, sha256, timestamp } from './parts';
 
 /** Schema of `fair-sprocket/attempt`, version 1. The type is `lesson/attempt.ts`. */
@@ -30,6 +31,18 @@ const answer = z.discriminatedUnion('kind', [
     braking: z.boolean(),
     letsGo: z.exactOptional(id),
   }),
+  z.strictObject({ kind: z.literal('operate'), ...converterSetting.shape }),
+  z.strictObject({ kind: z.literal('read-match'), value: z.number().min(-1e9).max(1e9) }),
+  z.strictObject({
+    kind: z.literal('sketch-curve'),
+    values: z.array(z.number().min(0).max(10)).length(SKETCH_AT.length),
+  }),
+  z.strictObject({
+    kind: z.literal('predict-change'),
+    way: z.enum(WAYS),
+    value: z.number().min(0).max(MOST_SPEED_RPM),
+  }),
+  z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),
 ]);
 
 export const attemptV1 = z.strictObject({

@@ -45,6 +45,7 @@ export const converterV1 = z
     notes: z.exactOptional(markdown),
     model,
     lockUpCapacity: z.exactOptional(z.number().positive().max(MOST_TORQUE_NM)),
+    diameter: z.exactOptional(z.number().min(0.05).max(3)),
   })
   .check((context) => {
     const { model: stated } = context.value;

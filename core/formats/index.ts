@@ -1,7 +1,16 @@
 export { classBookCsv, type CsvWords } from './classBookCsv';
 export { jsonSchemas } from './jsonSchemas';
 export { readJson, type JsonFailure } from './jsonText';
-export { KINDS, type DocumentKind, type Documents, type Migration } from './kinds';
+export {
+  isModel,
+  KINDS,
+  MODEL_KINDS,
+  type DocumentKind,
+  type Documents,
+  type Migration,
+  type Model,
+  type ModelKind,
+} from './kinds';
 export { contentHash, lessonHash } from './lessonHash';
 export { MOST_JSON_BYTES, MOST_NAME, MOST_PACK_BYTES, MOST_PICTURE_BYTES } from './limits';
 export {
@@ -27,3 +36,13 @@ export {
   type ChartProblem,
   type ChartResult,
 } from './applyChartCsv';
+export {
+  converterCsv,
+  engineCsv,
+  figuresCsv,
+  readConverterRows,
+  readEngineRows,
+  type ConverterRowsResult,
+  type EngineRowsResult,
+} from './modelCsv';
+export type { TableProblem } from './numberTable';

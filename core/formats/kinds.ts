@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Converter, Engine } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
-import type { Attempt, Lesson } from '../lesson';
+import { LIST_OF, type Attempt, type Carried, type Lesson } from '../lesson';
 import { attemptV1 } from './attemptV1';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
@@ -25,6 +25,14 @@ export interface Documents {
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
+
+/** The kinds that stand in the library as models, and that lessons carry. */
+export type ModelKind = Carried['format'];
+export type Model = Carried;
+export const MODEL_KINDS = Object.keys(LIST_OF) as ModelKind[];
+
+export const isModel = (document: { readonly format: string }): document is Model =>
+  (MODEL_KINDS as readonly string[]).includes(document.format);
 
 export interface Migration {
   /** Turns a document of this version into the next. */

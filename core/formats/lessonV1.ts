@@ -1,9 +1,23 @@
 import { z } from 'zod';
-import { CAUTION_TOPICS, CHOICE_ASKS, GOALS, NUMBER_ASKS } from '../lesson';
+import {
+  CARRIED_LISTS,
+  CAUTION_TOPICS,
+  CHANGED,
+  CHOICE_ASKS,
+  GOALS,
+  MATCH_ASKS,
+  MEASURES,
+  NUMBER_ASKS,
+  SKETCHED,
+} from '../lesson';
+import { converterSetting } from './converterSetting';
+import { converterV1 } from './converterV1';
+import { engineV1 } from './engineV1';
 import { gearSetSetup } from './gearSetSchema';
-import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_STEPS } from './limits';
+import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_SPEED_RPM, MOST_STEPS } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
 import { unitV1 } from './unitV1';
+import { vehicleV1 } from './vehicleV1';
 
 /** Schema of `fair-sprocket/lesson`, version 1. The type is `lesson/lesson.ts`. */
 const questionBase = { prompt: markdown, setup: gearSetSetup, vary: z.boolean() };
@@ -13,11 +27,20 @@ const tolerance = z.strictObject({
   value: z.number().min(0).max(1e6),
 });
 
-/** Ids of a unit the lesson carries; empty while none is chosen. */
+/** Id of a model the lesson carries; empty while none is chosen. */
 const reference = z.string().regex(/^$|^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/);
 const unitBase = { prompt: markdown, unit: reference };
 const load = z.enum(['drive', 'coast']);
 const elements = z.array(id).max(MOST_ELEMENTS);
+const converterBase = { prompt: markdown, converter: reference, engine: reference };
+const share = z.number().min(0).max(1);
+
+const stallChange = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('engine'), share: z.number().min(0.1).max(2) }),
+  z.strictObject({ kind: z.literal('altitude'), metres: z.number().min(-500).max(9000) }),
+  z.strictObject({ kind: z.literal('size'), factor: z.number().min(0.3).max(3) }),
+  z.strictObject({ kind: z.literal('stator'), fault: z.enum(['slips', 'seized']) }),
+]);
 
 const question = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -50,6 +73,45 @@ const question = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...unitBase, kind: z.literal('reaction'), range: reference }),
   z.strictObject({ ...unitBase, kind: z.literal('drive-or-coast'), range: reference }),
+  z.strictObject({
+    ...converterBase,
+    kind: z.literal('operate'),
+    measure: z.enum(MEASURES),
+    target: z.number().min(0).max(1e6),
+    tolerance,
+    start: converterSetting,
+  }),
+  z.strictObject({
+    ...converterBase,
+    kind: z.literal('read-match'),
+    ask: z.enum(MATCH_ASKS),
+    throttle: share,
+    turbineRpm: z.number().min(0).max(MOST_SPEED_RPM),
+    tolerance,
+  }),
+  z.strictObject({
+    ...converterBase,
+    kind: z.literal('sketch-curve'),
+    curve: z.enum(SKETCHED),
+    tolerance: z.number().min(0.01).max(1),
+  }),
+  z.strictObject({
+    ...converterBase,
+    kind: z.literal('predict-change'),
+    of: z.enum(CHANGED),
+    change: stallChange,
+    tolerance,
+    vehicle: reference,
+    unit: reference,
+  }),
+  z.strictObject({
+    ...converterBase,
+    kind: z.literal('launch-order'),
+    vehicle: reference,
+    unit: reference,
+    throttle: share,
+    grade: z.number().min(-1).max(1),
+  }),
 ]);
 
 /** `media/` and a plain file name; nothing that could leave the folder. */
@@ -81,6 +143,20 @@ const block = z.discriminatedUnion('kind', [
     load,
     allow: z.strictObject({ elements: z.boolean(), lever: z.boolean() }),
   }),
+  z.strictObject({
+    id,
+    kind: z.literal('converter-bench'),
+    converter: reference,
+    engine: reference,
+    setting: converterSetting,
+    fault: z.nullable(z.enum(['slips', 'seized'])),
+    allow: z.strictObject({
+      throttle: z.boolean(),
+      turbine: z.boolean(),
+      lockUp: z.boolean(),
+      fault: z.boolean(),
+    }),
+  }),
   z.strictObject({ id, kind: z.literal('question'), question }),
 ]);
 
@@ -96,11 +172,15 @@ export const lessonV1 = z
       .array(z.strictObject({ id, title: name, blocks: z.array(block).max(MOST_BLOCKS) }))
       .max(MOST_STEPS),
     units: z.exactOptional(z.array(unitV1).max(MOST_STEPS)),
+    converters: z.exactOptional(z.array(converterV1).max(MOST_STEPS)),
+    engines: z.exactOptional(z.array(engineV1).max(MOST_STEPS)),
+    vehicles: z.exactOptional(z.array(vehicleV1).max(MOST_STEPS)),
   })
   .check((context) => {
     const lesson = context.value;
     refuseDuplicates(lesson.steps, (s) => s.id, ['steps'], context);
-    refuseDuplicates(lesson.units ?? [], (u) => u.id, ['units'], context);
+    for (const list of CARRIED_LISTS)
+      refuseDuplicates<{ id: string }>(lesson[list] ?? [], (m) => m.id, [list], context);
     const blocks = lesson.steps.flatMap((step) => step.blocks);
     refuseDuplicates(blocks, (b) => b.id, ['blocks'], context);
   });

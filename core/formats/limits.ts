@@ -34,3 +34,5 @@ export const MOST_TORQUE_NM = 1_000_000;
 
 /** Rows of a measured table. */
 export const MOST_TABLE_ROWS = 500;
+/** Throttle openings at which an engine is measured, besides full. */
+export const MOST_PART_LOADS = 12;

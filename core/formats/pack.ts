@@ -1,13 +1,20 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import type { Unit } from '../geartrain';
-import { mediaOf, type Lesson } from '../lesson';
+import {
+  CARRIED_LISTS,
+  LIST_OF,
+  mediaOf,
+  type Carried,
+  type CarriedList,
+  type Lesson,
+} from '../lesson';
 import { MOST_PACK_BYTES, MOST_PACK_ENTRIES, MOST_PICTURE_BYTES } from './limits';
 import { openText, type OpenFailure } from './openDocument';
 import type { PackManifest } from './packV1';
 import { pictureKind } from './picture';
 
 /**
- * A lesson with all it needs in one plain ZIP: `manifest.json`, `lesson.json`, `units/ID.json`, `media/NAME`.
+ * A lesson with all it needs in one plain ZIP: `manifest.json`, `lesson.json`, `units/ID.json` (and
+ * `converters/`, `engines/`, `vehicles/`), `media/NAME`.
  * Names and sizes are read from the archive's directory before anything is unpacked, and a file that turns
  * out larger than its entry states is refused.
  */
@@ -34,13 +41,15 @@ const ENTRY_DATE = '1990-01-01T12:00:00';
 
 /** @throws Error when a picture the lesson shows is not in `media` */
 export function writePack({ lesson, media }: LessonPack): Uint8Array {
-  const { units = [], ...document } = lesson;
+  const document = { ...lesson };
+  for (const list of CARRIED_LISTS) delete document[list];
   const files: Zippable = {};
   const addJson = (path: string, value: unknown) => {
     files[path] = [strToU8(`${JSON.stringify(value, null, 2)}\n`), { mtime: ENTRY_DATE }];
   };
   addJson('lesson.json', document);
-  for (const unit of units) addJson(`units/${unit.id}.json`, unit);
+  for (const list of CARRIED_LISTS)
+    for (const model of lesson[list] ?? []) addJson(`${list}/${model.id}.json`, model);
   for (const path of mediaOf(lesson)) {
     const bytes = media[path];
     if (!bytes) throw new Error(`writePack: expected a picture for "${path}"`);
@@ -66,7 +75,7 @@ const fail = (failure: PackFailure): { ok: false; failure: PackFailure } => ({
 });
 
 const SAFE_PATH =
-  /^(manifest\.json|lesson\.json|units\/[A-Za-z0-9][\w.-]*\.json|media\/[A-Za-z0-9][\w.-]*)$/;
+  /^(manifest\.json|lesson\.json|(?:units|converters|engines|vehicles)\/[A-Za-z0-9][\w.-]*\.json|media\/[A-Za-z0-9][\w.-]*)$/;
 
 export function readPack(bytes: Uint8Array): PackResult {
   const unpacked = unpack(bytes);
@@ -78,13 +87,14 @@ export function readPack(bytes: Uint8Array): PackResult {
   if (!manifest.ok) return manifest;
   const lesson = openPart(files, 'lesson.json', 'fair-sprocket/lesson');
   if (!lesson.ok) return lesson;
-  const units: Unit[] = [];
+  const document: Lesson = { ...lesson.document };
   const media: Record<string, Uint8Array> = {};
   for (const [path, content] of Object.entries(files)) {
-    if (path.startsWith('units/')) {
-      const unit = openPart(files, path, 'fair-sprocket/unit');
-      if (!unit.ok) return unit;
-      units.push(unit.document);
+    const list = CARRIED_LISTS.find((name) => path.startsWith(`${name}/`));
+    if (list) {
+      const model = openPart(files, path, KIND_OF[list]);
+      if (!model.ok) return model;
+      document[list] = [...(document[list] ?? []), model.document] as never;
     } else if (path.startsWith('media/')) {
       if (!pictureKind(content) || content.length > MOST_PICTURE_BYTES)
         return fail({ cause: 'pack-picture', path });
@@ -93,11 +103,14 @@ export function readPack(bytes: Uint8Array): PackResult {
   }
   const missing = mediaOf(lesson.document).find((path) => !media[path]);
   if (missing !== undefined) return fail({ cause: 'pack-missing', path: missing });
-  const document = units.length > 0 ? { ...lesson.document, units } : lesson.document;
   return { ok: true, pack: { lesson: document, media } };
 }
 
-function openPart<K extends 'fair-sprocket/pack' | 'fair-sprocket/lesson' | 'fair-sprocket/unit'>(
+const KIND_OF = Object.fromEntries(
+  Object.entries(LIST_OF).map(([kind, list]) => [list, kind]),
+) as Readonly<Record<CarriedList, Carried['format']>>;
+
+function openPart<K extends 'fair-sprocket/pack' | 'fair-sprocket/lesson' | Carried['format']>(
   files: Readonly<Record<string, Uint8Array>>,
   path: string,
   kind: K,

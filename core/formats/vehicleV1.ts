@@ -13,4 +13,31 @@ export const vehicleV1 = z.strictObject({
   finalDrive: z.number().min(0.1).max(50),
   dragAreaM2: z.number().min(0).max(50),
   rolling: z.number().min(0).max(1),
+  schedule: z.exactOptional(
+    z
+      .strictObject({
+        light: z.number().min(0).max(1),
+        full: z.number().min(0).max(1),
+        hysteresis: z.number().min(0.05).max(0.8),
+        kickDown: z.number().min(0.5).max(1),
+      })
+      .check((context) => {
+        const { light, full } = context.value;
+        if (full >= light) return;
+        context.issues.push({
+          code: 'custom',
+          path: ['full'],
+          params: { code: 'full-above-light', id: String(full) },
+          input: full,
+          message: `full-above-light: ${full}`,
+        });
+      }),
+  ),
+  fluid: z.exactOptional(
+    z.strictObject({
+      massKg: z.number().min(0.1).max(1000),
+      coolerWK: z.number().min(0).max(1e5),
+      coolantC: z.number().min(-40).max(130),
+    }),
+  ),
 });

@@ -47,6 +47,15 @@ export function holdersOf(unit: Unit, solution: Solution): ChartRow['holds'] {
   });
 }
 
+/** Ratios of the forward gears, each once, lowest gear first. */
+export function forwardRatios(unit: Unit): number[] {
+  const ratios = unit.ranges.flatMap(({ apply }) => {
+    const { ratio } = solveUnit(unit, apply);
+    return ratio && toNumber(ratio) > 0 ? [toNumber(ratio)] : [];
+  });
+  return [...new Set(ratios)].sort((a, b) => b - a);
+}
+
 /** Lowest forward gear's ratio over the highest's; `null` with fewer than two. */
 export function spreadOf(rows: readonly ChartRow[]): number | null {
   const ratios = rows.flatMap(({ drive }) => {

@@ -55,7 +55,7 @@ export {
   type ToothSearch,
   type ToothWish,
 } from './toothSearch';
-export { chartRows, holdersOf, spreadOf, type ChartRow } from './applyChart';
+export { chartRows, forwardRatios, holdersOf, spreadOf, type ChartRow } from './applyChart';
 export { memberRoles, type MemberRole } from './memberRoles';
 export { compileTrain, solveSpeeds, type CompiledTrain } from './fastSpeeds';
 export {

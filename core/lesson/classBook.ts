@@ -1,5 +1,7 @@
 import type { Attempt, AttemptAnswer } from './attempt';
-import { assess, subjectOf } from './assess';
+import { assess, subjectOf, type AssessResult } from './assess';
+import { converterGrader } from './converterGrade';
+import { isConverterQuestion, type ConverterAnswer } from './converterQuestion';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence } from './question';
@@ -44,10 +46,11 @@ export interface ConfidenceTally {
 
 export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBook {
   const questions = questionsOf(lesson);
+  const graders = questions.map((asked) => graderOf(lesson, asked));
   const rows = attempts
     .filter((a) => a.lesson.id === lesson.id)
     .map((attempt) => {
-      const cells = questions.map((q) => cellOf(lesson, attempt, q));
+      const cells = questions.map((q, k) => cellOf(attempt, q, graders[k]!));
       const total = cells.reduce((sum, c) => sum + (c?.score ?? 0), 0);
       return { attempt, cells, total: questions.length === 0 ? 0 : total / questions.length };
     });
@@ -55,15 +58,25 @@ export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBo
   return { questions, rows, columns };
 }
 
-function cellOf(lesson: Lesson, attempt: Attempt, asked: AskedQuestion): ClassCell | null {
+type Grader = (answer: AttemptAnswer) => AssessResult;
+
+/** A converter's key may take a whole launch: it is computed once for the class. */
+function graderOf(lesson: Lesson, { question }: AskedQuestion): Grader {
+  if (!isConverterQuestion(question))
+    return (answer) => assess(question, subjectOf(lesson, question, answer), answer.answer);
+  const subject = subjectOf(lesson, question, null);
+  if (subject?.kind !== 'converter') return () => ({ ok: false, fault: 'converter-missing' });
+  const grader = converterGrader(question, subject.rig);
+  return ({ answer }) =>
+    grader.ok ? { ok: true, grade: grader.grade(answer as ConverterAnswer) } : grader;
+}
+
+function cellOf(attempt: Attempt, asked: AskedQuestion, grader: Grader): ClassCell | null {
   const tries = attempt.answers.filter((a) => a.question === asked.id);
   const answer = tries.find((a) => a.round === 0);
   if (!answer) return null;
   const practice = tries.length - 1;
-  const graded =
-    answer.answer.kind === asked.question.kind
-      ? assess(asked.question, subjectOf(lesson, asked.question, answer), answer.answer)
-      : null;
+  const graded = answer.answer.kind === asked.question.kind ? grader(answer) : null;
   if (!graded?.ok)
     return {
       answer,

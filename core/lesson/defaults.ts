@@ -1,4 +1,5 @@
 import { solveUnit, type GearSetSetup, type PlanetarySet, type Unit } from '../geartrain';
+import type { ConverterQuestion, ConverterRig } from './converterQuestion';
 import type { Block, BlockKind, Lesson, LessonStep } from './lesson';
 import type { SetQuestion } from './question';
 import type { UnitQuestion } from './unitQuestion';
@@ -60,16 +61,55 @@ export function newUnitQuestion(kind: UnitQuestion['kind'], unit: Unit): UnitQue
   }
 }
 
+/** A question about a converter, with targets near the middle of what this pair can do. */
+export function newConverterQuestion(
+  kind: ConverterQuestion['kind'],
+  { converter, engine, vehicle, unit }: ConverterRig,
+): ConverterQuestion {
+  const base = { prompt: '', converter: converter.id, engine: engine.id };
+  const tolerance = { kind: 'percent' as const, value: 5 };
+  switch (kind) {
+    case 'operate': {
+      const start = { throttle: 0.3, turbineRpm: 0, lockUp: false };
+      return { ...base, kind, measure: 'torque-ratio', target: 1.5, tolerance, start };
+    }
+    case 'read-match':
+      return { ...base, kind, ask: 'stall-speed', throttle: 1, turbineRpm: 0, tolerance };
+    case 'sketch-curve':
+      return { ...base, kind, curve: 'torque-ratio', tolerance: 0.12 };
+    case 'predict-change':
+      return {
+        ...base,
+        kind,
+        of: 'stall-speed',
+        change: { kind: 'engine', share: 0.7 },
+        tolerance,
+        vehicle: '',
+        unit: '',
+      };
+    case 'launch-order':
+      return {
+        ...base,
+        kind,
+        vehicle: vehicle?.id ?? '',
+        unit: unit?.id ?? '',
+        throttle: 0.8,
+        grade: 0,
+      };
+  }
+}
+
 /**
  * @param setup the gear set a new bench or question starts from
- * @param unit the unit a new unit bench shows
+ * @param models what a new bench of a unit or a converter shows
  */
 export function newBlock(
   kind: BlockKind,
   id: string,
   setup: GearSetSetup = defaultSetup(),
-  unit?: Unit,
+  models: { unit?: Unit | undefined; converter?: string; engine?: string } = {},
 ): Block {
+  const { unit } = models;
   switch (kind) {
     case 'text':
       return { id, kind, markdown: '' };
@@ -96,6 +136,16 @@ export function newBlock(
         allow: { elements: true, lever: true },
       };
     }
+    case 'converter-bench':
+      return {
+        id,
+        kind,
+        converter: models.converter ?? '',
+        engine: models.engine ?? '',
+        setting: { throttle: 0.5, turbineRpm: 0, lockUp: false },
+        fault: null,
+        allow: { throttle: true, turbine: true, lockUp: true, fault: false },
+      };
     case 'question':
       return { id, kind, question: newQuestion('number', setup) };
   }

@@ -1,6 +1,8 @@
+import type { Converter, Engine, StatorFault } from '../converter';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
+import type { Vehicle } from '../vehicle';
+import type { ConverterSetting } from './converterQuestion';
 import type { Question } from './question';
-import { isUnitQuestion } from './unitQuestion';
 
 /**
  * The lesson document, version 1: steps of blocks. It holds what is shown and what is asked, and never an
@@ -15,8 +17,11 @@ export interface Lesson {
   summary: string;
   author?: string;
   steps: LessonStep[];
-  /** Units the lesson carries; stored as `units/ID.json` in a pack. */
+  /** Models the lesson carries; each stored as a file of its own in a pack, as `units/ID.json`. */
   units?: Unit[];
+  converters?: Converter[];
+  engines?: Engine[];
+  vehicles?: Vehicle[];
 }
 
 export interface LessonStep {
@@ -26,7 +31,13 @@ export interface LessonStep {
 }
 
 export type Block =
-  TextBlock | CautionBlock | PictureBlock | BenchBlock | UnitBenchBlock | QuestionBlock;
+  | TextBlock
+  | CautionBlock
+  | PictureBlock
+  | BenchBlock
+  | UnitBenchBlock
+  | ConverterBenchBlock
+  | QuestionBlock;
 export type BlockKind = Block['kind'];
 
 export interface TextBlock {
@@ -94,6 +105,18 @@ export interface UnitBenchBlock {
   allow: { elements: boolean; lever: boolean };
 }
 
+/** An engine and a converter to operate, ones that the lesson carries. */
+export interface ConverterBenchBlock {
+  id: string;
+  kind: 'converter-bench';
+  converter: string;
+  engine: string;
+  setting: ConverterSetting;
+  fault: StatorFault | null;
+  /** What the student may do. */
+  allow: { throttle: boolean; turbine: boolean; lockUp: boolean; fault: boolean };
+}
+
 export interface QuestionBlock {
   id: string;
   kind: 'question';
@@ -125,28 +148,3 @@ export const mediaOf = (lesson: Lesson): string[] => [
     ),
   ),
 ];
-
-/** Units that blocks of the lesson are about. */
-export const unitsUsed = (lesson: Lesson): string[] => [
-  ...new Set(
-    lesson.steps.flatMap((step) =>
-      step.blocks.flatMap((b) =>
-        b.kind === 'unit-bench'
-          ? [b.unit]
-          : b.kind === 'question' && isUnitQuestion(b.question)
-            ? [b.question.unit]
-            : [],
-      ),
-    ),
-  ),
-];
-
-/** The lesson with this unit in it, and without units that nothing uses. */
-export function carrying(lesson: Lesson, unit: Unit | null): Lesson {
-  const others = (lesson.units ?? []).filter((u) => u.id !== unit?.id);
-  const used = unitsUsed(lesson);
-  const units = [...others, ...(unit ? [unit] : [])].filter((u) => used.includes(u.id));
-  const bare = { ...lesson };
-  delete bare.units;
-  return units.length > 0 ? { ...bare, units } : bare;
-}

@@ -46,6 +46,22 @@ export const MISCONCEPTIONS = [
   'path-backward',
   'gears-shifted',
   'one-element-a-gear',
+  'multiplies-at-road-speed',
+  'no-multiplication-at-stall',
+  'efficient-at-stall',
+  'lock-up-multiplies',
+  'engine-torque-for-turbine',
+  'no-slip-expected',
+  'stall-at-governor-expected',
+  'weak-engine-stalls-higher',
+  'slipping-stator-stalls-higher',
+  'seized-shows-at-stall',
+  'size-the-wrong-way',
+  'stator-lets-go-at-once',
+  'pulls-most-when-coupled',
+  'locks-while-it-multiplies',
+  'seized-spares-top-speed',
+  'launches-without-stator',
 ] as const;
 export type Misconception = (typeof MISCONCEPTIONS)[number];
 

@@ -1,10 +1,16 @@
 import type { Effect, GearSetSetup, Port, Roles } from '../geartrain';
 import type { Direction, Tolerance } from './questionParts';
-import type { UnitAnswer, UnitQuestion } from './unitQuestion';
+import {
+  isConverterQuestion,
+  type ConverterAnswer,
+  type ConverterQuestion,
+} from './converterQuestion';
+import { isUnitQuestion, type UnitAnswer, type UnitQuestion } from './unitQuestion';
 
 /**
  * Questions about one gear set, and what a student may answer. A question carries the set it is about and
- * how the set is run; the right answer is not in it. Questions about whole units stand in `unitQuestion.ts`.
+ * how the set is run; the right answer is not in it. Questions about whole units stand in `unitQuestion.ts`, those
+ * about converters in `converterQuestion.ts`.
  */
 export const NUMBER_ASKS = [
   'ratio',
@@ -61,13 +67,16 @@ export interface RolesQuestion extends QuestionBase {
 }
 
 export type SetQuestion = NumberQuestion | ChoiceQuestion | RolesQuestion;
-export type Question = SetQuestion | UnitQuestion;
+export type Question = SetQuestion | UnitQuestion | ConverterQuestion;
+
+export const isSetQuestion = (question: Question): question is SetQuestion =>
+  !isUnitQuestion(question) && !isConverterQuestion(question);
 
 export type SetAnswer =
   | { kind: 'number'; value: number; direction?: Direction }
   | { kind: 'choice'; choice: string }
   | { kind: 'roles'; drives: Port; driven: Port; held: Port };
-export type Answer = SetAnswer | UnitAnswer;
+export type Answer = SetAnswer | UnitAnswer | ConverterAnswer;
 
 export const CONFIDENCES = ['guess', 'fairly-sure', 'certain'] as const;
 export type Confidence = (typeof CONFIDENCES)[number];

@@ -7,8 +7,18 @@ test('inch-pound units by the published factors', () => {
   expect(convertFromDisplay(1, 'length', 'inch-pound')).toBeCloseTo(25.4, 12);
 });
 
+// Published: NIST SP 811: 1 mi/h = 1.609 344 km/h, t/°F = 1.8 t/°C + 32, 1 lb = 0.453 592 37 kg. By hand: K = 150
+// rev/min/√N·m is 174.66 per √lbf·ft.
+test('road speed, temperature, mass and capacity', () => {
+  expect(convertToDisplay(10, 'road-speed', 'si')).toBeCloseTo(36, 12);
+  expect(convertToDisplay(44.704, 'road-speed', 'inch-pound')).toBeCloseTo(100, 9);
+  expect(convertToDisplay(100, 'temperature', 'inch-pound')).toBeCloseTo(212, 9);
+  expect(convertToDisplay(45.359237, 'mass', 'inch-pound')).toBeCloseTo(100, 9);
+  expect(convertToDisplay(150, 'capacity', 'inch-pound')).toBeCloseTo(174.66, 2);
+});
+
 test('there and back again, and SI as it is', () => {
-  for (const quantity of ['speed', 'torque', 'power', 'length'] as const) {
+  for (const quantity of ['speed', 'torque', 'power', 'length', 'temperature', 'mass'] as const) {
     for (const system of ['si', 'inch-pound'] as const)
       expect(
         convertFromDisplay(convertToDisplay(123.4, quantity, system), quantity, system),

@@ -6,7 +6,17 @@ import {
   type Converter,
   type Engine,
 } from '../converter';
-import { GRAVITY, launch, roadLoad, type LaunchSetup, type Vehicle } from './index';
+import {
+  GRAVITY,
+  launch,
+  roadLoad,
+  turningIn,
+  USUAL_FLUID,
+  type LaunchSetup,
+  type ShiftSchedule,
+  type Vehicle,
+} from './index';
+import { odexSolver } from './tests/odex';
 
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const tractor: Vehicle = {
@@ -20,15 +30,19 @@ const tractor: Vehicle = {
   dragAreaM2: 1.8,
   rolling: 0.012,
 };
+const petrol = engineModel(read<Engine>('engines/pilot-petrol'));
+/** The lowest gear stays in. */
+const never: ShiftSchedule = { light: 1e3, full: 1e3, hysteresis: 0.3, kickDown: 1 };
 const setup: LaunchSetup = {
-  engine: engineModel(read<Engine>('engines/pilot-petrol')),
+  engine: petrol,
   converter: characteristicOf(read<Converter>('converters/jetty-eleven'))!,
   vehicle: tractor,
   gears: [2.44, 1.44, 1],
-  throttle: 0.8,
+  throttle: [{ at: 0, throttle: 0.5 }],
   grade: 0,
-  engineInertia: 0.25,
-  shiftRpm: 4200,
+  schedule: { light: 0.08, full: 0.45, hysteresis: 0.35, kickDown: 0.9 },
+  lockUp: 0,
+  fluid: USUAL_FLUID,
   seconds: 15,
   step: 0.002,
 };
@@ -74,6 +88,7 @@ test('the engine runs up as the closed form says, to the order of the integrator
   const flat = {
     idleRpm: 600,
     governedRpm: 1e6,
+    inertia: 0.25,
     torque: () => torque,
   };
   const end = Math.sqrt(torque / 0.002);
@@ -81,7 +96,14 @@ test('the engine runs up as the closed form says, to the order of the integrator
   const at = (t: number) =>
     (end * Math.tanh(Math.atanh(start / end) + (t * end * 0.002) / 0.25) * 30) / Math.PI;
   const error = (step: number) => {
-    const run = launch({ ...setup, engine: flat, converter: simple, seconds: 0.4, step });
+    const run = launch({
+      ...setup,
+      engine: flat,
+      converter: simple,
+      schedule: never,
+      seconds: 0.4,
+      step,
+    });
     return Math.abs(run.samples.at(-1)!.engineRpm - at(0.4));
   };
   const [coarse, fine] = [error(0.1), error(0.05)];
@@ -95,6 +117,7 @@ test('with a constant torque the vehicle’s speed rises in a straight line', ()
   const held = {
     idleRpm: 1000,
     governedRpm: 1e6,
+    inertia: 0.25,
     torque: (rpm: number) => 0.002 * ((rpm * Math.PI) / 30) ** 2,
   };
   const vehicle = { ...tractor, dragAreaM2: 0 };
@@ -105,7 +128,7 @@ test('with a constant torque the vehicle’s speed rises in a straight line', ()
     vehicle,
     seconds: 2,
     step: 0.01,
-    shiftRpm: 1e6,
+    schedule: never,
   });
   const omega = (1000 * Math.PI) / 30;
   const force = (2 * 0.002 * omega * omega * 2.44 * 4.1) / 0.38;
@@ -114,7 +137,7 @@ test('with a constant torque the vehicle’s speed rises in a straight line', ()
 });
 
 test('too steep, and it stands while all of the work becomes heat', () => {
-  const run = launch({ ...setup, throttle: 0.3, grade: 0.6, seconds: 5 });
+  const run = launch({ ...setup, grade: 0.6, seconds: 5 });
   expect(run.samples.at(-1)!.speed).toBe(0);
   expect(run.energy.road).toBe(0);
   expect(run.energy.heat).toBeCloseTo(run.energy.work - run.energy.kinetic, 0);
@@ -124,4 +147,91 @@ test('no step, no time, no gear: refused', () => {
   expect(() => launch({ ...setup, step: 0 })).toThrow(/a step/);
   expect(() => launch({ ...setup, seconds: -1 })).toThrow(/a duration/);
   expect(() => launch({ ...setup, gears: [] })).toThrow(/a gear/);
+  expect(() => launch({ ...setup, throttle: [] })).toThrow(/a throttle/);
+});
+
+// General-purpose reference library: odex, an extrapolation method for ordinary differential equations (published:
+// E. Hairer, S. P. Nørsett, G. Wanner, Solving Ordinary Differential Equations I, section II.9).
+test('a launch in one gear is what a general-purpose solver makes of the same equations', () => {
+  const start = (petrol.idleRpm * Math.PI) / 30;
+  const turn = turningIn(setup, 0);
+  const solver = odexSolver(2, 1e-9);
+  const { y } = solver.solve(
+    (_t, [omega = 0, speed = 0]) => {
+      const point = setup.converter.at(Math.min(1, (speed * turn) / omega));
+      const pump = point.coefficient * omega * omega;
+      const force = pump * point.torqueRatio * turn - roadLoad(tractor, speed, 0);
+      return [
+        (petrol.torque((omega * 30) / Math.PI, 0.5) - pump) / petrol.inertia,
+        speed <= 0 && force < 0 ? 0 : force / tractor.massKg,
+      ];
+    },
+    0,
+    [start, 0],
+    6,
+  );
+  const ours = launch({ ...setup, schedule: never, seconds: 6 }).samples.at(-1)!;
+  expect(ours.engineRpm).toBeCloseTo((y[0]! * 30) / Math.PI, 1);
+  expect(ours.speed).toBeCloseTo(y[1]!, 4);
+});
+
+// Closed form: all of P = c·ω³ heats C·dϑ/dt = P − UA·(ϑ − ϑ0), so ϑ = ϑ0 + P/UA·(1 − e^(−UA·t/C)).
+test('the fluid warms as one lump with a cooler', () => {
+  const rpm = 1500;
+  const omega = (rpm * Math.PI) / 30;
+  const engine = {
+    idleRpm: rpm,
+    governedRpm: 1e6,
+    inertia: 0.25,
+    torque: () => 0.002 * omega * omega,
+  };
+  const fluid = { massKg: 2, coolerWK: 400, coolantC: 70 };
+  const run = launch({ ...setup, engine, converter: simple, grade: 2, fluid, seconds: 12 });
+  const power = 0.002 * omega ** 3;
+  const expected = 70 + (power / 400) * (1 - Math.exp((-400 * 12) / (2 * 2000)));
+  expect(run.samples.at(-1)!.speed).toBe(0);
+  expect(run.samples.at(-1)!.fluidC).toBeCloseTo(expected, 6);
+});
+
+test('lock-up takes hold in an upper gear, and the heat all but stops', () => {
+  const fast = { ...setup, gears: [2.44, 1.44], throttle: [{ at: 0, throttle: 0.8 }] };
+  const open = launch(fast);
+  const locking = launch({ ...fast, lockUp: 320 });
+  const at = locking.events.find((e) => e.kind === 'lock-up')!;
+  expect(at.gear).toBeGreaterThan(1);
+  const [last, before] = [locking.samples.at(-1)!, locking.samples.at(-20)!];
+  expect(last.locked).toBe(true);
+  expect(last.engineRpm / last.turbineRpm).toBeLessThan(1.01);
+  const rate = (last.heat - before.heat) / (last.time - before.time);
+  const openRate = (open.samples.at(-1)!.heat - open.samples.at(-20)!.heat) / 0.95;
+  expect(rate).toBeLessThan(openRate / 3);
+  const { work, kinetic, road, heat } = locking.energy;
+  expect(Math.abs(work - kinetic - road - heat) / work).toBeLessThan(2e-4);
+});
+
+test('a run can end at a road speed', () => {
+  const whole = launch(setup);
+  const ended = launch({ ...setup, until: 5 });
+  const last = ended.samples.at(-1)!;
+  expect(last.speed).toBeGreaterThanOrEqual(5);
+  expect(last.speed).toBeLessThan(5.01);
+  expect(whole.samples.find((s) => s.speed >= 5)!.time).toBeGreaterThanOrEqual(last.time);
+});
+
+test('what happens is told in order: it pulls most, moves, changes gear; a foot to the floor changes down', () => {
+  const run = launch({
+    ...setup,
+    throttle: [
+      { at: 0, throttle: 0.5 },
+      { at: 11, throttle: 1 },
+    ],
+  });
+  const kinds = run.events.map((e) => e.kind);
+  expect(kinds.indexOf('moves')).toBeLessThan(kinds.indexOf('upshift'));
+  const down = run.events.find((e) => e.kind === 'downshift')!;
+  expect(down.time).toBeGreaterThanOrEqual(11);
+  expect(run.events.map((e) => e.time)).toEqual(
+    run.events.map((e) => e.time).sort((a, b) => a - b),
+  );
+  expect(run.samples.at(-1)!.gear).toBeLessThan(Math.max(...run.samples.map((s) => s.gear)) + 1);
 });

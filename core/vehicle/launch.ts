@@ -1,16 +1,19 @@
 import type { Characteristic, EngineModel } from '../converter';
-import { roadLoad, type Vehicle } from './vehicle';
+import { gearAsked, turningIn, type ShiftSchedule } from './schedule';
+import { FLUID_HEAT_CAPACITY, roadLoad, type FluidLoop, type Vehicle } from './vehicle';
 
 /**
- * A launch over time: engine, converter, one gear after the other, and the road.
+ * A launch over time: engine, converter with its lock-up clutch, the gears, and the road.
  *
- *   I_e·dω_e/dt = T_engine(ω_e, throttle) − T_pump        m·dv/dt = T_turbine·i/r − road load
+ *   I_e·dω_e/dt = T_engine(ω_e, throttle) − T_pump − T_lock      m·dv/dt = (T_turbine + T_lock)·i/r − road load
+ *   C·dϑ/dt = heat − cooler·(ϑ − ϑ_coolant)
  *
  * with T_pump = c(SR)·ω_e², T_turbine = TR·T_pump and ω_turbine = v·i/r. Energies are carried along as states, so
  * that work in = kinetic + road + heat holds to the integrator's order. Classical Runge–Kutta of order four with a
  * fixed step (any numerical text). The road turns nothing backward: the brakes hold a vehicle that would roll.
  *
- * Range: turbine not faster than the engine; a gear change is a change of ratio from one step to the next.
+ * Range: turbine not faster than the engine; a gear change is a change of ratio from one step to the next; gears and
+ * shafts without loss; a step of no more than 5 ms where a lock-up clutch takes part.
  */
 export interface LaunchSetup {
   readonly engine: EngineModel;
@@ -18,21 +21,29 @@ export interface LaunchSetup {
   readonly vehicle: Vehicle;
   /** Ratios of the unit's forward gears, lowest gear first. */
   readonly gears: readonly number[];
-  /** 0 to 1. */
-  readonly throttle: number;
+  /** Openings from 0 to 1, each from its time on; the first from 0 s. */
+  readonly throttle: readonly ThrottleStep[];
   /** Rise over run. */
   readonly grade: number;
-  /** kg·m² of the engine with pump and flexplate. */
-  readonly engineInertia: number;
-  /** Engine speed at which the next gear comes, rev/min. */
-  readonly shiftRpm: number;
+  readonly schedule: ShiftSchedule;
+  /** N·m that the lock-up clutch holds; 0 where there is none. */
+  readonly lockUp: number;
+  readonly fluid: FluidLoop;
   readonly seconds: number;
+  /** m/s at which the run ends before its time; left out, it goes on. */
+  readonly until?: number;
   /** s. */
   readonly step: number;
 }
 
+export interface ThrottleStep {
+  readonly at: number;
+  readonly throttle: number;
+}
+
 export interface LaunchSample {
   readonly time: number;
+  readonly throttle: number;
   readonly engineRpm: number;
   readonly turbineRpm: number;
   /** m/s. */
@@ -40,12 +51,33 @@ export interface LaunchSample {
   /** 1 for the first. */
   readonly gear: number;
   readonly wheelNm: number;
+  /** W that the engine gives now. */
+  readonly engineW: number;
+  readonly locked: boolean;
   /** Heat into the fluid so far, J. */
   readonly heat: number;
+  /** °C. */
+  readonly fluidC: number;
+}
+
+/**
+ * What happens: it `moves` off, the wheels `pull most` (before the first change of gear), the `stator lets go`, a
+ * gear comes in, lock-up applies.
+ */
+export type LaunchEventKind =
+  'moves' | 'pulls-most' | 'stator-lets-go' | 'upshift' | 'downshift' | 'lock-up';
+
+export interface LaunchEvent {
+  readonly kind: LaunchEventKind;
+  readonly time: number;
+  /** The gear that it happens in, or that comes in; 1 for the first. */
+  readonly gear: number;
 }
 
 export interface LaunchResult {
   readonly samples: readonly LaunchSample[];
+  /** In the order of time. */
+  readonly events: readonly LaunchEvent[];
   /** J since the start; kinetic is the gain of engine and vehicle. */
   readonly energy: {
     readonly work: number;
@@ -58,92 +90,195 @@ export interface LaunchResult {
 
 const RAD_S_PER_RPM = Math.PI / 30;
 const SAMPLE_EVERY = 0.05;
+/** A gear stays in at least this long, s. */
+const DWELL = 0.5;
+/** Lock-up comes in from second gear up, past this speed ratio, and stays down to the lower one. */
+const LOCK_FROM = 0.85;
+const LOCK_UNTIL = 0.7;
+/** rad/s of slip at which a lock-up clutch carries three quarters of what it holds: it takes hold softly. */
+const LOCK_SLIP = 5;
+/** m/s from which a vehicle is said to move. */
+const MOVING = 0.05;
 
-/** Engine speed, vehicle speed, and the energies: work of the engine, heat, work against the road. */
-type State = readonly [number, number, number, number, number];
+/** Places in the state: engine speed, road speed, work of the engine, heat, work against the road, fluid. */
+const [ENGINE, SPEED, WORK, HEAT, ROAD, FLUID] = [0, 1, 2, 3, 4, 5] as const;
+const STATES = 6;
 
-/** @throws Error when the step or the duration is not above zero, or there is no gear */
+/** @throws Error when the step or the duration is not above zero, or there is no gear or throttle */
 export function launch(setup: LaunchSetup): LaunchResult {
-  const { vehicle, gears, step, seconds, engine, engineInertia } = setup;
-  if (!(step > 0) || !(seconds > 0) || gears.length === 0)
-    throw new Error('launch: expected a step, a duration and a gear');
+  const { vehicle, gears, step, seconds, engine, schedule } = setup;
+  if (!(step > 0) || !(seconds > 0) || gears.length === 0 || setup.throttle.length === 0)
+    throw new Error('launch: expected a step, a duration, a gear and a throttle');
   const steps = Math.round(seconds / step);
   const every = Math.max(1, Math.round(SAMPLE_EVERY / step));
-  const start: State = [engine.idleRpm * RAD_S_PER_RPM, 0, 0, 0, 0];
-  let state = start;
-  let gear = 0;
+  const state = new Float64Array(STATES);
+  state[ENGINE] = engine.idleRpm * RAD_S_PER_RPM;
+  state[FLUID] = setup.fluid.coolantC;
+  const kinetic = () =>
+    (engine.inertia * state[ENGINE]! ** 2 + vehicle.massKg * state[SPEED]! ** 2) / 2;
+  const atStart = kinetic();
+  const now: Running = { gear: 0, throttle: setup.throttle[0]!.throttle, locked: false };
+  const slope = slopeOf(setup, now);
+  const advance = rungeKutta(slope.at, STATES);
+  const watch = eventWatch();
   const samples: LaunchSample[] = [];
+  let changed = -DWELL;
+  let taken = 0;
   for (let k = 0; k <= steps; k++) {
-    const last = gear === gears.length - 1;
-    if (!last && state[0] > setup.shiftRpm * RAD_S_PER_RPM && coupled(setup, state, gear)) gear++;
-    if (k % every === 0 || k === steps) samples.push(sampleOf(setup, state, gear, k * step));
-    if (k < steps) state = rungeKutta((s) => slope(setup, s, gear), state, step);
+    const time = k * step;
+    now.throttle = throttleAt(setup.throttle, time);
+    if (time - changed >= DWELL) {
+      const gear = gearAsked(schedule, setup, now.gear, now.throttle, state[SPEED]!);
+      if (gear !== now.gear) {
+        watch.see(gear > now.gear ? 'upshift' : 'downshift', time, gear);
+        [now.gear, now.locked, changed] = [gear, false, time];
+      }
+    }
+    const first = slope.at(state);
+    now.locked = lockedNow(now, slope.seen);
+    watch.running(slope.seen, state[SPEED]!, time, now);
+    const there = setup.until !== undefined && state[SPEED]! >= setup.until;
+    if (k % every === 0 || k === steps || there)
+      samples.push(sampleOf(state, slope.seen, now, time));
+    if (there) break;
+    if (k === steps) break;
+    advance(state, first, step);
+    taken++;
   }
-  const kinetic = (s: State) => (engineInertia * s[0] * s[0] + vehicle.massKg * s[1] * s[1]) / 2;
   return {
     samples,
+    events: watch.events(),
     energy: {
-      work: state[2],
-      heat: state[3],
-      road: state[4],
-      kinetic: kinetic(state) - kinetic(start),
+      work: state[WORK]!,
+      heat: state[HEAT]!,
+      road: state[ROAD]!,
+      kinetic: kinetic() - atStart,
     },
-    steps,
+    steps: taken,
   };
 }
 
-/** Turbine speed over vehicle speed, rad/m. */
-const turning = ({ vehicle, gears }: LaunchSetup, gear: number): number =>
-  (gears[gear]! * vehicle.finalDrive) / vehicle.tyreRadiusM;
-
-/** Late enough for the next gear: the turbine has come near to the engine. */
-const coupled = (setup: LaunchSetup, [engine, speed]: State, gear: number): boolean =>
-  speed * turning(setup, gear) > 0.8 * engine;
-
-function torquesAt(setup: LaunchSetup, [omega, speed]: State, gear: number) {
-  const turbine = speed * turning(setup, gear);
-  const point = setup.converter.at(omega > 0 ? Math.min(1, turbine / omega) : 1);
-  const pump = point.coefficient * omega * omega;
-  return { turbine, pump, onTurbine: pump * point.torqueRatio };
+/** What changes from one step to the next, and not within one. */
+interface Running {
+  gear: number;
+  throttle: number;
+  locked: boolean;
 }
 
-function slope(setup: LaunchSetup, state: State, gear: number): State {
-  const [omega, speed] = state;
-  const { vehicle, engine, engineInertia, throttle, grade } = setup;
-  const { turbine, pump, onTurbine } = torquesAt(setup, state, gear);
-  const engineNm = engine.torque(omega / RAD_S_PER_RPM, throttle);
-  const force = onTurbine * turning(setup, gear);
-  const load = roadLoad(vehicle, speed, grade);
-  const stands = speed <= 0 && force < load;
-  const acceleration = stands ? 0 : (force - load) / vehicle.massKg;
-  return [
-    (engineNm - pump) / engineInertia,
-    acceleration,
-    engineNm * omega,
-    pump * omega - onTurbine * turbine,
-    stands ? 0 : load * speed,
-  ];
+/** What the right-hand side saw when it was last asked. */
+interface Seen {
+  turbine: number;
+  wheelNm: number;
+  engineNm: number;
+  statorHolds: boolean;
+  speedRatio: number;
 }
 
-function sampleOf(setup: LaunchSetup, state: State, gear: number, time: number): LaunchSample {
-  const { turbine, onTurbine } = torquesAt(setup, state, gear);
+function throttleAt(steps: readonly ThrottleStep[], time: number): number {
+  let throttle = steps[0]!.throttle;
+  for (const s of steps) if (s.at <= time) throttle = s.throttle;
+  return throttle;
+}
+
+function slopeOf(setup: LaunchSetup, now: Running) {
+  const { converter, vehicle, engine, fluid, grade, lockUp } = setup;
+  const turning = setup.gears.map((_g, k) => turningIn(setup, k));
+  const capacity = fluid.massKg * FLUID_HEAT_CAPACITY;
+  const seen: Seen = { turbine: 0, wheelNm: 0, engineNm: 0, statorHolds: true, speedRatio: 0 };
+  const out = new Float64Array(STATES);
+  const at = (state: Float64Array): Float64Array => {
+    const omega = state[ENGINE]!;
+    const speed = state[SPEED]!;
+    const turn = turning[now.gear]!;
+    const turbine = speed * turn;
+    const ratio = omega > 0 ? Math.min(1, turbine / omega) : 1;
+    const point = converter.at(ratio);
+    const pump = point.coefficient * omega * omega;
+    const lock = now.locked ? lockUp * Math.tanh((omega - turbine) / LOCK_SLIP) : 0;
+    const onTurbine = pump * point.torqueRatio + lock;
+    const engineNm = engine.torque(omega / RAD_S_PER_RPM, now.throttle);
+    const force = onTurbine * turn;
+    const load = roadLoad(vehicle, speed, grade);
+    const stands = speed <= 0 && force < load;
+    const heat = (pump + lock) * omega - onTurbine * turbine;
+    out[ENGINE] = (engineNm - pump - lock) / engine.inertia;
+    out[SPEED] = stands ? 0 : (force - load) / vehicle.massKg;
+    out[WORK] = engineNm * omega;
+    out[HEAT] = heat;
+    out[ROAD] = stands ? 0 : load * speed;
+    out[FLUID] = (heat - fluid.coolerWK * (state[FLUID]! - fluid.coolantC)) / capacity;
+    seen.turbine = turbine;
+    seen.wheelNm = force * vehicle.tyreRadiusM;
+    seen.engineNm = engineNm;
+    seen.statorHolds = point.statorHolds;
+    seen.speedRatio = ratio;
+    return out;
+  };
+  return { at, seen };
+}
+
+const sampleOf = (state: Float64Array, seen: Seen, now: Running, time: number): LaunchSample => ({
+  time,
+  throttle: now.throttle,
+  engineRpm: state[ENGINE]! / RAD_S_PER_RPM,
+  turbineRpm: seen.turbine / RAD_S_PER_RPM,
+  speed: state[SPEED]!,
+  gear: now.gear + 1,
+  wheelNm: seen.wheelNm,
+  engineW: seen.engineNm * state[ENGINE]!,
+  locked: now.locked,
+  heat: state[HEAT]!,
+  fluidC: state[FLUID]!,
+});
+
+/** Lock-up comes in from second gear up, when the turbine has come near to the engine, and lets go when it falls back. */
+const lockedNow = ({ locked, gear }: Running, { speedRatio }: Seen): boolean =>
+  gear > 0 && speedRatio > (locked ? LOCK_UNTIL : LOCK_FROM);
+
+/** Notes what happens: gear changes every time, everything else the first time. */
+function eventWatch() {
+  const list: LaunchEvent[] = [];
+  const noted = new Set<LaunchEventKind>();
+  let most = { time: 0, gear: 1, wheelNm: -Infinity };
+  const see = (kind: LaunchEventKind, time: number, gear: number) => {
+    noted.add(kind);
+    list.push({ kind, time, gear: gear + 1 });
+  };
+  const once = (kind: LaunchEventKind, happens: boolean, time: number, gear: number) => {
+    if (happens && !noted.has(kind)) see(kind, time, gear);
+  };
   return {
-    time,
-    engineRpm: state[0] / RAD_S_PER_RPM,
-    turbineRpm: turbine / RAD_S_PER_RPM,
-    speed: state[1],
-    gear: gear + 1,
-    wheelNm: onTurbine * setup.gears[gear]! * setup.vehicle.finalDrive,
-    heat: state[3],
+    see,
+    running(seen: Seen, speed: number, time: number, { gear, locked }: Running): void {
+      if (!noted.has('upshift') && seen.wheelNm > most.wheelNm)
+        most = { time, gear: gear + 1, wheelNm: seen.wheelNm };
+      once('moves', speed > MOVING, time, gear);
+      once('stator-lets-go', noted.has('moves') && !seen.statorHolds, time, gear);
+      once('lock-up', locked, time, gear);
+    },
+    events: (): LaunchEvent[] =>
+      [...list, { kind: 'pulls-most' as const, time: most.time, gear: most.gear }].sort(
+        (a, b) => a.time - b.time,
+      ),
   };
 }
 
-function rungeKutta(f: (s: State) => State, s: State, h: number): State {
-  const moved = (by: State, share: number): State =>
-    s.map((v, k) => v + share * h * by[k]!) as unknown as State;
-  const a = f(s);
-  const b = f(moved(a, 0.5));
-  const c = f(moved(b, 0.5));
-  const d = f(moved(c, 1));
-  return s.map((v, k) => v + (h / 6) * (a[k]! + 2 * b[k]! + 2 * c[k]! + d[k]!)) as unknown as State;
+/** One step of order four in place, from the slope at its start; f may hand out the same array every time. */
+function rungeKutta(f: (s: Float64Array) => Float64Array, n: number) {
+  const middle = new Float64Array(n);
+  const sum = new Float64Array(n);
+  return (state: Float64Array, first: Float64Array, h: number): void => {
+    const stage = (by: Float64Array, weight: number, next: number) => {
+      for (let k = 0; k < n; k++) {
+        sum[k] = sum[k]! + weight * by[k]!;
+        middle[k] = state[k]! + next * h * by[k]!;
+      }
+    };
+    sum.fill(0);
+    stage(first, 1, 0.5);
+    stage(f(middle), 2, 0.5);
+    stage(f(middle), 2, 1);
+    stage(f(middle), 1, 0);
+    for (let k = 0; k < n; k++) state[k] = state[k]! + (h / 6) * sum[k]!;
+  };
 }

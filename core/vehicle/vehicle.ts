@@ -1,3 +1,5 @@
+import { USUAL_SCHEDULE, type ShiftSchedule } from './schedule';
+
 /** A vehicle as people exchange it: what the road asks of the wheels. Its schema is `formats/vehicleV1.ts`. */
 export interface Vehicle {
   format: 'fair-sprocket/vehicle';
@@ -14,9 +16,32 @@ export interface Vehicle {
   dragAreaM2: number;
   /** Rolling resistance over weight. */
   rolling: number;
+  /** When it changes gear; left out, a usual schedule follows from the engine. */
+  schedule?: ShiftSchedule;
+  /** The transmission's fluid and its cooler; left out, usual ones are taken. */
+  fluid?: FluidLoop;
 }
 
-/** kg/m³ at sea level and 15 °C (ISA; published). */
+/** All of the fluid as one lump at one temperature, and a cooler that takes heat in proportion. */
+export interface FluidLoop {
+  massKg: number;
+  /** W/K between the fluid and what cools it. */
+  coolerWK: number;
+  /** °C of what cools it; the fluid starts as warm. */
+  coolantC: number;
+}
+
+/** About those of a passenger car (memory). */
+export const USUAL_FLUID: FluidLoop = { massKg: 7, coolerWK: 180, coolantC: 80 };
+
+/** The vehicle's own, or a usual one. */
+export const scheduleOf = ({ schedule }: Vehicle): ShiftSchedule => schedule ?? USUAL_SCHEDULE;
+export const fluidOf = ({ fluid }: Vehicle): FluidLoop => fluid ?? USUAL_FLUID;
+
+/** J/(kg·K) of transmission fluid near 80 °C (memory). */
+export const FLUID_HEAT_CAPACITY = 2000;
+
+/** kg/m³ at sea level and 15 °C (published: ISO 2533). */
 const AIR_DENSITY = 1.225;
 /** m/s² (standard gravity; published, exact by definition). */
 export const GRAVITY = 9.80665;
@@ -28,7 +53,7 @@ export const GRAVITY = 9.80665;
  */
 export function roadLoad(vehicle: Vehicle, speed: number, grade: number): number {
   const { massKg, dragAreaM2, rolling } = vehicle;
-  const slope = Math.atan(grade);
+  const along = 1 / Math.sqrt(1 + grade * grade);
   const air = (AIR_DENSITY * dragAreaM2 * speed * speed) / 2;
-  return air + massKg * GRAVITY * (rolling * Math.cos(slope) + Math.sin(slope));
+  return air + massKg * GRAVITY * along * (rolling + grade);
 }

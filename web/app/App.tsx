@@ -6,7 +6,7 @@ import { useMedia } from '../shared/useMedia';
 import { SingleKeysContext } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector, useServices } from './hooks';
 import { refreshLesson } from '../lessons/librarySlice';
-import { refreshUnit } from '../units/unitsSlice';
+import { refreshModel } from '../models/modelsSlice';
 import type { AppRouter } from './routes';
 import { themeFor } from './theme';
 
@@ -26,9 +26,9 @@ export function App({ router }: { router: AppRouter }) {
   }, [services, settings]);
   useEffect(
     () =>
-      services.tabs.listen(({ type, id }) => {
-        if (type === 'unit-saved') void dispatch(refreshUnit(id));
-        else void dispatch(refreshLesson(id));
+      services.tabs.listen((message) => {
+        if (message.type === 'model-saved') void dispatch(refreshModel(message));
+        else void dispatch(refreshLesson(message.id));
       }),
     [services, dispatch],
   );

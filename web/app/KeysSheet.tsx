@@ -43,6 +43,10 @@ const GROUPS: readonly KeyGroup[] = [
       ['B', 'brake'],
       ['L', 'lockUpKey'],
       ['↑ ↓', 'throttleKey'],
+      ['V', 'viewKey'],
+      ['Space', 'turn'],
+      ['← →', 'stepKey'],
+      ['S', 'slow'],
     ],
   },
   {

@@ -18,7 +18,7 @@ type Door = 'teach' | 'learn';
 const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
   teach: [
     { to: '/teach/lessons', key: 'lessons' },
-    { to: '/teach/units', key: 'units' },
+    { to: '/teach/models', key: 'models' },
     { to: '/teach/ratio', key: 'ratio' },
     { to: '/teach/apply', key: 'apply' },
     { to: '/teach/converter', key: 'converter' },

@@ -1,4 +1,4 @@
-import { openValue, type DocumentKind } from '../../core/formats';
+import { openValue, type DocumentKind, type Model } from '../../core/formats';
 import type { Converter, Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
 import type { Attempt, Lesson } from '../../core/lesson';
@@ -14,6 +14,14 @@ export interface DemoWorld {
   readonly vehicles: Vehicle[];
 }
 
+/** Everything of the demo world that stands in the library as a model. */
+export const demoModels = ({ units, converters, engines, vehicles }: DemoWorld): Model[] => [
+  ...units,
+  ...converters,
+  ...engines,
+  ...vehicles,
+];
+
 /** Order in which the demo lessons stand in the library. */
 export const DEMO_ORDER: readonly string[] = [
   'name-the-parts',
@@ -25,6 +33,9 @@ export const DEMO_ORDER: readonly string[] = [
   'what-does-this-row-do',
   'who-holds',
   'drive-or-coast',
+  'why-it-multiplies',
+  'read-the-crossing',
+  'stator-and-launch',
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {

@@ -1,4 +1,6 @@
 import { createBrowserRouter } from 'react-router';
+import { MODEL_KINDS, type ModelKind } from '../../core/formats';
+import { shelfOf } from '../models/modelPlaces';
 import { ErrorScreen } from './ErrorScreen';
 import { Home } from './Home';
 import { NotFound } from './NotFound';
@@ -18,6 +20,14 @@ export function createRouter() {
     const PlayerScreen = await screens.player();
     return { Component: () => <PlayerScreen mode={mode} /> };
   };
+  const models = (kind: ModelKind) => async () => {
+    const ModelLibrary = await screens.models();
+    return { Component: () => <ModelLibrary kind={kind} /> };
+  };
+  const modelEditor = (kind: ModelKind) => async () => {
+    const ModelEditorScreen = await screens.modelEditor();
+    return { Component: () => <ModelEditorScreen kind={kind} /> };
+  };
   return createBrowserRouter([
     {
       element: <Shell />,
@@ -33,11 +43,11 @@ export function createRouter() {
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
         { path: 'teach/converter', lazy: converter },
-        { path: 'teach/units', lazy: async () => ({ Component: await screens.units() }) },
-        {
-          path: 'teach/units/:unitId',
-          lazy: async () => ({ Component: await screens.unitEditor() }),
-        },
+        { path: 'teach/models', lazy: models('fair-sprocket/unit') },
+        ...MODEL_KINDS.flatMap((kind) => [
+          { path: shelfOf(kind).slice(1), lazy: models(kind) },
+          { path: `${shelfOf(kind).slice(1)}/:modelId`, lazy: modelEditor(kind) },
+        ]),
         { path: 'teach/apply/:unitId?', lazy: apply },
         {
           path: 'teach/class-book',

@@ -9,8 +9,8 @@ async function withDialogs<P extends object>(
 }
 
 const library = async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary;
-const units = async () => (await import('../units/UnitLibrary')).UnitLibrary;
-const unitEditor = async () => (await import('../units/editor/UnitEditorScreen')).UnitEditorScreen;
+const models = async () => (await import('../models/ModelLibrary')).ModelLibrary;
+const modelEditor = async () => (await import('../models/ModelEditorScreen')).ModelEditorScreen;
 const apply = async () => (await import('../apply/ApplyBench')).ApplyBench;
 const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
@@ -21,8 +21,8 @@ export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
   apply: () => withDialogs(apply()),
   converter: async () => (await import('../converter/ConverterBench')).ConverterBench,
-  units: () => withDialogs(units()),
-  unitEditor: () => withDialogs(unitEditor()),
+  models: () => withDialogs(models()),
+  modelEditor: () => withDialogs(modelEditor()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
   library: () => withDialogs(library()),
   builder: () => withDialogs(builder()),
@@ -35,6 +35,8 @@ const parts = [
   () => import('../lessons/player/BenchStage'),
   () => import('../lessons/player/UnitQuestionStage'),
   () => import('../lessons/player/UnitBenchStage'),
+  () => import('../lessons/player/ConverterQuestionStage'),
+  () => import('../lessons/player/ConverterBenchStage'),
   () => import('./StorageNotice'),
   () => import('./KeysSheet'),
   () => import('../shared/Markdown'),
@@ -44,7 +46,7 @@ const parts = [
   async () => (await import('../workers/fileWorker')).withFileWorker(() => Promise.resolve()),
   async () => (await import('../workers/drawingWorker')).loadDrawingWorker(),
   async () => (await import('../workers/searchWorkers')).loadSearchWorker(),
-  async () => (await import('../workers/launchWorker')).loadLaunchWorker(),
+  async () => (await import('../workers/converterWorker')).loadConverterWorker(),
 ];
 
 /**

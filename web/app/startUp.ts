@@ -1,8 +1,8 @@
 import { attemptsLoaded } from '../classBook/attemptsSlice';
 import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
 import type { LessonRecord, Loaded } from '../storage/documentStore';
-import { unitsLoaded } from '../units/unitsSlice';
-import { DEMO_ORDER } from './demoWorld';
+import { modelsLoaded } from '../models/modelsSlice';
+import { DEMO_ORDER, demoModels } from './demoWorld';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
 import type { AppStore } from './store';
@@ -29,11 +29,12 @@ export async function startUp(
     }
     show(store, await services.documents.load());
   } catch (error) {
-    const { lessons, attempts, units } = await services.loadDemo();
+    const demo = await services.loadDemo();
+    const { lessons, attempts } = demo;
     show(store, {
       lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision: 0, changed: false })),
       attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
-      units,
+      models: demoModels(demo),
       unreadable: [],
     });
     store.dispatch(libraryFailed(reasonOf(error)));
@@ -47,13 +48,14 @@ function show(store: AppStore, loaded: Loaded): void {
   const lessons = [...loaded.lessons].sort((a, b) => rank(a) - rank(b));
   store.dispatch(libraryLoaded({ ...loaded, lessons }));
   store.dispatch(attemptsLoaded(loaded.attempts));
-  store.dispatch(unitsLoaded(loaded.units));
+  store.dispatch(modelsLoaded(loaded.models));
 }
 
 /** Writes the demo world over whatever stands under its own ids; other documents are not touched. */
 export async function putDemoWorld(services: Services): Promise<void> {
   const { documents, tabs, loadDemo } = services;
-  const { lessons, attempts, units } = await loadDemo();
+  const demo = await loadDemo();
+  const { lessons, attempts } = demo;
   for (const lesson of lessons) {
     const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
     const saved = await documents.saveLesson({ lesson, origin: 'demo', changed: false }, revision);
@@ -61,7 +63,7 @@ export async function putDemoWorld(services: Services): Promise<void> {
       tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
   }
   for (const attempt of attempts) await documents.saveAttempt({ attempt, source: 'demo' });
-  for (const unit of units) await documents.saveUnit(unit, null);
+  for (const model of demoModels(demo)) await documents.saveModel(model, null);
 }
 
 /** Reset demo, then show what storage holds now. */

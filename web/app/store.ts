@@ -6,8 +6,8 @@ import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
 import { ratioReducer } from '../ratio/ratioSlice';
-import { unitDraftReducer } from '../units/editor/unitDraftSlice';
-import { unitsReducer } from '../units/unitsSlice';
+import { modelDraftReducer } from '../models/modelDraftSlice';
+import { modelsReducer } from '../models/modelsSlice';
 import type { Services } from './services';
 import { settingsReducer } from './settingsSlice';
 
@@ -23,8 +23,8 @@ export function createStore(services: Services) {
       attempts: attemptsReducer,
       apply: applyReducer,
       converter: converterReducer,
-      units: unitsReducer,
-      unitDraft: unitDraftReducer,
+      models: modelsReducer,
+      modelDraft: modelDraftReducer,
     },
     middleware: (defaults) => defaults({ thunk: { extraArgument: services } }),
   });

@@ -7,7 +7,7 @@ import { useAppDispatch, useAppSelector } from '../app/hooks';
 import { useTurning } from '../ratio/useTurning';
 import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
-import { saveUnit, selectUnits } from '../units/unitsSlice';
+import { saveModel, selectUnits } from '../models/modelsSlice';
 import { ApplyChart } from './ApplyChart';
 import {
   cellToggled,
@@ -149,7 +149,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
         <Outcome solution={solution} />
         <Panels unit={unit} solution={solution} />
         {door === 'teach' && (
-          <LinkButton to={`/teach/units/${unit.id}`}>{t('apply.editUnit')}</LinkButton>
+          <LinkButton to={`/teach/models/units/${unit.id}`}>{t('apply.editUnit')}</LinkButton>
         )}
       </aside>
     </>
@@ -207,7 +207,7 @@ function ChangedChart({ unit, chart }: { unit: Unit; chart: Range[] }) {
       <Button
         size="small"
         type="primary"
-        onClick={() => void dispatch(saveUnit({ unit: { ...unit, ranges: chart } })).then(back)}
+        onClick={() => void dispatch(saveModel({ model: { ...unit, ranges: chart } })).then(back)}
       >
         {t('apply.keepChart')}
       </Button>

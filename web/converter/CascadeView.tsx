@@ -1,52 +1,33 @@
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cascade, type BladeRow, type Cascade } from '../../core/drawing';
-import type { Converter, ConverterPoint } from '../../core/converter';
+import type { ConverterPoint } from '../../core/converter';
+import type { Turning } from '../ratio/useTurning';
 import { formatNumber } from '../shared/numbers';
+import { speedOf, wheelRole, wheelsInWords, WHEELS, type DrawingProps } from './wheelRoles';
 import './CascadeView.css';
-
-interface Props {
-  converter: Converter;
-  point: ConverterPoint;
-  locked: boolean;
-}
 
 const BLADES = 9;
 const PITCH = 54;
 const WIDTH = 760;
 const LEFT = 120;
+/** Room for the buttons under the drawing. */
+const FOOT = 30;
 
 /** Pump, turbine and stator unrolled: blades, how fast each row moves, and the fluid's way through them. */
-export function CascadeView({ converter, point, locked }: Props) {
+export function CascadeView({ converter, point, locked, turning }: DrawingProps) {
   const { t } = useTranslation();
   if (converter.model.kind !== 'streamline') return <MemberStrip point={point} locked={locked} />;
   const drawing = cascade(converter.model, point);
-  const roleOf = (row: BladeRow) =>
-    row.wheel === 'pump'
-      ? 'drives'
-      : row.wheel === 'turbine'
-        ? 'driven'
-        : point.statorHolds && !locked
-          ? 'held'
-          : 'idle';
-  const speedOf = (row: BladeRow) =>
-    row.wheel === 'pump'
-      ? 1
-      : row.wheel === 'turbine'
-        ? point.speedRatio
-        : (point.statorSpeed ?? 0);
-  const words = drawing.rows
-    .map(
-      (row) =>
-        `${t(`converter.wheels.${row.wheel}`)}: ${t(`memberRoles.${roleOf(row)}`)}, × ${formatNumber(speedOf(row), 2)}`,
-    )
-    .join('. ');
+  const roleOf = (row: BladeRow) => wheelRole(row.wheel, point, locked);
+  const spinOf = (row: BladeRow) => speedOf(row.wheel, point, locked) ?? 0;
   const middle = LEFT + (BLADES * PITCH) / 2;
   return (
     <svg
       className="cascade"
-      viewBox={`0 0 ${WIDTH} ${drawing.height}`}
+      viewBox={`0 0 ${WIDTH} ${drawing.height + FOOT}`}
       role="img"
-      aria-label={`${t('converter.cascadeShows')} ${words}`}
+      aria-label={`${t('converter.cascadeShows')} ${wheelsInWords(t, point, locked)}`}
     >
       <defs>
         <clipPath id="cascade-rows">
@@ -76,7 +57,7 @@ export function CascadeView({ converter, point, locked }: Props) {
         </marker>
       </defs>
       {drawing.rows.map((row) => (
-        <Row key={row.wheel} row={row} role={roleOf(row)} speed={speedOf(row)} />
+        <Row key={row.wheel} row={row} role={roleOf(row)} speed={spinOf(row)} turning={turning} />
       ))}
       {!locked && <Stream stream={drawing.stream} middle={middle} />}
       {!locked && drawing.stream.length > 0 && <TriangleLegend />}
@@ -93,22 +74,45 @@ export function CascadeView({ converter, point, locked }: Props) {
   );
 }
 
-function Row({ row, role, speed }: { row: BladeRow; role: string; speed: number }) {
+interface RowProps {
+  row: BladeRow;
+  role: string;
+  speed: number;
+  turning: Turning;
+}
+
+/** Drawing units that a row moves for a turn of 1 rad. */
+const TRAVEL = 26;
+
+function Row({ row, role, speed, turning }: RowProps) {
   const { t } = useTranslation();
+  const blades = useRef<SVGGElement>(null);
+  const { subscribe } = turning;
+  // Each frame only moves the row by less than a blade's pitch.
+  useEffect(
+    () =>
+      subscribe((turn) => {
+        const moved = (speed * turn * TRAVEL) % PITCH;
+        blades.current?.setAttribute('transform', `translate(${moved.toFixed(1)} 0)`);
+      }),
+    [subscribe, speed],
+  );
   const [a, b, c] = row.blade;
   const blade = `M${a.x} ${a.y}Q${b.x} ${b.y} ${c.x} ${c.y}`;
   return (
     <g className={`cascade-row member-${role}`}>
       <rect x={LEFT} y={row.top} width={BLADES * PITCH} height={row.bottom - row.top} />
       <g clipPath="url(#cascade-rows)">
-        {Array.from({ length: BLADES + 4 }, (_, k) => (
-          <path
-            key={k}
-            className="cascade-blade"
-            d={blade}
-            transform={`translate(${LEFT + (k - 1.5) * PITCH} 0)`}
-          />
-        ))}
+        <g ref={blades}>
+          {Array.from({ length: BLADES + 6 }, (_, k) => (
+            <path
+              key={k}
+              className="cascade-blade"
+              d={blade}
+              transform={`translate(${LEFT + (k - 2.5) * PITCH} 0)`}
+            />
+          ))}
+        </g>
       </g>
       <text
         className={`cascade-name text-${role}`}
@@ -128,7 +132,7 @@ function Row({ row, role, speed }: { row: BladeRow; role: string; speed: number 
       </text>
       {role === 'held' ? (
         <path
-          className="section-ground"
+          className="cascade-ground"
           d={`M${LEFT} ${row.bottom + 5}h${BLADES * PITCH}${Array.from({ length: 38 }, (_, k) => `M${LEFT + 6 + k * 12.6} ${row.bottom + 5}l-6 8`).join('')}`}
         />
       ) : (
@@ -213,20 +217,19 @@ function TriangleLegend() {
 /** A converter known by its table only: what each wheel does, in words and bars. */
 function MemberStrip({ point, locked }: { point: ConverterPoint; locked: boolean }) {
   const { t } = useTranslation();
-  const rows = [
-    { wheel: 'pump', role: 'drives', speed: 1 },
-    { wheel: 'turbine', role: 'driven', speed: point.speedRatio },
-    { wheel: 'stator', role: point.statorHolds && !locked ? 'held' : 'idle', speed: null },
-  ] as const;
   return (
     <div className="member-strip">
-      {rows.map(({ wheel, role, speed }) => (
-        <div key={wheel} className={`role-${role}`}>
-          <strong>{t(`converter.wheels.${wheel}`)}</strong> {t(`memberRoles.${role}`)}
-          {speed !== null && ` × ${formatNumber(speed, 2)}`}
-          {speed !== null && <i style={{ width: `${100 * Math.min(1, speed)}%` }} />}
-        </div>
-      ))}
+      {WHEELS.map((wheel) => {
+        const role = wheelRole(wheel, point, locked);
+        const speed = speedOf(wheel, point, locked);
+        return (
+          <div key={wheel} className={`role-${role}`}>
+            <strong>{t(`converter.wheels.${wheel}`)}</strong> {t(`memberRoles.${role}`)}
+            {speed !== null && ` × ${formatNumber(speed, 2)}`}
+            {speed !== null && <i style={{ width: `${100 * Math.min(1, speed)}%` }} />}
+          </div>
+        );
+      })}
       <p className="quiet">{t('converter.noBlades')}</p>
     </div>
   );

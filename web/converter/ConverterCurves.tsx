@@ -1,108 +1,95 @@
 import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
 import { useTranslation } from 'react-i18next';
-import { kOfCoefficient, type Characteristic, type ConverterPoint } from '../../core/converter';
-import { useAppSelector } from '../app/hooks';
-import { formatNumber } from '../shared/numbers';
-import { inkOf, lineOptions, registerLines } from './lineOptions';
-
-registerLines();
+import {
+  kOfCoefficient,
+  powerNumber,
+  type Characteristic,
+  type Converter,
+  type ConverterPoint,
+} from '../../core/converter';
+import { CurveSheet, type Figures } from '../curves/CurveSheet';
+import { formatNumber, useNumbers } from '../shared/numbers';
 
 const STEPS = 50;
 
 interface Props {
+  converter: Converter;
   characteristic: Characteristic;
-  point: ConverterPoint;
+  /** Left out where nothing runs. */
+  point?: ConverterPoint;
 }
 
 /** Torque ratio, efficiency and capacity over the speed ratio, with the operating point riding on them. */
-export function ConverterCurves({ characteristic, point }: Props) {
+export function ConverterCurves({ converter, characteristic, point }: Props) {
   const { t } = useTranslation();
-  const paper = useAppSelector((state) => state.settings.paper);
   const points = useMemo(
     () => Array.from({ length: STEPS + 1 }, (_, k) => characteristic.at(k / STEPS)),
     [characteristic],
   );
+  const figures = useFigures(converter, points);
   const most = Math.max(...points.map((p) => p.coefficient));
   const line = (y: (p: ConverterPoint) => number) =>
     points.map((p) => ({ x: p.speedRatio, y: y(p) }));
   const capacity = (p: ConverterPoint) => p.coefficient / most;
-  const now = (y: number) => [{ x: point.speedRatio, y }];
-  const mark = { pointRadius: 7, pointBorderWidth: 2, showLine: false };
+  const now = point
+    ? [point.torqueRatio, point.efficiency, capacity(point)].map((y) => ({
+        x: point.speedRatio,
+        y,
+      }))
+    : [];
   return (
-    <>
-      <div className="curve-box" aria-hidden="true">
-        <Line
-          key={paper}
-          data={{
-            datasets: [
-              {
-                label: t('converter.torqueRatio'),
-                data: line((p) => p.torqueRatio),
-                borderColor: inkOf('--drives'),
-                backgroundColor: inkOf('--drives'),
-              },
-              {
-                label: t('converter.efficiencyCurve'),
-                data: line((p) => p.efficiency),
-                borderColor: inkOf('--driven'),
-                backgroundColor: inkOf('--driven'),
-                borderDash: [9, 5],
-              },
-              {
-                label: t('converter.capacityCurve'),
-                data: line(capacity),
-                borderColor: inkOf('--idle'),
-                backgroundColor: inkOf('--idle'),
-                borderDash: [2, 4],
-              },
-              {
-                label: t('converter.nowPoint'),
-                data: [
-                  ...now(point.torqueRatio),
-                  ...now(point.efficiency),
-                  ...now(capacity(point)),
-                ],
-                borderColor: inkOf('--ink'),
-                backgroundColor: inkOf('--sheet'),
-                ...mark,
-              },
-            ],
-          }}
-          options={lineOptions(
-            { title: t('converter.speedRatio'), min: 0, max: 1 },
-            { title: '', min: 0 },
-          )}
-        />
-      </div>
-      <details className="curve-table">
-        <summary>{t('converter.figures')}</summary>
-        <table className="plain">
-          <thead>
-            <tr>
-              {['speedRatio', 'torqueRatio', 'efficiencyCurve', 'capacityFactor'].map((key) => (
-                <th key={key} scope="col" className="num">
-                  {t(`converter.${key}`)}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {points
-              .filter((_p, k) => k % 5 === 0)
-              .map((p) => (
-                <tr key={p.speedRatio}>
-                  <td className="num">{formatNumber(p.speedRatio, 1)}</td>
-                  <td className="num">{formatNumber(p.torqueRatio, 2)}</td>
-                  <td className="num">{formatNumber(100 * p.efficiency, 0)} %</td>
-                  <td className="num">
-                    {p.coefficient > 0 ? formatNumber(kOfCoefficient(p.coefficient), 0) : '∞'}
-                  </td>
-                </tr>
-              ))}
-          </tbody>
-        </table>
-      </details>
-    </>
+    <CurveSheet
+      title={converter.name}
+      x={{ title: t('converter.speedRatio'), min: 0, max: 1 }}
+      y={{ title: '', min: 0 }}
+      figures={figures}
+      curves={[
+        { label: t('converter.torqueRatio'), ink: '--drives', points: line((p) => p.torqueRatio) },
+        {
+          label: t('converter.efficiencyCurve'),
+          ink: '--driven',
+          look: 'dashed',
+          points: line((p) => p.efficiency),
+        },
+        {
+          label: t('converter.capacityCurve'),
+          ink: '--idle',
+          look: 'dotted',
+          points: line(capacity),
+        },
+        ...(point
+          ? [{ label: t('converter.nowPoint'), ink: '--ink', look: 'marks' as const, points: now }]
+          : []),
+      ]}
+    />
   );
 }
+
+/** Every tenth: torque ratio, efficiency, K, and the power-law coefficient where the size is known. */
+function useFigures({ diameter, model }: Converter, points: readonly ConverterPoint[]): Figures {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const density = model.kind === 'streamline' ? model.density : USUAL_DENSITY;
+  const titles = [
+    t('converter.speedRatio'),
+    t('converter.torqueRatio'),
+    t('converter.efficiencyCurve'),
+    t('converter.capacityFactor', { unit: numbers.unit('capacity') }),
+    ...(diameter === undefined ? [] : [t('converter.powerNumber')]),
+  ];
+  const rows = points
+    .filter((_p, k) => k % 5 === 0)
+    .map((p) => [
+      formatNumber(p.speedRatio, 1),
+      formatNumber(p.torqueRatio, 2),
+      `${formatNumber(100 * p.efficiency, 0)} %`,
+      p.coefficient > 0 ? numbers.value(kOfCoefficient(p.coefficient), 'capacity') : '∞',
+      ...(diameter === undefined
+        ? []
+        : [formatNumber(1000 * powerNumber(p.coefficient, density, diameter), 2)]),
+    ]);
+  return { titles, rows };
+}
+
+/** kg/m³ of transmission fluid when warm (memory). */
+const USUAL_DENSITY = 840;

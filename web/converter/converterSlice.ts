@@ -5,21 +5,31 @@ import type { StatorFault } from '../../core/converter';
 export interface ConverterBenchState {
   converterId: string | null;
   engineId: string | null;
+  vehicleId: string | null;
+  unitId: string | null;
   /** 0 to 1. */
   throttle: number;
   /** What the road or the brake lets the turbine turn. */
   turbineRpm: number;
   lockUp: boolean;
   fault: StatorFault | null;
+  /** Rise over run. */
+  grade: number;
+  /** s into a launch at which the foot goes to the floor; `null`: it stays. */
+  kickAt: number | null;
 }
 
 const initialState: ConverterBenchState = {
   converterId: null,
   engineId: null,
+  vehicleId: null,
+  unitId: null,
   throttle: 0.6,
   turbineRpm: 0,
   lockUp: false,
   fault: null,
+  grade: 0,
+  kickAt: null,
 };
 
 const slice = createSlice({

@@ -1,4 +1,4 @@
-import type { Unit } from '../../core/geartrain';
+import type { Model } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
 import { mediaOf } from '../../core/lesson';
 import type { DocumentStore } from '../storage/documentStore';
@@ -27,10 +27,8 @@ export function exportAttempt(attempt: Attempt): void {
   download(name, `${JSON.stringify(attempt, null, 2)}\n`, 'application/json');
 }
 
-export function exportUnit(unit: Unit): void {
-  download(
-    fileName(unit.name, 'unit.json'),
-    `${JSON.stringify(unit, null, 2)}\n`,
-    'application/json',
-  );
+export function exportModel(model: Model): void {
+  const short = model.format.slice('fair-sprocket/'.length);
+  const text = `${JSON.stringify(model, null, 2)}\n`;
+  download(fileName(model.name, `${short}.json`), text, 'application/json');
 }

@@ -2,14 +2,13 @@ import { App, Button } from 'antd';
 import { stringify } from 'safe-stable-stringify';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { lessonHash, type LessonPack } from '../../core/formats';
-import type { Unit } from '../../core/geartrain';
+import { isModel, lessonHash, type LessonPack, type Model } from '../../core/formats';
 import type { Attempt } from '../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
 import { reasonOf } from '../app/thunk';
 import { saveAttempt, selectAttempts } from '../classBook/attemptsSlice';
 import { saveLesson, selectLibrary } from '../lessons/librarySlice';
-import { saveUnit, selectUnits } from '../units/unitsSlice';
+import { saveModel, type Shelf } from '../models/modelsSlice';
 import { failureText } from './failureText';
 import { openChosenFile } from './openFiles';
 
@@ -36,7 +35,7 @@ export function useImporter(): Importer {
   const services = useServices();
   const library = useAppSelector(selectLibrary);
   const attempts = useAppSelector(selectAttempts);
-  const units = useAppSelector(selectUnits);
+  const models = useAppSelector((state) => state.models);
   const [busy, setBusy] = useState(false);
   const [report, setReport] = useState<ImportLine[]>([]);
 
@@ -96,19 +95,19 @@ export function useImporter(): Importer {
     return { good: true, text: t('import.attemptIn', values) };
   }
 
-  async function takeUnit(unit: Unit): Promise<Omit<ImportLine, 'file'>> {
-    const existing = units.byId[unit.id];
-    let taken = unit;
+  async function takeModel(model: Model): Promise<Omit<ImportLine, 'file'>> {
+    const existing = (models[model.format] as Shelf<Model>).byId[model.id];
+    let taken = model;
     if (existing) {
-      if (stringify(existing) === stringify(unit))
-        return { good: true, text: t('import.sameUnit', { title: unit.name }) };
-      const choice = await ask(unit.name);
+      if (stringify(existing) === stringify(model))
+        return { good: true, text: t('import.sameModel', { title: model.name }) };
+      const choice = await ask(model.name);
       if (choice === 'cancel')
-        return { good: true, text: t('import.leftAlone', { title: unit.name }) };
-      if (choice === 'both') taken = { ...unit, id: services.newId() };
+        return { good: true, text: t('import.leftAlone', { title: model.name }) };
+      if (choice === 'both') taken = { ...model, id: services.newId() };
     }
-    await dispatch(saveUnit({ unit: taken })).unwrap();
-    return { good: true, text: t('import.unitIn', { title: unit.name }) };
+    await dispatch(saveModel({ model: taken })).unwrap();
+    return { good: true, text: t('import.modelIn', { title: model.name }) };
   }
 
   async function take(file: File): Promise<Omit<ImportLine, 'file'>> {
@@ -121,7 +120,7 @@ export function useImporter(): Importer {
     if (opened.file.kind === 'lesson') return takeLesson(opened.file.pack);
     const { document } = opened.file;
     if (document.format === 'fair-sprocket/attempt') return takeAttempt(document);
-    if (document.format === 'fair-sprocket/unit') return takeUnit(document);
+    if (isModel(document)) return takeModel(document);
     const kind = t(`documentKinds.${document.format}`);
     return { good: false, text: `${t('import.notHere', { kind })} ${t('import.nothingChanged')}` };
   }

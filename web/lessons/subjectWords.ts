@@ -1,8 +1,11 @@
 import type { TFunction } from 'i18next';
 import {
   answerKey,
+  isConverterQuestion,
+  isSetQuestion,
   isUnitQuestion,
   type Answer,
+  type ConverterAnswer,
   type Misconception,
   type Question,
   type SetAnswer,
@@ -10,24 +13,33 @@ import {
   type UnitAnswer,
 } from '../../core/lesson';
 import type { Numbers } from '../shared/numbers';
+import {
+  converterAnswerText,
+  converterKeyText,
+  converterPrompt,
+  converterReason,
+  converterShort,
+} from './converterWords';
 import { answerText, keyText, promptOf, shortAnswer, type Worded } from './questionWords';
 import { reasonFor, type Reason } from './reasonWords';
 import { unitAnswerText, unitKeyText, unitPrompt, unitReason, unitShort } from './unitWords';
 
 /** Any question with what it is about, put into words. */
 
-/** What is asked. Without its unit a question has only the instructor's words. */
+/** What is asked. Without what it is about a question has only the instructor's words. */
 export function promptFor(
   t: TFunction,
   numbers: Numbers,
   question: Question,
   subject: Subject | null,
 ): string {
-  if (isUnitQuestion(question))
-    return subject?.kind === 'unit'
-      ? unitPrompt(t, question, subject.unit)
-      : question.prompt || t(`questionKinds.${question.kind}`);
-  return promptOf(t, numbers, question, subject?.kind === 'set' ? subject.setup : question.setup);
+  if (isSetQuestion(question))
+    return promptOf(t, numbers, question, subject?.kind === 'set' ? subject.setup : question.setup);
+  if (isUnitQuestion(question) && subject?.kind === 'unit')
+    return unitPrompt(t, question, subject.unit);
+  if (isConverterQuestion(question) && subject?.kind === 'converter')
+    return converterPrompt(t, numbers, question, subject.rig);
+  return question.prompt || t(`questionKinds.${question.kind}`);
 }
 
 export function answerFor(
@@ -37,7 +49,9 @@ export function answerFor(
   subject: Subject | null,
   answer: Answer,
 ): Worded {
-  if (!isUnitQuestion(question)) return answerText(t, numbers, question, answer as SetAnswer);
+  if (isSetQuestion(question)) return answerText(t, numbers, question, answer as SetAnswer);
+  if (isConverterQuestion(question))
+    return converterAnswerText(t, numbers, question, answer as ConverterAnswer);
   if (subject?.kind !== 'unit') return { main: t('questionFaults.unit-missing'), detail: '' };
   return unitAnswerText(t, question, subject.unit, answer as UnitAnswer);
 }
@@ -49,6 +63,10 @@ export function rightFor(
   question: Question,
   subject: Subject | null,
 ): Worded | null {
+  if (isConverterQuestion(question))
+    return subject?.kind === 'converter'
+      ? converterKeyText(t, numbers, question, subject.rig)
+      : null;
   if (isUnitQuestion(question))
     return subject?.kind === 'unit' ? unitKeyText(t, question, subject.unit) : null;
   const key = answerKey(question, subject?.kind === 'set' ? subject.setup : question.setup);
@@ -63,7 +81,9 @@ export function shortFor(
   answer: Answer,
   score: number,
 ): string {
-  if (!isUnitQuestion(question)) return shortAnswer(t, numbers, question, answer as SetAnswer);
+  if (isSetQuestion(question)) return shortAnswer(t, numbers, question, answer as SetAnswer);
+  if (isConverterQuestion(question))
+    return converterShort(t, numbers, question, answer as ConverterAnswer, score);
   if (subject?.kind !== 'unit') return '?';
   return unitShort(t, question, subject.unit, answer as UnitAnswer, score);
 }
@@ -76,5 +96,6 @@ export function whyFor(
 ): Reason | null {
   if (subject?.kind === 'unit' && isUnitQuestion(question))
     return unitReason(t, misconception, question, subject.unit);
+  if (subject?.kind === 'converter') return converterReason(t, misconception, subject.rig);
   return subject?.kind === 'set' ? reasonFor(t, misconception, subject.setup) : null;
 }

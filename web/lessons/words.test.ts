@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../core/geartrain';
-import { convertToDisplay } from '../../core/quantities';
+import { convertToDisplay, displayUnit } from '../../core/quantities';
 import {
   answerKey,
   MISCONCEPTIONS,
@@ -26,7 +26,7 @@ beforeAll(async () => {
 
 const numbers: Numbers = {
   system: 'si',
-  unit: (q) => ({ speed: 'rev/min', torque: 'N·m', power: 'kW', length: 'mm' })[q],
+  unit: (q) => t(`units.${displayUnit(q, 'si')}`),
   value: (v, q) => formatReading(convertToDisplay(v, q, 'si')),
   quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
   toDisplay: (v) => v,

@@ -23,14 +23,17 @@ interface TransportProps {
   /** What a step back and a step on are called. */
   back: string;
   on: string;
+  small?: boolean;
 }
 
 /** Turn, step, slow down. */
-export function Transport({ turning, step, back, on }: TransportProps) {
+export function Transport({ turning, step, back, on, small = false }: TransportProps) {
   const { t } = useTranslation();
+  const size = small ? 'small' : 'middle';
   return (
     <div className="transport" role="group" aria-label={t('bench.transport')}>
       <Button
+        size={size}
         icon={turning.playing ? <PauseOutlined /> : <CaretRightOutlined />}
         onClick={turning.toggle}
         aria-keyshortcuts="Space"
@@ -38,6 +41,7 @@ export function Transport({ turning, step, back, on }: TransportProps) {
         {turning.playing ? t('bench.pause') : t('bench.turn')}
       </Button>
       <Button
+        size={size}
         icon={<StepBackwardOutlined />}
         onClick={() => turning.stepBy(-step)}
         aria-label={back}
@@ -45,6 +49,7 @@ export function Transport({ turning, step, back, on }: TransportProps) {
         aria-keyshortcuts="ArrowLeft"
       />
       <Button
+        size={size}
         icon={<StepForwardOutlined />}
         onClick={() => turning.stepBy(step)}
         aria-label={on}
@@ -52,6 +57,7 @@ export function Transport({ turning, step, back, on }: TransportProps) {
         aria-keyshortcuts="ArrowRight"
       />
       <Button
+        size={size}
         onClick={turning.toggleSlow}
         aria-pressed={turning.slow}
         type={turning.slow ? 'primary' : 'default'}

@@ -6,7 +6,7 @@ export interface Size {
 }
 
 /** The size of an element in CSS pixels, kept up to date. */
-export function useElementSize(ref: RefObject<HTMLElement | null>): Size {
+export function useElementSize(ref: RefObject<Element | null>): Size {
   const [size, setSize] = useState<Size>({ width: 0, height: 0 });
   useEffect(() => {
     const element = ref.current;

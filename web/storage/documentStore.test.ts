@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import type { Engine } from '../../core/converter';
 import { newLesson, newStep } from '../../core/lesson';
 import { newUnit } from '../units/editor/unitEdits';
 import { documentStore, type Exclusive } from './documentStore';
@@ -71,16 +73,28 @@ const unit = (name: string) => ({ ...newUnit('u1', (key) => key), name });
 test('a unit saved on another tab’s version is not overwritten', async () => {
   const store = memoryStore();
   const [one, two] = [documentStore(store, direct), documentStore(store, direct)];
-  expect(await one.saveUnit(unit('first'), null)).toEqual({ outcome: 'saved' });
-  expect(await two.saveUnit(unit('second'), unit('first'))).toEqual({ outcome: 'saved' });
-  expect(await one.saveUnit(unit('third'), unit('first'))).toEqual({
+  expect(await one.saveModel(unit('first'), null)).toEqual({ outcome: 'saved' });
+  expect(await two.saveModel(unit('second'), unit('first'))).toEqual({ outcome: 'saved' });
+  expect(await one.saveModel(unit('third'), unit('first'))).toEqual({
     outcome: 'conflict',
     stored: unit('second'),
   });
-  expect((await one.readUnit('u1'))?.name).toBe('second');
-  expect((await one.load()).units.map((u) => u.name)).toEqual(['second']);
-  await one.removeUnit('u1');
-  expect(await one.readUnit('u1')).toBeNull();
+  expect((await one.readModel('fair-sprocket/unit', 'u1'))?.name).toBe('second');
+  expect((await one.load()).models.map((u) => u.name)).toEqual(['second']);
+  await one.removeModel('fair-sprocket/unit', 'u1');
+  expect(await one.readModel('fair-sprocket/unit', 'u1')).toBeNull();
   // A unit that is gone is no conflict: what is here is kept.
-  expect(await two.saveUnit(unit('fourth'), unit('second'))).toEqual({ outcome: 'saved' });
+  expect(await two.saveModel(unit('fourth'), unit('second'))).toEqual({ outcome: 'saved' });
+});
+
+const engine = JSON.parse(readFileSync('demo/engines/pilot-petrol.json', 'utf8')) as Engine;
+
+test('an engine and a unit of one id stand beside each other', async () => {
+  const store = documentStore(memoryStore(), direct);
+  await store.saveModel(unit('the unit'), null);
+  await store.saveModel({ ...engine, id: 'u1' }, null);
+  expect((await store.readModel('fair-sprocket/engine', 'u1'))?.name).toBe(engine.name);
+  expect((await store.readModel('fair-sprocket/unit', 'u1'))?.name).toBe('the unit');
+  await store.removeModel('fair-sprocket/engine', 'u1');
+  expect((await store.load()).models.map((m) => m.format)).toEqual(['fair-sprocket/unit']);
 });

@@ -1,6 +1,11 @@
 import { stringify } from 'safe-stable-stringify';
-import { openValue } from '../../core/formats';
-import type { Unit } from '../../core/geartrain';
+import {
+  MODEL_KINDS,
+  openValue,
+  type Documents,
+  type Model,
+  type ModelKind,
+} from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
 import type { KeyValueStore } from './keyValueStore';
 
@@ -30,13 +35,13 @@ export type SaveResult =
   | { readonly outcome: 'saved'; readonly record: LessonRecord }
   | { readonly outcome: 'conflict'; readonly stored: LessonRecord };
 
-export type UnitSaveResult =
-  { readonly outcome: 'saved' } | { readonly outcome: 'conflict'; readonly stored: Unit };
+export type ModelSaveResult =
+  { readonly outcome: 'saved' } | { readonly outcome: 'conflict'; readonly stored: Model };
 
 export interface Loaded {
   readonly lessons: LessonRecord[];
   readonly attempts: AttemptRecord[];
-  readonly units: Unit[];
+  readonly models: Model[];
   /** Keys whose content this program can't read; they are left alone. */
   readonly unreadable: string[];
 }
@@ -53,9 +58,9 @@ export interface DocumentStore {
   saveAttempt(record: AttemptRecord): Promise<void>;
   removeAttempt(id: string): Promise<void>;
   /** @param base what the change was made on; `null` writes over whatever is there */
-  saveUnit(unit: Unit, base: Unit | null): Promise<UnitSaveResult>;
-  readUnit(id: string): Promise<Unit | null>;
-  removeUnit(id: string): Promise<void>;
+  saveModel(model: Model, base: Model | null): Promise<ModelSaveResult>;
+  readModel<K extends ModelKind>(kind: K, id: string): Promise<Documents[K] | null>;
+  removeModel(kind: ModelKind, id: string): Promise<void>;
   readMedia(path: string): Promise<Uint8Array | null>;
   saveMedia(path: string, bytes: Uint8Array): Promise<void>;
   readSetting(name: string): Promise<unknown>;
@@ -64,16 +69,18 @@ export interface DocumentStore {
 
 const LESSON = 'lesson:';
 const ATTEMPT = 'attempt:';
-const UNIT = 'unit:';
 const MEDIA = 'media:';
 const SETTING = 'setting:';
+
+/** `unit:`, `converter:` and so on. */
+const prefixOf = (kind: ModelKind): string => `${kind.slice('fair-sprocket/'.length)}:`;
 
 export function documentStore(store: KeyValueStore, exclusive: Exclusive): DocumentStore {
   async function readLesson(id: string): Promise<LessonRecord | null> {
     return lessonRecord(await store.get(LESSON + id));
   }
-  async function readUnit(id: string): Promise<Unit | null> {
-    const opened = openValue(await store.get(UNIT + id), 'fair-sprocket/unit');
+  async function readModel<K extends ModelKind>(kind: K, id: string): Promise<Documents[K] | null> {
+    const opened = openValue(await store.get(prefixOf(kind) + id), kind);
     return opened.ok ? opened.document : null;
   }
   return {
@@ -81,7 +88,7 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
     async load() {
       const lessons: LessonRecord[] = [];
       const attempts: AttemptRecord[] = [];
-      const units: Unit[] = [];
+      const models: Model[] = [];
       const unreadable: string[] = [];
       for (const key of await store.keys()) {
         if (key.startsWith(LESSON)) {
@@ -92,13 +99,15 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
           const record = attemptRecord(await store.get(key));
           if (record) attempts.push(record);
           else unreadable.push(key);
-        } else if (key.startsWith(UNIT)) {
-          const opened = openValue(await store.get(key), 'fair-sprocket/unit');
-          if (opened.ok) units.push(opened.document);
+        } else {
+          const kind = MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
+          if (!kind) continue;
+          const opened = openValue(await store.get(key), kind);
+          if (opened.ok) models.push(opened.document);
           else unreadable.push(key);
         }
       }
-      return { lessons, attempts, units, unreadable };
+      return { lessons, attempts, models, unreadable };
     },
     saveLesson: (record, baseRevision) =>
       exclusive(LESSON + record.lesson.id, async () => {
@@ -111,15 +120,17 @@ export function documentStore(store: KeyValueStore, exclusive: Exclusive): Docum
     removeLesson: (id) => store.remove(LESSON + id),
     saveAttempt: (record) => store.set(ATTEMPT + record.attempt.id, record),
     removeAttempt: (id) => store.remove(ATTEMPT + id),
-    saveUnit: (unit, base) =>
-      exclusive(UNIT + unit.id, async () => {
-        const stored = base && (await readUnit(unit.id));
+    saveModel: (model, base) => {
+      const key = prefixOf(model.format) + model.id;
+      return exclusive(key, async () => {
+        const stored = base && (await readModel(model.format, model.id));
         if (stored && stringify(stored) !== stringify(base)) return { outcome: 'conflict', stored };
-        await store.set(UNIT + unit.id, unit);
+        await store.set(key, model);
         return { outcome: 'saved' };
-      }),
-    readUnit,
-    removeUnit: (id) => store.remove(UNIT + id),
+      });
+    },
+    readModel,
+    removeModel: (kind, id) => store.remove(prefixOf(kind) + id),
     async readMedia(path) {
       const bytes = await store.get(MEDIA + path);
       return bytes instanceof Uint8Array ? bytes : null;

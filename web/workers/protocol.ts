@@ -6,9 +6,16 @@ import type {
   OpenFailure,
   PackFailure,
 } from '../../core/formats';
-import type { Converter, Engine, StatorFault } from '../../core/converter';
+import type {
+  Converter,
+  Engine,
+  FitStep,
+  StatorFault,
+  StreamlineModel,
+  TableModel,
+} from '../../core/converter';
 import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
-import type { LaunchResult, Vehicle } from '../../core/vehicle';
+import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
 export type OpenedFile =
@@ -35,13 +42,19 @@ export interface DrawingWorker {
   sectionDrawing(unit: Unit, keep: readonly string[]): SectionDrawing;
 }
 
+/**
+ * Told of a step of the work. It goes its own way to the page, so the worker waits until it has arrived: the end of
+ * the work must not come before its last step.
+ */
+export type Told<T> = (step: T) => void | Promise<void>;
+
 /** Messages between the page and the workers that search tooth counts. */
 export interface SearchWorker {
   searchTeeth(
     search: ToothSearch,
     part: { readonly index: number; readonly of: number },
-    onStep: (step: SearchStep) => void,
-  ): void;
+    onStep: Told<SearchStep>,
+  ): Promise<void>;
 }
 
 /** A launch as documents and numbers; the worker makes the models from them. */
@@ -51,11 +64,27 @@ export interface LaunchRequest {
   readonly fault: StatorFault | null;
   readonly vehicle: Vehicle;
   readonly gears: readonly number[];
-  readonly throttle: number;
+  readonly throttle: readonly ThrottleStep[];
+  /** Rise over run. */
   readonly grade: number;
+  readonly lockUp: boolean;
+  readonly seconds: number;
 }
 
-/** Messages between the page and the worker that runs launches. */
-export interface LaunchWorker {
+/** A launch run again and again while one thing goes from one value to another. */
+export interface SweepRequest {
+  readonly request: LaunchRequest;
+  readonly swept: Swept;
+  readonly from: number;
+  readonly to: number;
+  readonly runs: number;
+  /** m/s whose time is taken. */
+  readonly target: number;
+}
+
+/** Messages between the page and the worker that runs launches and fits blades. */
+export interface ConverterWorker {
   launch(request: LaunchRequest): LaunchResult;
+  sweep(request: SweepRequest, onPoint: Told<SweepPoint>): Promise<void>;
+  fit(table: TableModel, start: StreamlineModel, onStep: Told<FitStep>): Promise<void>;
 }

@@ -3,8 +3,8 @@ import { searchTeeth } from '../../core/geartrain';
 import type { SearchWorker } from './protocol';
 
 const worker: SearchWorker = {
-  searchTeeth(search, part, onStep) {
-    for (const step of searchTeeth(search, part)) onStep(step);
+  async searchTeeth(search, part, onStep) {
+    for (const step of searchTeeth(search, part)) await onStep(step);
   },
 };
 expose(worker);

@@ -5,6 +5,7 @@ const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as {
   misconceptions: Record<string, string>;
   why: Record<string, object>;
   whyUnit: Record<string, object>;
+  whyConverter: Record<string, object>;
 };
 
 const files = (dir: string): string[] =>
@@ -57,7 +58,11 @@ test('no word in the catalogue is unused', () => {
 });
 
 test('every misconception has its name and its reason', () => {
-  const reasons = new Set([...Object.keys(en.why), ...Object.keys(en.whyUnit)]);
+  const reasons = new Set([
+    ...Object.keys(en.why),
+    ...Object.keys(en.whyUnit),
+    ...Object.keys(en.whyConverter),
+  ]);
   reasons.delete('unknown');
   expect([...reasons].sort()).toEqual(Object.keys(en.misconceptions).sort());
 });

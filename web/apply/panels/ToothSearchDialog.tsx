@@ -6,7 +6,7 @@ import { toNumber } from '../../../core/numerics';
 import { useAppDispatch, useServices } from '../../app/hooks';
 import { reasonOf } from '../../app/thunk';
 import { formatNumber, formatRatio } from '../../shared/numbers';
-import { saveUnit } from '../../units/unitsSlice';
+import { saveModel } from '../../models/modelsSlice';
 import { searchInWorkers } from '../../workers/searchWorkers';
 import './ToothSearchDialog.css';
 import { gearName } from '../../shared/unitNames';
@@ -69,7 +69,7 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
       id: services.newId(),
       name: t('search.nameOf', { name: unit.name }),
     };
-    void dispatch(saveUnit({ unit: made })).then(() =>
+    void dispatch(saveModel({ model: made })).then(() =>
       message.success(t('search.kept', { name: made.name })),
     );
   };

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { CAUTION_TOPICS, type Block, type CautionBlock } from '../../../core/lesson';
 import { CautionBox } from '../CautionBox';
 import { BenchEditor } from './BenchEditor';
+import { ConverterBenchEditor } from './ConverterBenchEditor';
 import { PictureEditor } from './PictureEditor';
 import { QuestionEditor } from './QuestionEditor';
 import type { EditsBlock } from './editsBlock';
@@ -33,11 +34,13 @@ export function BlockEditor({ block, onBlock }: EditsBlock) {
       return <BenchEditor block={block} onBlock={onBlock} />;
     case 'unit-bench':
       return <UnitBenchEditor block={block} onBlock={onBlock} />;
+    case 'converter-bench':
+      return <ConverterBenchEditor block={block} onBlock={onBlock} />;
     case 'question':
       return (
         <QuestionEditor
           question={block.question}
-          onQuestion={(question, unit) => onBlock({ ...block, question }, unit)}
+          onQuestion={(question, models) => onBlock({ ...block, question }, models)}
         />
       );
   }

@@ -3,14 +3,19 @@ import { useTranslation } from 'react-i18next';
 import {
   answerKey,
   CHOICE_ASKS,
+  CONVERTER_QUESTION_KINDS,
   GOALS,
   hasDirection,
+  isConverterQuestion,
+  isSetQuestion,
   isUnitQuestion,
+  newConverterQuestion,
   newQuestion,
   newUnitQuestion,
   NUMBER_ASKS,
   UNIT_QUESTION_KINDS,
   type ChoiceQuestion,
+  type ConverterQuestion,
   type NumberQuestion,
   type Question,
   type SetQuestion,
@@ -19,15 +24,17 @@ import {
 import { useNumbers } from '../../shared/numbers';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { keyText, promptOf, quantityOf } from '../questionWords';
-import type { Unit } from '../../../core/geartrain';
+import type { Model } from '../../../core/formats';
+import { ConverterQuestionEditor } from './ConverterQuestionEditor';
 import { SetupEditor } from './BenchEditor';
-import { useLessonUnits } from './useLessonUnits';
+import { useLessonModels } from './useLessonModels';
+import { useRig } from './useRig';
 import { UnitQuestionEditor } from './UnitQuestionEditor';
 
 interface Props {
   question: Question;
-  /** With a unit when the lesson is to carry it from now on. */
-  onQuestion: (question: Question, unit?: Unit) => void;
+  /** With models when the lesson is to carry them from now on. */
+  onQuestion: (question: Question, models?: readonly Model[]) => void;
 }
 
 const SET_KINDS = ['number', 'choice', 'roles'] as const;
@@ -35,17 +42,23 @@ const SET_KINDS = ['number', 'choice', 'roles'] as const;
 /** What is asked, about which set or unit, and the answer that the model gives at this moment. */
 export function QuestionEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
-  const { units } = useLessonUnits();
+  const units = useLessonModels('fair-sprocket/unit').models;
+  const { firstRig } = useRig(isConverterQuestion(question) ? question : {});
   const change = (kind: Question['kind']) => {
     const { prompt } = question;
-    if (!isUnitKind(kind)) {
-      const setup = isUnitQuestion(question) ? undefined : question.setup;
+    if (isConverterKind(kind)) {
+      if (!firstRig) return;
+      const { converter, engine, vehicle, unit } = firstRig;
+      const models = [converter, engine, ...(vehicle ? [vehicle] : []), ...(unit ? [unit] : [])];
+      onQuestion({ ...newConverterQuestion(kind, firstRig), prompt }, models);
+    } else if (isUnitKind(kind)) {
+      const current = isUnitQuestion(question) ? question.unit : '';
+      const unit = units.find((u) => u.id === current) ?? units[0];
+      if (unit) onQuestion({ ...newUnitQuestion(kind, unit), prompt }, [unit]);
+    } else {
+      const setup = isSetQuestion(question) ? question.setup : undefined;
       onQuestion({ ...newQuestion(kind, setup), prompt });
-      return;
     }
-    const current = isUnitQuestion(question) ? question.unit : '';
-    const unit = units.find((u) => u.id === current) ?? units[0];
-    if (unit) onQuestion({ ...newUnitQuestion(kind, unit), prompt }, unit);
   };
   const option = (kind: Question['kind']) => ({ value: kind, label: t(`questionKinds.${kind}`) });
   return (
@@ -55,15 +68,21 @@ export function QuestionEditor({ question, onQuestion }: Props) {
         value={question.kind}
         onChange={change}
         style={{ width: 260 }}
+        listHeight={620}
         options={[
           { label: t('question.ofSet'), options: SET_KINDS.map(option) },
           ...(units.length > 0
             ? [{ label: t('question.ofUnit'), options: UNIT_QUESTION_KINDS.map(option) }]
             : []),
+          ...(firstRig
+            ? [{ label: t('question.ofConverter'), options: CONVERTER_QUESTION_KINDS.map(option) }]
+            : []),
         ]}
       />
       {isUnitQuestion(question) ? (
         <UnitQuestionEditor question={question} onQuestion={onQuestion} />
+      ) : isConverterQuestion(question) ? (
+        <ConverterQuestionEditor question={question} onQuestion={onQuestion} />
       ) : (
         <SetQuestionEditor question={question} onQuestion={onQuestion} />
       )}
@@ -73,6 +92,8 @@ export function QuestionEditor({ question, onQuestion }: Props) {
 
 const isUnitKind = (kind: Question['kind']): kind is UnitQuestion['kind'] =>
   (UNIT_QUESTION_KINDS as readonly string[]).includes(kind);
+const isConverterKind = (kind: Question['kind']): kind is ConverterQuestion['kind'] =>
+  (CONVERTER_QUESTION_KINDS as readonly string[]).includes(kind);
 
 interface SetProps {
   question: SetQuestion;

@@ -5,6 +5,7 @@ import {
   CopyOutlined,
   PictureOutlined,
   QuestionCircleOutlined,
+  ReloadOutlined,
   SettingOutlined,
   WarningOutlined,
 } from '../../shared/icons';
@@ -13,7 +14,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import {
-  isUnitQuestion,
+  isSetQuestion,
   newBlock,
   type Block,
   type BlockKind,
@@ -22,7 +23,8 @@ import {
 import { useAppDispatch, useServices } from '../../app/hooks';
 import { SortableList } from '../../shared/SortableList';
 import { BlockEditor } from './BlockEditor';
-import { useLessonUnits } from './useLessonUnits';
+import { useLessonModels } from './useLessonModels';
+import { useRig } from './useRig';
 import { blockAdded, blockChanged, blockMoved, blockRemoved, stepRenamed } from './draftSlice';
 
 const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
@@ -31,6 +33,7 @@ const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
   picture: <PictureOutlined />,
   bench: <SettingOutlined />,
   'unit-bench': <ApartmentOutlined />,
+  'converter-bench': <ReloadOutlined />,
   question: <QuestionCircleOutlined />,
 };
 const KINDS = Object.keys(ICONS) as BlockKind[];
@@ -46,16 +49,25 @@ export function StepEditor({ step }: { step: LessonStep }) {
     .map((b) =>
       b.kind === 'bench'
         ? b.setup
-        : b.kind === 'question' && !isUnitQuestion(b.question)
+        : b.kind === 'question' && isSetQuestion(b.question)
           ? b.question.setup
           : null,
     )
     .findLast((s) => s !== null);
-  const { units } = useLessonUnits();
+  const unit = useLessonModels('fair-sprocket/unit').models[0];
+  const { firstRig } = useRig({});
   const add = (kind: BlockKind) => {
-    const unit = kind === 'unit-bench' ? units[0] : undefined;
-    const block = newBlock(kind, services.newId(), setup ?? undefined, unit);
-    dispatch(blockAdded({ stepId, block, at: step.blocks.length, ...(unit ? { unit } : {}) }));
+    const block = newBlock(kind, services.newId(), setup ?? undefined, {
+      unit,
+      ...(firstRig ? { converter: firstRig.converter.id, engine: firstRig.engine.id } : {}),
+    });
+    const models =
+      kind === 'unit-bench'
+        ? unit && [unit]
+        : kind === 'converter-bench'
+          ? firstRig && [firstRig.converter, firstRig.engine]
+          : null;
+    dispatch(blockAdded({ stepId, block, at: step.blocks.length, ...(models ? { models } : {}) }));
   };
   const duplicate = (block: Block, index: number) =>
     dispatch(blockAdded({ stepId, block: { ...block, id: services.newId() }, at: index + 1 }));
@@ -104,8 +116,8 @@ export function StepEditor({ step }: { step: LessonStep }) {
             <div className="block-body">
               <BlockEditor
                 block={block}
-                onBlock={(next, unit) =>
-                  dispatch(blockChanged({ stepId, block: next, ...(unit ? { unit } : {}) }))
+                onBlock={(next, models) =>
+                  dispatch(blockChanged({ stepId, block: next, ...(models ? { models } : {}) }))
                 }
               />
             </div>

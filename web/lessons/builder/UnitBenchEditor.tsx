@@ -10,26 +10,28 @@ import { Selector } from '../../apply/Selector';
 import { UnitSheet } from '../../apply/UnitSheet';
 import { useTurning } from '../../ratio/useTurning';
 import type { EditsBlock } from './editsBlock';
-import { UnitPicker } from './UnitPicker';
-import { useLessonUnits } from './useLessonUnits';
+import { ModelPicker } from './ModelPicker';
+import { useLessonModels } from './useLessonModels';
 import '../../apply/ApplyBench.css';
 
 /** A whole unit for the student to operate: which one, what is on, and what may be done. */
 export function UnitBenchEditor({ block, onBlock }: EditsBlock<UnitBenchBlock>) {
   const { t } = useTranslation();
-  const unit = useLessonUnits().units.find((u) => u.id === block.unit);
+  const unit = useLessonModels('fair-sprocket/unit').models.find((u) => u.id === block.unit);
   const allow = (change: Partial<UnitBenchBlock['allow']>) =>
     onBlock({ ...block, allow: { ...block.allow, ...change } });
   return (
     <>
-      <UnitPicker
+      <ModelPicker
+        kind="fair-sprocket/unit"
+        label={t('apply.unit')}
         value={block.unit}
-        onUnit={(next) =>
+        onModel={(next) =>
           onBlock(
             next.id === block.unit
               ? block
-              : { ...newBlock('unit-bench', block.id, undefined, next) },
-            next,
+              : newBlock('unit-bench', block.id, undefined, { unit: next }),
+            [next],
           )
         }
       />

@@ -15,29 +15,34 @@ import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { unitKeyText, unitPrompt } from '../unitWords';
 import { rangeName } from '../../shared/unitNames';
 import { UnitSetupEditor } from './UnitBenchEditor';
-import { UnitPicker } from './UnitPicker';
-import { useLessonUnits } from './useLessonUnits';
+import { ModelPicker } from './ModelPicker';
+import { useLessonModels } from './useLessonModels';
 
 interface Props {
   question: UnitQuestion;
-  /** With a unit when the lesson is to carry it from now on. */
-  onQuestion: (question: UnitQuestion, unit?: Unit) => void;
+  /** With the unit when the lesson is to carry it from now on. */
+  onQuestion: (question: UnitQuestion, models?: readonly Unit[]) => void;
 }
 
 /** What is asked about a whole unit, and the answer that the model gives at this moment. */
 export function UnitQuestionEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
-  const unit = useLessonUnits().units.find((u) => u.id === question.unit);
+  const unit = useLessonModels('fair-sprocket/unit').models.find((u) => u.id === question.unit);
   const choose = (next: Unit) =>
     onQuestion(
       next.id === question.unit
         ? question
         : { ...newUnitQuestion(question.kind, next), prompt: question.prompt },
-      next,
+      [next],
     );
   return (
     <>
-      <UnitPicker value={question.unit} onUnit={choose} />
+      <ModelPicker
+        kind="fair-sprocket/unit"
+        label={t('apply.unit')}
+        value={question.unit}
+        onModel={choose}
+      />
       {unit && (
         <>
           <Fields question={question} unit={unit} onQuestion={onQuestion} />

@@ -71,16 +71,16 @@ test('steps and blocks are added, moved, changed and taken out', () => {
 
 test('a lesson carries the units its blocks are about, and lets go of the others', () => {
   const unit = (id: string) => newUnit(id, (key) => key);
-  const bench = (id: string, about: Unit) => newBlock('unit-bench', id, undefined, about);
+  const bench = (id: string, about: Unit) => newBlock('unit-bench', id, undefined, { unit: about });
   const add = (id: string, about: Unit) =>
-    blockAdded({ stepId: 's1', block: bench(id, about), at: 0, unit: about });
+    blockAdded({ stepId: 's1', block: bench(id, about), at: 0, models: [about] });
   const [a, b] = [unit('a'), unit('b')];
   const state = run(add('x', a), add('y', b));
   expect(state.present?.units?.map((u) => u.id)).toEqual(['a', 'b']);
   const newer = { ...a, name: 'Newer' };
   const changed = draftHistoryReducer(
     state,
-    blockChanged({ stepId: 's1', block: bench('x', newer), unit: newer }),
+    blockChanged({ stepId: 's1', block: bench('x', newer), models: [newer] }),
   );
   expect(changed.present?.units?.find((u) => u.id === 'a')?.name).toBe('Newer');
   const question = newUnitQuestion('trace-path', b);

@@ -1,6 +1,12 @@
 import { createSlice, current, type PayloadAction } from '@reduxjs/toolkit';
-import type { Unit } from '../../../core/geartrain';
-import { carrying, type Block, type Lesson, type LessonStep } from '../../../core/lesson';
+import {
+  CARRIED_LISTS,
+  carrying,
+  type Block,
+  type Carried,
+  type Lesson,
+  type LessonStep,
+} from '../../../core/lesson';
 
 /** The lesson being built. Undo and redo wrap this reducer (see `app/store.ts`). */
 export type DraftState = Lesson | null;
@@ -12,11 +18,12 @@ interface InStep {
 const stepOf = (draft: Lesson, id: string): LessonStep | undefined =>
   draft.steps.find((s) => s.id === id);
 
-/** Puts a unit into the lesson, and lets go of those that no block is about any more. */
-function carry(draft: Lesson, unit: Unit | null): void {
-  const { units } = carrying(current(draft), unit);
-  if (units) draft.units = units;
-  else delete draft.units;
+/** Puts models into the lesson, and lets go of those that no block is about any more. */
+function carry(draft: Lesson, models: readonly Carried[]): void {
+  const next = carrying(current(draft), models);
+  for (const list of CARRIED_LISTS)
+    if (next[list]) draft[list] = next[list] as never;
+    else delete draft[list];
 }
 
 function move<T>(items: T[], from: number, to: number): void {
@@ -47,7 +54,7 @@ const slice = createSlice({
     stepRemoved: (draft, action: PayloadAction<InStep>) => {
       if (!draft) return;
       draft.steps = draft.steps.filter((s) => s.id !== action.payload.stepId);
-      carry(draft, null);
+      carry(draft, []);
     },
     stepRenamed: (draft, action: PayloadAction<InStep & { title: string }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);
@@ -58,24 +65,27 @@ const slice = createSlice({
     },
     blockAdded: (
       draft,
-      action: PayloadAction<InStep & { block: Block; at: number; unit?: Unit }>,
+      action: PayloadAction<InStep & { block: Block; at: number; models?: readonly Carried[] }>,
     ) => {
       const step = draft && stepOf(draft, action.payload.stepId);
       step?.blocks.splice(action.payload.at, 0, action.payload.block);
-      if (draft && action.payload.unit) carry(draft, action.payload.unit);
+      if (draft && action.payload.models) carry(draft, action.payload.models);
     },
     blockRemoved: (draft, action: PayloadAction<InStep & { blockId: string }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);
       if (!draft || !step) return;
       step.blocks = step.blocks.filter((b) => b.id !== action.payload.blockId);
-      carry(draft, null);
+      carry(draft, []);
     },
-    blockChanged: (draft, action: PayloadAction<InStep & { block: Block; unit?: Unit }>) => {
+    blockChanged: (
+      draft,
+      action: PayloadAction<InStep & { block: Block; models?: readonly Carried[] }>,
+    ) => {
       const step = draft && stepOf(draft, action.payload.stepId);
       const index = step?.blocks.findIndex((b) => b.id === action.payload.block.id) ?? -1;
       if (!draft || !step || index < 0) return;
       step.blocks[index] = action.payload.block;
-      carry(draft, action.payload.unit ?? null);
+      carry(draft, action.payload.models ?? []);
     },
     blockMoved: (draft, action: PayloadAction<InStep & { from: number; to: number }>) => {
       const step = draft && stepOf(draft, action.payload.stepId);

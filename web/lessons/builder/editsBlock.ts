@@ -1,8 +1,8 @@
-import type { Unit } from '../../../core/geartrain';
+import type { Model } from '../../../core/formats';
 import type { Block } from '../../../core/lesson';
 
-/** What the editor of a block gets. With a unit, the lesson carries it from now on. */
+/** What the editor of a block gets. With models, the lesson carries them from now on. */
 export interface EditsBlock<B extends Block = Block> {
   block: B;
-  onBlock: (block: Block, unit?: Unit) => void;
+  onBlock: (block: Block, models?: readonly Model[]) => void;
 }

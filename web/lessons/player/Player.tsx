@@ -1,9 +1,12 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  isConverterQuestion,
   isUnitQuestion,
+  rigOf,
   setupForStudent,
   unitOf,
+  type AnyFault,
   type Lesson,
   type LessonStep,
   type QuestionBlock,
@@ -25,6 +28,12 @@ const UnitQuestionStage = lazy(async () => ({
 }));
 const UnitBenchStage = lazy(async () => ({
   default: (await import('./UnitBenchStage')).UnitBenchStage,
+}));
+const ConverterQuestionStage = lazy(async () => ({
+  default: (await import('./ConverterQuestionStage')).ConverterQuestionStage,
+}));
+const ConverterBenchStage = lazy(async () => ({
+  default: (await import('./ConverterBenchStage')).ConverterBenchStage,
 }));
 const BenchStage = lazy(async () => ({ default: (await import('./BenchStage')).BenchStage }));
 
@@ -75,7 +84,7 @@ interface StepProps {
 function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
   const { t } = useTranslation();
   const player = useAppSelector(selectPlayer);
-  const { focus, benchesOpen, choose } = useFocus(step, player);
+  const { focus, open, benchesOpen, choose } = useFocus(step, player);
   const round = focus ? (player.rounds[focus.id] ?? 0) : 0;
   const blocks = (
     <ReadingBlocks
@@ -91,7 +100,13 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
       <span className="quiet">{number}</span> {step.title}
     </h1>
   );
-  const next = { title: nextTitle, go: onNext };
+  const questions = step.blocks.filter((b) => b.kind === 'question');
+  const next = open
+    ? {
+        title: t('player.question', { n: questions.indexOf(open) + 1 }),
+        go: () => choose(open),
+      }
+    : { title: nextTitle, go: onNext };
   const frame = { heading, blocks, next };
   if (focus?.kind === 'question')
     return <AskedQuestion lesson={lesson} block={focus} round={round} {...frame} />;
@@ -102,7 +117,17 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
         <UnitBenchStage key={focus.id} block={focus} unit={unit} {...frame} />
       </Suspense>
     ) : (
-      <UnitMissing {...frame} />
+      <ModelMissing fault="unit-missing" {...frame} />
+    );
+  }
+  if (focus?.kind === 'converter-bench') {
+    const rig = rigOf(lesson, focus);
+    return rig ? (
+      <Suspense fallback={null}>
+        <ConverterBenchStage key={focus.id} block={focus} rig={rig} {...frame} />
+      </Suspense>
+    ) : (
+      <ModelMissing fault="converter-missing" {...frame} />
     );
   }
   if (focus)
@@ -132,7 +157,7 @@ interface AskedProps extends Frame {
   round: number;
 }
 
-/** A question with what it is about for this student: a gear set of their own, or a unit of the lesson. */
+/** A question with what it is about for this student: a gear set of their own, or models of the lesson. */
 function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
   const player = useAppSelector(selectPlayer);
   const seed = {
@@ -143,6 +168,21 @@ function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
   };
   const { question } = block;
   const key = `${block.id} ${round}`;
+  if (isConverterQuestion(question)) {
+    const rig = rigOf(lesson, question);
+    if (!rig) return <ModelMissing fault="converter-missing" {...frame} />;
+    return (
+      <Suspense fallback={null}>
+        <ConverterQuestionStage
+          key={key}
+          block={{ ...block, question }}
+          rig={rig}
+          round={round}
+          {...frame}
+        />
+      </Suspense>
+    );
+  }
   if (!isUnitQuestion(question))
     return (
       <QuestionStage
@@ -154,7 +194,7 @@ function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
       />
     );
   const unit = unitOf(lesson, question);
-  if (!unit) return <UnitMissing {...frame} />;
+  if (!unit) return <ModelMissing fault="unit-missing" {...frame} />;
   return (
     <Suspense fallback={null}>
       <UnitQuestionStage
@@ -168,14 +208,14 @@ function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
   );
 }
 
-/** The lesson came without the unit that this step is about. */
-function UnitMissing({ heading, blocks, next }: Frame) {
+/** The lesson came without the model that this step is about. */
+function ModelMissing({ fault, heading, blocks, next }: Frame & { fault: AnyFault }) {
   const { t } = useTranslation();
   return (
     <section className="player-reading" aria-label={t('player.step')}>
       {heading}
       {blocks}
-      <QuestionFaultAlert fault="unit-missing" />
+      <QuestionFaultAlert fault={fault} />
       <NextButton {...next} />
     </section>
   );

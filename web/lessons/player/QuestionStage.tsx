@@ -11,9 +11,9 @@ import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import type { Next } from './NextButton';
 import { answerNow, roundBegun, selectPlayer } from './playerSlice';
+import { QuestionAside } from './QuestionAside';
 import { Prediction } from './Prediction';
 import { Reveal } from './Reveal';
-import { UnsavedNotice } from './UnsavedNotice';
 import { useCommit } from './useCommit';
 
 interface Props {
@@ -75,10 +75,7 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
           }
         />
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
-        {heading}
-        {blocks}
-        {unsaved && <UnsavedNotice {...unsaved} />}
+      <QuestionAside heading={heading} blocks={blocks} unsaved={unsaved}>
         {committed ? (
           <Reveal
             question={question}
@@ -90,7 +87,7 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
         ) : (
           <Prediction question={question} setup={setup} given={given} onCommit={commit} />
         )}
-      </aside>
+      </QuestionAside>
     </>
   );
 }

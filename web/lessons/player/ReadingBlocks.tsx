@@ -39,6 +39,7 @@ function ReadingBlock({ block }: { block: Block }) {
       return <PictureView block={block} />;
     case 'bench':
     case 'unit-bench':
+    case 'converter-bench':
     case 'question':
       return null;
   }

@@ -14,15 +14,14 @@ import { UnitSheet } from '../../apply/UnitSheet';
 import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
-import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { unitPrompt } from '../unitWords';
 import { FillChart } from './FillChart';
 import type { Next } from './NextButton';
 import { answerNow, roundBegun, selectPlayer } from './playerSlice';
+import { QuestionAside } from './QuestionAside';
 import type { SheetDraft } from './sheetDraft';
 import { UnitPrediction } from './UnitPrediction';
 import { UnitReveal } from './UnitReveal';
-import { UnsavedNotice } from './UnsavedNotice';
 import { useCommit } from './useCommit';
 import './UnitQuestionStage.css';
 
@@ -98,13 +97,13 @@ export function UnitQuestionStage({ block, unit, round, heading, blocks, next }:
           </p>
         )}
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
-        {heading}
-        {blocks}
-        {unsaved && <UnsavedNotice {...unsaved} />}
-        {!key.ok ? (
-          <QuestionFaultAlert fault={key.fault} />
-        ) : committed ? (
+      <QuestionAside
+        heading={heading}
+        blocks={blocks}
+        unsaved={unsaved}
+        fault={key.ok ? null : key.fault}
+      >
+        {committed ? (
           <UnitReveal
             question={question}
             unit={unit}
@@ -122,7 +121,7 @@ export function UnitQuestionStage({ block, unit, round, heading, blocks, next }:
             onCommit={commit}
           />
         )}
-      </aside>
+      </QuestionAside>
     </>
   );
 }

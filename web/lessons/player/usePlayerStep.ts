@@ -1,16 +1,26 @@
 import { useState } from 'react';
-import type { BenchBlock, LessonStep, QuestionBlock, UnitBenchBlock } from '../../../core/lesson';
+import type {
+  BenchBlock,
+  ConverterBenchBlock,
+  LessonStep,
+  QuestionBlock,
+  UnitBenchBlock,
+} from '../../../core/lesson';
 import { answerNow, type PlayerState } from './playerSlice';
 
 /** The block of a step that has the drawing sheet: a question or a free bench. */
-export type Focus = QuestionBlock | BenchBlock | UnitBenchBlock;
+export type Focus = QuestionBlock | BenchBlock | UnitBenchBlock | ConverterBenchBlock;
 
 export const takesSheet = (block: LessonStep['blocks'][number]): block is Focus =>
-  block.kind === 'question' || block.kind === 'bench' || block.kind === 'unit-bench';
+  block.kind === 'question' ||
+  block.kind === 'bench' ||
+  block.kind === 'unit-bench' ||
+  block.kind === 'converter-bench';
 
 /**
  * Which block has the sheet: what the student chose, else the first open question, else the last block that
- * can have it. While a question of the step is open, free benches of the step stay closed.
+ * can have it. It keeps the sheet until another is chosen, so that an answer stays to be read. While a question of the
+ * step is open, free benches of the step stay closed.
  */
 export function useFocus(step: LessonStep, player: PlayerState) {
   const [chosen, setChosen] = useState<{ step: string; block: string } | null>(null);
@@ -19,8 +29,12 @@ export function useFocus(step: LessonStep, player: PlayerState) {
   const wanted = blocks.find((b) => chosen?.step === step.id && b.id === chosen.block);
   const allowed = wanted && (wanted.kind === 'question' || !open) ? wanted : undefined;
   const focus: Focus | null = allowed ?? open ?? blocks.at(-1) ?? null;
+  if (focus && (chosen?.step !== step.id || chosen.block !== focus.id))
+    setChosen({ step: step.id, block: focus.id });
   return {
     focus,
+    /** The question of this step that is still to be answered. */
+    open: open?.kind === 'question' && open.id !== focus?.id ? open : null,
     benchesOpen: !open,
     choose: (block: Focus) => setChosen({ step: step.id, block: block.id }),
   };

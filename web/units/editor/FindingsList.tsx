@@ -2,7 +2,8 @@ import { useTranslation } from 'react-i18next';
 import type { Problem } from '../../../core/formats';
 import type { Unit, UnitFinding } from '../../../core/geartrain';
 import { formatNumber } from '../../shared/numbers';
-import { CheckOutlined, WarningOutlined } from '../../shared/icons';
+import { WarningOutlined } from '../../shared/icons';
+import { NothingWrong } from '../../models/NothingWrong';
 import '../../ratio/Findings.css';
 
 interface Props {
@@ -15,12 +16,7 @@ interface Props {
 /** What is wrong or odd, and where; or that nothing is. */
 export function FindingsList({ unit, findings, problems }: Props) {
   const { t } = useTranslation();
-  if (findings.length === 0 && problems.length === 0)
-    return (
-      <p className="unit-sound" role="status">
-        <CheckOutlined /> {t('unitFindings.none')}
-      </p>
-    );
+  if (findings.length === 0 && problems.length === 0) return <NothingWrong />;
   return (
     <div className="findings" role="status">
       <WarningOutlined />

@@ -1,23 +1,23 @@
-import { App, Input, Segmented } from 'antd';
+import { Input, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
 import { MOST_NAME, openValue } from '../../../core/formats';
 import { solveUnit, unitFindings, type Unit } from '../../../core/geartrain';
-import { useAppDispatch, useServices } from '../../app/hooks';
+import { useAppDispatch } from '../../app/hooks';
+import { ModelBar } from '../../models/ModelBar';
+import { modelEdited } from '../../models/modelDraftSlice';
+import { useModelAutosave } from '../../models/useModelAutosave';
+import { useTakeCopy } from '../../models/useTakeCopy';
+import { withNotes } from '../../models/withNotes';
 import { UnitSheet } from '../../apply/UnitSheet';
 import { SECTION } from '../../apply/applySlice';
 import { useTurning } from '../../ratio/useTurning';
-import { saveUnit } from '../unitsSlice';
 import type { EditorProps } from './editorProps';
 import { ElementsEditor } from './ElementsEditor';
 import { FindingsList } from './FindingsList';
 import { GearSetsEditor } from './GearSetsEditor';
 import { MembersEditor } from './MembersEditor';
 import { RangesEditor } from './RangesEditor';
-import { UnitBar } from './UnitBar';
-import { unitDraftOpened, unitEdited } from './unitDraftSlice';
-import { useUnitAutosave } from './useUnitAutosave';
 import './UnitEditor.css';
 
 const PARTS = ['sets', 'elements', 'members', 'about'] as const;
@@ -33,7 +33,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   const opened = useMemo(() => openValue(draft, 'fair-sprocket/unit'), [draft]);
   const sound = opened.ok;
   const findings = useMemo(() => (sound ? unitFindings(draft) : []), [sound, draft]);
-  const autosave = useUnitAutosave(draft, sound, useTakeCopy());
+  const autosave = useModelAutosave(draft, sound, useTakeCopy());
   const range = draft.ranges.find((r) => r.id === rangeId) ?? draft.ranges[0];
   const solution = useMemo(
     () => (sound ? solveUnit(draft, range?.apply ?? []) : null),
@@ -41,12 +41,12 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   );
   const turning = useTurning(EDITOR_RPM, true);
   const change = (unit: Unit, field?: string) =>
-    dispatch(unitEdited({ unit, field: field ?? null }));
+    dispatch(modelEdited({ model: unit, field: field ?? null }));
   const props: EditorProps = { unit: draft, onUnit: change };
   return (
     <main className="unit-editor" id="main">
       <h1 className="visually-hidden">{draft.name}</h1>
-      <UnitBar draft={draft} autosave={autosave} />
+      <ModelBar draft={draft} autosave={autosave} />
       <div className="unit-editor-sheet">
         {solution ? (
           <UnitSheet
@@ -104,32 +104,4 @@ export function UnitEditor({ draft }: { draft: Unit }) {
       </aside>
     </main>
   );
-}
-
-function withNotes(unit: Unit, notes: string): Unit {
-  if (notes !== '') return { ...unit, notes };
-  const plain = { ...unit };
-  delete plain.notes;
-  return plain;
-}
-
-/** Another tab saved this unit: what was changed here goes on as a unit of its own. */
-function useTakeCopy() {
-  const { t } = useTranslation();
-  const { message } = App.useApp();
-  const dispatch = useAppDispatch();
-  const services = useServices();
-  const navigate = useNavigate();
-  return (mine: Unit) => {
-    const copy = {
-      ...mine,
-      id: services.newId(),
-      name: t('library.myVersion', { title: mine.name }),
-    };
-    void dispatch(saveUnit({ unit: copy })).then(() => {
-      dispatch(unitDraftOpened(copy));
-      void navigate(`/teach/units/${copy.id}`);
-      message.warning(t('unitEditor.conflict', { name: copy.name }), 8);
-    });
-  };
 }

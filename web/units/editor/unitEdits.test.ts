@@ -18,7 +18,7 @@ import {
   tiesOf,
   withKind,
 } from './unitEdits';
-import { unitDraftOpened, unitDraftReducer, unitEdited } from './unitDraftSlice';
+import { modelDraftOpened, modelDraftReducer, modelEdited } from '../../models/modelDraftSlice';
 import { ActionCreators } from 'redux-undo';
 
 const fresh = () => newUnit('own', (key) => key);
@@ -97,23 +97,26 @@ test('ranges are added to the lever place with most gears, moved, changed and ta
 });
 
 test('undo goes back one field at a time; opening another unit begins anew', () => {
-  type State = ReturnType<typeof unitDraftReducer>;
-  type Action = Parameters<typeof unitDraftReducer>[1];
+  type State = ReturnType<typeof modelDraftReducer>;
+  type Action = Parameters<typeof modelDraftReducer>[1];
   const run = (state: State | undefined, ...actions: Action[]) =>
-    actions.reduce<State>((s, a) => unitDraftReducer(s, a), unitDraftReducer(state, { type: '' }));
+    actions.reduce<State>(
+      (s, a) => modelDraftReducer(s, a),
+      modelDraftReducer(state, { type: '' }),
+    );
   const unit = fresh();
-  const typed = (name: string) => unitEdited({ unit: { ...unit, name }, field: 'name' });
-  const opened = run(undefined, unitDraftOpened(unit));
+  const typed = (name: string) => modelEdited({ model: { ...unit, name }, field: 'name' });
+  const opened = run(undefined, modelDraftOpened(unit));
   const edited = run(
     opened,
     typed('T'),
     typed('Tug'),
-    unitEdited({ unit: addRange({ ...unit, name: 'Tug' }), field: null }),
+    modelEdited({ model: addRange({ ...unit, name: 'Tug' }), field: null }),
   );
   expect(edited.past).toHaveLength(2);
   const undo = ActionCreators.undo() as unknown as Action;
   const back = run(edited, undo);
-  expect([back.present?.name, back.present?.ranges.length]).toEqual(['Tug', 2]);
+  expect(back.present).toMatchObject({ name: 'Tug', ranges: { length: 2 } });
   expect(run(back, undo).present?.name).toBe('name');
-  expect(run(edited, unitDraftOpened({ ...unit, id: 'other' })).past).toEqual([]);
+  expect(run(edited, modelDraftOpened({ ...unit, id: 'other' })).past).toEqual([]);
 });

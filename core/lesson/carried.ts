@@ -1,0 +1,76 @@
+import type { Converter, Engine } from '../converter';
+import type { Unit } from '../geartrain';
+import type { Vehicle } from '../vehicle';
+import type { ConverterRig } from './converterQuestion';
+import type { Block, Lesson } from './lesson';
+
+/**
+ * The models a lesson carries. A block names them by id; the lesson keeps each as it was when it was chosen, so that
+ * it can't change behind a class's back.
+ */
+export type Carried = Unit | Converter | Engine | Vehicle;
+export type CarriedList = 'units' | 'converters' | 'engines' | 'vehicles';
+
+export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
+  'fair-sprocket/unit': 'units',
+  'fair-sprocket/converter': 'converters',
+  'fair-sprocket/engine': 'engines',
+  'fair-sprocket/vehicle': 'vehicles',
+};
+export const CARRIED_LISTS: readonly CarriedList[] = Object.values(LIST_OF);
+
+const REFERENCES = ['unit', 'converter', 'engine', 'vehicle'] as const;
+const LIST_OF_REFERENCE = {
+  unit: 'units',
+  converter: 'converters',
+  engine: 'engines',
+  vehicle: 'vehicles',
+} as const satisfies Record<(typeof REFERENCES)[number], CarriedList>;
+
+/** What a block is about, by list and id. */
+export function referencesOf(block: Block): { readonly list: CarriedList; readonly id: string }[] {
+  const named: Partial<Record<string, unknown>> =
+    block.kind === 'question' ? { ...block.question } : { ...block };
+  return REFERENCES.flatMap((field) => {
+    const id = named[field];
+    return typeof id === 'string' && id !== '' ? [{ list: LIST_OF_REFERENCE[field], id }] : [];
+  });
+}
+
+const sameModel = (a: Carried, b: Carried): boolean => a.format === b.format && a.id === b.id;
+
+/** The lesson with these models in it, and without those that no block is about. */
+export function carrying(lesson: Lesson, models: readonly Carried[]): Lesson {
+  const used = lesson.steps.flatMap((step) => step.blocks.flatMap(referencesOf));
+  const before = CARRIED_LISTS.flatMap((list): Carried[] => lesson[list] ?? []);
+  const all = [...before.filter((m) => !models.some((n) => sameModel(m, n))), ...models].filter(
+    (m) => used.some((u) => u.list === LIST_OF[m.format] && u.id === m.id),
+  );
+  const next: Lesson = { ...lesson };
+  for (const list of CARRIED_LISTS) delete next[list];
+  for (const model of all) {
+    const list = LIST_OF[model.format];
+    next[list] = [...(next[list] ?? []), model] as never;
+  }
+  return next;
+}
+
+/** What a converter question or bench is about; `null` when the lesson lacks the converter or the engine. */
+export function rigOf(
+  lesson: Pick<Lesson, CarriedList>,
+  named: { converter: string; engine: string; vehicle?: string; unit?: string },
+): ConverterRig | null {
+  const pick = <T extends { id: string }>(list: readonly T[] | undefined, id: string | undefined) =>
+    list?.find((m) => m.id === id) ?? null;
+  const converter = pick(lesson.converters, named.converter);
+  const engine = pick(lesson.engines, named.engine);
+  return (
+    converter &&
+    engine && {
+      converter,
+      engine,
+      vehicle: pick(lesson.vehicles, named.vehicle),
+      unit: pick(lesson.units, named.unit),
+    }
+  );
+}

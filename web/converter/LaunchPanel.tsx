@@ -1,0 +1,135 @@
+import { Checkbox, Segmented, Spin } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { engineModel } from '../../core/converter';
+import { scheduleOf, type LaunchResult } from '../../core/vehicle';
+import { reasonOf } from '../app/thunk';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import { runLaunch } from '../workers/converterWorker';
+import type { LaunchRequest } from '../workers/protocol';
+import type { DrivingProps } from './benchParts';
+import { LaunchTraces, type Trace } from './LaunchTraces';
+import { ShiftMap } from './ShiftMap';
+import { SweepPanel } from './SweepPanel';
+import { UnitAndGrade } from './UnitAndGrade';
+import { useGears } from './useGears';
+import './LaunchPanel.css';
+
+/** A drag of a slider settles before a launch is run. */
+const PAUSE_MS = 120;
+const SECONDS = 15;
+/** s at which the foot goes to the floor. */
+const KICK_S = 9;
+const VIEWS = ['speeds', 'pull', 'heat', 'map', 'sweep'] as const;
+
+/** Fifteen seconds from standing: speeds, pull, heat, the shift map with the run on it, and sweeps. */
+export function LaunchPanel(props: DrivingProps) {
+  const { engine, converter, vehicle, bench, fault, onBench } = props;
+  const { t } = useTranslation();
+  const [view, setView] = useState<(typeof VIEWS)[number]>('speeds');
+  const { gears } = useGears(bench.unitId);
+  const { throttle, grade, kickAt, lockUp } = bench;
+  const request = useMemo<LaunchRequest | null>(
+    () =>
+      vehicle && gears.length > 0
+        ? {
+            engine,
+            converter,
+            fault,
+            vehicle,
+            gears,
+            throttle: [
+              { at: 0, throttle },
+              ...(kickAt === null ? [] : [{ at: kickAt, throttle: 1 }]),
+            ],
+            grade,
+            lockUp,
+            seconds: SECONDS,
+          }
+        : null,
+    [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp],
+  );
+  const { result, failure } = useLaunch(request);
+  const model = useMemo(() => engineModel(engine), [engine]);
+  if (!request) return <p className="quiet">{t('launch.noVehicle')}</p>;
+  return (
+    <>
+      <div className="launch-controls">
+        <Segmented
+          size="small"
+          aria-label={t('launch.view')}
+          value={view}
+          onChange={setView}
+          options={VIEWS.map((v) => ({ value: v, label: t(`launch.views.${v}`) }))}
+        />
+        <UnitAndGrade bench={bench} onBench={onBench} />
+        <Checkbox
+          checked={kickAt !== null}
+          onChange={(e) => onBench({ kickAt: e.target.checked ? KICK_S : null })}
+        >
+          {t('launch.kick', { seconds: KICK_S })}
+        </Checkbox>
+        {result && view !== 'sweep' && <Summary result={result} />}
+      </div>
+      {failure !== '' && <p role="alert">{t('launch.failed', { reason: failure })}</p>}
+      {view === 'sweep' ? (
+        <SweepPanel request={request} />
+      ) : !result ? (
+        <Spin />
+      ) : view === 'map' ? (
+        <ShiftMap
+          schedule={scheduleOf(request.vehicle)}
+          shifting={{ vehicle: request.vehicle, gears, engine: model }}
+          result={result}
+        />
+      ) : (
+        <LaunchTraces trace={view satisfies Trace} result={result} title={request.vehicle.name} />
+      )}
+    </>
+  );
+}
+
+/** Runs the launch in a worker a moment after the last change; the run before stays until the next is there. */
+function useLaunch(request: LaunchRequest | null) {
+  const [result, setResult] = useState<LaunchResult | null>(null);
+  const [failure, setFailure] = useState('');
+  useEffect(() => {
+    if (!request) return;
+    const cancel = new AbortController();
+    const timer = setTimeout(() => {
+      runLaunch(request, cancel.signal).then(
+        (launched) => {
+          setResult(launched);
+          setFailure('');
+        },
+        (error: unknown) => {
+          if (!cancel.signal.aborted) setFailure(reasonOf(error));
+        },
+      );
+    }, PAUSE_MS);
+    return () => {
+      clearTimeout(timer);
+      cancel.abort();
+    };
+  }, [request]);
+  return { result, failure };
+}
+
+function Summary({ result }: { result: LaunchResult }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const last = result.samples.at(-1)!;
+  const { heat, work } = result.energy;
+  const hottest = Math.max(...result.samples.map((s) => s.fluidC));
+  return (
+    <span className="quiet">
+      {t('launch.summary', {
+        speed: numbers.quantity(last.speed, 'road-speed'),
+        gear: last.gear,
+        heat: formatNumber(heat / 1000, 0),
+        share: formatNumber(work > 0 ? (100 * heat) / work : 0, 0),
+        hottest: numbers.quantity(hottest, 'temperature'),
+      })}
+    </span>
+  );
+}

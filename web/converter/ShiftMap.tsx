@@ -1,0 +1,77 @@
+import { useTranslation } from 'react-i18next';
+import {
+  shiftSpeeds,
+  type LaunchResult,
+  type Shifting,
+  type ShiftSchedule,
+} from '../../core/vehicle';
+import { CurveSheet, type Curve } from '../curves/CurveSheet';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import { eventList } from './eventList';
+
+interface Props {
+  schedule: ShiftSchedule;
+  shifting: Shifting;
+  result: LaunchResult;
+}
+
+const OPENINGS = Array.from({ length: 41 }, (_, k) => k / 40);
+const INKS = ['--drives', '--driven', '--held', '--idle'] as const;
+
+/** When each gear comes and goes, by throttle and road speed, with the run drawn across. */
+export function ShiftMap({ schedule, shifting, result }: Props) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const speed = (v: number) => numbers.toDisplay(v, 'road-speed');
+  const pairs = shifting.gears.slice(1).map((_g, k) => k);
+  const curves = pairs.flatMap((gear): Curve[] => {
+    const ink = INKS[gear % INKS.length]!;
+    const line = (way: 'up' | 'down') =>
+      OPENINGS.map((throttle) => ({
+        x: speed(shiftSpeeds(schedule, shifting, gear, throttle)[way]),
+        y: 100 * throttle,
+      }));
+    const names = { low: gear + 1, high: gear + 2 };
+    return [
+      { label: t('launch.shiftUp', names), ink, points: line('up') },
+      { label: t('launch.shiftDown', names), ink, look: 'dashed', points: line('down') },
+    ];
+  });
+  const run = result.samples.map((s) => ({ x: speed(s.speed), y: 100 * s.throttle }));
+  const changed = result.events.filter((e) => e.kind === 'upshift' || e.kind === 'downshift');
+  const changes = changed.flatMap((e) => {
+    const sample = result.samples.find((s) => s.time >= e.time);
+    return sample ? [{ x: speed(sample.speed), y: 100 * sample.throttle }] : [];
+  });
+  return (
+    <CurveSheet
+      title={t('launch.views.map')}
+      x={{ title: `${t('launch.roadSpeed')}, ${numbers.unit('road-speed')}`, min: 0 }}
+      y={{ title: t('launch.throttlePercent'), min: 0, max: 100 }}
+      curves={[
+        ...curves,
+        { label: t('launch.thisRun'), ink: '--ink', look: 'dotted', points: run },
+        { label: t('launch.changesHere'), ink: '--ink', look: 'marks', points: changes },
+      ]}
+      spoken={t('launch.mapShows', {
+        changes: eventList(t, changed),
+      })}
+      figures={{
+        titles: [
+          t('launch.throttlePercent'),
+          ...pairs.flatMap((gear) => {
+            const names = { low: gear + 1, high: gear + 2 };
+            return [t('launch.shiftUp', names), t('launch.shiftDown', names)];
+          }),
+        ],
+        rows: OPENINGS.filter((_o, k) => k % 4 === 0).map((throttle) => [
+          formatNumber(100 * throttle, 0),
+          ...pairs.flatMap((gear) => {
+            const { up, down } = shiftSpeeds(schedule, shifting, gear, throttle);
+            return [formatNumber(speed(up), 1), formatNumber(speed(down), 1)];
+          }),
+        ]),
+      }}
+    />
+  );
+}

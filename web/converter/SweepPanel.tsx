@@ -1,0 +1,141 @@
+import { Button, Progress, Select } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { SWEPT, type Swept, type SweepPoint } from '../../core/vehicle';
+import { reasonOf } from '../app/thunk';
+import { CurveSheet } from '../curves/CurveSheet';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import { runSweep } from '../workers/converterWorker';
+import type { LaunchRequest } from '../workers/protocol';
+
+const RUNS = 25;
+/** m/s whose time is taken: 30 km/h. */
+const TARGET = 30 / 3.6;
+
+/** From and to of what is swept, and what its number is shown times. */
+function rangeOf(swept: Swept, { vehicle }: LaunchRequest) {
+  switch (swept) {
+    case 'throttle':
+      return { from: 0.25, to: 1, scale: 100 };
+    case 'grade':
+      return { from: 0, to: 0.3, scale: 100 };
+    case 'mass':
+      return { from: 0.5 * vehicle.massKg, to: 2.5 * vehicle.massKg, scale: 1 };
+    case 'final-drive':
+      return { from: 0.6 * vehicle.finalDrive, to: 1.6 * vehicle.finalDrive, scale: 1 };
+    case 'converter-size':
+      return { from: 0.8, to: 1.25, scale: 100 };
+  }
+}
+
+interface Done {
+  readonly swept: Swept;
+  readonly points: readonly SweepPoint[];
+}
+
+/** One thing changed from end to end, a launch run at each value: away from the page, to be cancelled. */
+export function SweepPanel({ request }: { request: LaunchRequest }) {
+  const { t } = useTranslation();
+  const [swept, setSwept] = useState<Swept>('converter-size');
+  const [running, setRunning] = useState(false);
+  const [done, setDone] = useState<Done | null>(null);
+  const [failure, setFailure] = useState('');
+  const cancel = useRef<AbortController | null>(null);
+  useEffect(() => () => cancel.current?.abort(), []);
+  const start = () => {
+    const controller = new AbortController();
+    cancel.current = controller;
+    const points: SweepPoint[] = [];
+    setRunning(true);
+    setFailure('');
+    setDone({ swept, points: [] });
+    const { from, to } = rangeOf(swept, request);
+    const asked = { request, swept, from, to, runs: RUNS, target: TARGET };
+    runSweep(asked, controller.signal, (point) => {
+      points.push(point);
+      setDone({ swept, points: [...points] });
+    })
+      .catch((error: unknown) => {
+        if (!controller.signal.aborted) setFailure(reasonOf(error));
+      })
+      .finally(() => setRunning(false));
+  };
+  return (
+    <div className="curve-sheet">
+      <div className="sweep-controls">
+        <Select
+          aria-label={t('sweep.what')}
+          value={swept}
+          disabled={running}
+          onChange={setSwept}
+          style={{ width: 200 }}
+          options={SWEPT.map((s) => ({ value: s, label: t(`sweep.of.${s}`) }))}
+        />
+        {running ? (
+          <Button onClick={() => cancel.current?.abort()}>{t('sweep.cancel')}</Button>
+        ) : (
+          <Button type="primary" onClick={start}>
+            {t('sweep.run', { count: RUNS })}
+          </Button>
+        )}
+        {running && (
+          <Progress
+            percent={Math.round((100 * (done?.points.length ?? 0)) / RUNS)}
+            aria-label={t('sweep.run', { count: RUNS })}
+          />
+        )}
+        {failure !== '' && <span role="alert">{t('launch.failed', { reason: failure })}</span>}
+      </div>
+      {done && done.points.length > 0 ? (
+        <SweepCurves done={done} request={request} />
+      ) : (
+        <p className="quiet">{t('sweep.said')}</p>
+      )}
+    </div>
+  );
+}
+
+function SweepCurves({ done, request }: { done: Done; request: LaunchRequest }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const { swept, points } = done;
+  const { scale } = rangeOf(swept, request);
+  const value = (v: number) => (swept === 'mass' ? numbers.toDisplay(v, 'mass') : v * scale);
+  const xTitle = t(`sweep.axis.${swept}`, { unit: numbers.unit('mass') });
+  const time = t('sweep.time', {
+    speed: numbers.quantity(TARGET, 'road-speed'),
+  });
+  const hottest = `${t('sweep.hottest')}, ${numbers.unit('temperature')}`;
+  const line = (y: (p: SweepPoint) => number | null) =>
+    points.flatMap((p) => {
+      const v = y(p);
+      return v === null ? [] : [{ x: value(p.value), y: v }];
+    });
+  return (
+    <CurveSheet
+      title={t(`sweep.of.${swept}`)}
+      x={{ title: xTitle }}
+      y={{ title: time, min: 0 }}
+      right={{ title: hottest }}
+      curves={[
+        { label: time, ink: '--drives', points: line((p) => p.seconds) },
+        {
+          label: hottest,
+          ink: '--wrong',
+          look: 'dashed',
+          right: true,
+          points: line((p) => numbers.toDisplay(p.hottestC, 'temperature')),
+        },
+      ]}
+      figures={{
+        titles: [xTitle, time, hottest, t('launch.heatSoFar')],
+        rows: points.map((p) => [
+          formatNumber(value(p.value), value(p.value) < 20 ? 2 : 0),
+          p.seconds === null ? t('sweep.never') : formatNumber(p.seconds, 1),
+          formatNumber(numbers.toDisplay(p.hottestC, 'temperature'), 1),
+          formatNumber(p.heat / 1000, 0),
+        ]),
+      }}
+    />
+  );
+}

@@ -1,0 +1,33 @@
+import { Select, Slider } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { formatNumber } from '../shared/numbers';
+import type { DrivingProps } from './benchParts';
+import { useGears } from './useGears';
+
+/** The unit behind the converter, and how steep the road is. */
+export function UnitAndGrade({ bench, onBench }: Pick<DrivingProps, 'bench' | 'onBench'>) {
+  const { t } = useTranslation();
+  const { units, unit } = useGears(bench.unitId);
+  return (
+    <>
+      <Select
+        aria-label={t('apply.unit')}
+        value={unit?.id ?? null}
+        onChange={(unitId) => onBench({ unitId })}
+        style={{ width: 190 }}
+        options={units.map((u) => ({ value: u.id, label: u.name }))}
+      />
+      <span>
+        {t('launch.grade')} <strong>{formatNumber(100 * bench.grade, 0)} %</strong>
+      </span>
+      <Slider
+        min={0}
+        max={30}
+        value={Math.round(100 * bench.grade)}
+        onChange={(v) => onBench({ grade: v / 100 })}
+        ariaLabelForHandle={t('launch.grade')}
+        style={{ width: 110 }}
+      />
+    </>
+  );
+}

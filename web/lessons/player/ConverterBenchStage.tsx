@@ -1,0 +1,60 @@
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { ConverterBenchBlock, ConverterRig } from '../../../core/lesson';
+import { BenchControls } from '../../converter/BenchControls';
+import { ConverterDrawing } from '../../converter/ConverterDrawing';
+import { Readout } from '../../converter/Readout';
+import { useConverterModel } from '../../converter/useConverterModel';
+import { useShortcuts } from '../../shared/useShortcuts';
+import { NextButton, type Next } from './NextButton';
+
+interface Props {
+  block: ConverterBenchBlock;
+  rig: ConverterRig;
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+/** An engine and a converter to operate in a lesson: the student may do what the instructor allows. */
+export function ConverterBenchStage({ block, rig, heading, blocks, next }: Props) {
+  const { t } = useTranslation();
+  const [setting, setSetting] = useState(block.setting);
+  const [wanted, setWanted] = useState(block.fault);
+  const { converter, engine } = rig;
+  const { fault, match } = useConverterModel(converter, engine, setting, wanted);
+  const { allow } = block;
+  const change = (part: Partial<typeof setting>) => setSetting({ ...setting, ...part });
+  useShortcuts(
+    allow.lockUp && converter.lockUpCapacity !== undefined
+      ? { l: () => change({ lockUp: !setting.lockUp }) }
+      : {},
+  );
+  return (
+    <>
+      <div className="player-sheet">
+        <ConverterDrawing
+          converter={converter}
+          point={match.point}
+          locked={match.kind === 'locked'}
+          keys
+        />
+      </div>
+      <aside className="player-side" aria-label={t('player.step')}>
+        {heading}
+        {blocks}
+        <Readout match={match} />
+        <BenchControls
+          converter={converter}
+          engine={engine}
+          setting={setting}
+          fault={fault}
+          allow={allow}
+          onSetting={change}
+          onFault={setWanted}
+        />
+        <NextButton {...next} />
+      </aside>
+    </>
+  );
+}

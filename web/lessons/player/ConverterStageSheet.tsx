@@ -1,0 +1,226 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  characteristicOf,
+  engineModel,
+  matchEngine,
+  resized,
+  atAltitude,
+  weakened,
+} from '../../../core/converter';
+import {
+  SKETCH_AT,
+  type ConverterAnswer,
+  type ConverterKey,
+  type ConverterQuestion,
+  type ConverterRig,
+  type PredictChangeQuestion,
+} from '../../../core/lesson';
+import { ConverterCurves } from '../../converter/ConverterCurves';
+import { ConverterDrawing } from '../../converter/ConverterDrawing';
+import { MatchCurves } from '../../converter/MatchCurves';
+import { useConverterModel } from '../../converter/useConverterModel';
+import { Sheet } from '../../shared/Sheet';
+import { SortableList } from '../../shared/SortableList';
+import { formatNumber } from '../../shared/numbers';
+import { eventText } from '../converterWords';
+import type { ConverterDraft } from './converterDraft';
+import { moved } from './launchOrder';
+import { SketchPad } from './SketchPad';
+import './ConverterStageSheet.css';
+
+interface Props {
+  question: ConverterQuestion;
+  rig: ConverterRig;
+  /** `null` where the question can't be asked. */
+  keyNow: ConverterKey | null;
+  draft: ConverterDraft;
+  /** What was committed. */
+  answer: ConverterAnswer | undefined;
+  onDraft: (change: Partial<ConverterDraft>) => void;
+}
+
+/** The sheet of a question about a converter: what is operated, read, drawn or put in order. */
+export function ConverterStageSheet(props: Props) {
+  const { t } = useTranslation();
+  const { question, rig, keyNow, draft, answer, onDraft } = props;
+  switch (question.kind) {
+    case 'operate':
+      return <Operated rig={rig} setting={answer?.kind === 'operate' ? answer : draft.setting} />;
+    case 'sketch-curve': {
+      const values = answer?.kind === 'sketch-curve' ? answer.values : draft.values;
+      return (
+        <Sheet label={t('sketch.sheet')}>
+          <SketchPad
+            curve={question.curve}
+            values={values.length === SKETCH_AT.length ? values : SKETCH_AT.map(() => 0)}
+            onValues={answer ? undefined : (next) => onDraft({ values: next, touched: true })}
+            truth={answer && keyNow?.kind === 'sketch-curve' ? keyNow.at : null}
+          />
+        </Sheet>
+      );
+    }
+    case 'read-match':
+      return (
+        <MatchSheet
+          rig={rig}
+          throttle={question.throttle}
+          turbineRpm={question.ask === 'stall-speed' ? 0 : question.turbineRpm}
+          curve={question.ask === 'coupling-ratio'}
+          sealed={!answer}
+        />
+      );
+    case 'predict-change':
+      if (question.of !== 'stall-speed')
+        return <ChangedCurves question={question} rig={rig} revealed={answer !== undefined} />;
+      return (
+        <MatchSheet
+          rig={answer ? changedRig(question, rig) : rig}
+          throttle={1}
+          turbineRpm={0}
+          curve={false}
+          sealed={false}
+          fault={answer && question.change.kind === 'stator' ? question.change.fault : null}
+        />
+      );
+    case 'launch-order':
+      return (
+        <OrderSheet
+          order={answer?.kind === 'launch-order' ? answer.order : draft.order}
+          truth={answer && keyNow?.kind === 'launch-order' ? keyNow.events : null}
+          onOrder={answer ? undefined : (order) => onDraft({ order, touched: true })}
+        />
+      );
+  }
+}
+
+/** The pair after the change, as far as it changes them. */
+function changedRig({ change }: PredictChangeQuestion, rig: ConverterRig): ConverterRig {
+  switch (change.kind) {
+    case 'engine':
+      return { ...rig, engine: weakened(rig.engine, change.share) };
+    case 'altitude':
+      return { ...rig, engine: atAltitude(rig.engine, change.metres) };
+    case 'size':
+      return { ...rig, converter: resized(rig.converter, change.factor) };
+    case 'stator':
+      return rig;
+  }
+}
+
+interface ChangedProps {
+  question: PredictChangeQuestion;
+  rig: ConverterRig;
+  revealed: boolean;
+}
+
+/** The converter's curves as they were; after the commit, as the change leaves them. */
+function ChangedCurves({ question, rig, revealed }: ChangedProps) {
+  const { change } = question;
+  const fault = revealed && change.kind === 'stator' ? change.fault : null;
+  const { converter } = revealed ? changedRig(question, rig) : rig;
+  const characteristic = useMemo(
+    () => characteristicOf(converter, fault) ?? characteristicOf(converter)!,
+    [converter, fault],
+  );
+  return (
+    <div className="stage-curves">
+      <ConverterCurves converter={converter} characteristic={characteristic} />
+    </div>
+  );
+}
+
+function Operated({ rig, setting }: { rig: ConverterRig; setting: ConverterDraft['setting'] }) {
+  const { match } = useConverterModel(rig.converter, rig.engine, setting, null);
+  return (
+    <ConverterDrawing
+      converter={rig.converter}
+      point={match.point}
+      locked={match.kind === 'locked'}
+    />
+  );
+}
+
+interface MatchSheetProps {
+  rig: ConverterRig;
+  throttle: number;
+  turbineRpm: number;
+  /** The converter's own curves instead of the engine's match. */
+  curve: boolean;
+  sealed: boolean;
+  fault?: 'slips' | 'seized' | null;
+}
+
+function MatchSheet({ rig, throttle, turbineRpm, curve, sealed, fault = null }: MatchSheetProps) {
+  const { converter, engine } = rig;
+  const { model, characteristic, match } = useMemo(() => {
+    const m = engineModel(engine);
+    const c = characteristicOf(converter, fault) ?? characteristicOf(converter)!;
+    return { model: m, characteristic: c, match: matchEngine(m, c, throttle, turbineRpm) };
+  }, [converter, engine, throttle, turbineRpm, fault]);
+  return (
+    <div className="stage-curves">
+      {curve ? (
+        <ConverterCurves converter={converter} characteristic={characteristic} />
+      ) : (
+        <MatchCurves
+          title={`${engine.name}, ${converter.name}`}
+          engine={model}
+          throttle={throttle}
+          characteristic={characteristic}
+          match={match}
+          sealed={sealed}
+        />
+      )}
+    </div>
+  );
+}
+
+interface OrderProps {
+  order: readonly string[];
+  truth: readonly { readonly name: string; readonly time: number }[] | null;
+  onOrder: ((order: string[]) => void) | undefined;
+}
+
+/** Events as cards, to be put in order; after the commit each with the time that the model gives it. */
+function OrderSheet({ order, truth, onOrder }: OrderProps) {
+  const { t } = useTranslation();
+  const items = order.map((id) => ({ id }));
+  const timeOf = (id: string) => truth?.find((e) => e.name === id)?.time;
+  const place = (id: string) => truth?.findIndex((e) => e.name === id) ?? -1;
+  if (!onOrder)
+    return (
+      <div className="order-sheet">
+        <span className="label">{t('order.yours')}</span>
+        <ol className="order-cards">
+          {order.map((id, k) => (
+            <li key={id} className="order-card" data-right={place(id) === k}>
+              {eventText(t, id)}
+              <span className="quiet">
+                {t('order.at', { seconds: formatNumber(timeOf(id) ?? 0, 1), place: place(id) + 1 })}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </div>
+    );
+  return (
+    <div className="order-sheet">
+      <span className="label">{t('order.how')}</span>
+      <SortableList
+        className="order-cards"
+        label={t('order.yours')}
+        items={items}
+        nameOf={({ id }) => eventText(t, id)}
+        onMove={(from, to) => onOrder(moved(order, from, to))}
+      >
+        {({ id }, handle, k) => (
+          <div className="order-card">
+            {handle}
+            <span className="quiet">{k + 1}</span> {eventText(t, id)}
+          </div>
+        )}
+      </SortableList>
+    </div>
+  );
+}

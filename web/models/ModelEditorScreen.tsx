@@ -1,0 +1,33 @@
+import { Spin } from 'antd';
+import { useEffect } from 'react';
+import { useParams } from 'react-router';
+import type { ModelKind } from '../../core/formats';
+import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { NotFound } from '../app/NotFound';
+import { UnitEditor } from '../units/editor/UnitEditor';
+import { PartEditor } from './editor/PartEditor';
+import { modelDraftClosed, modelDraftOpened } from './modelDraftSlice';
+import { selectModels } from './modelsSlice';
+
+/** Opens a stored model as the draft, and lets go of it on leaving. */
+export function ModelEditorScreen({ kind }: { kind: ModelKind }) {
+  const { modelId } = useParams();
+  const dispatch = useAppDispatch();
+  const shelf = useAppSelector(selectModels(kind));
+  const model = modelId === undefined ? undefined : shelf.byId[modelId];
+  const draft = useAppSelector((state) => state.modelDraft.present);
+  const open = draft?.id === modelId && draft?.format === kind ? draft : null;
+
+  useEffect(() => {
+    if (model && !open) dispatch(modelDraftOpened(model));
+  }, [model, open, dispatch]);
+  useEffect(() => () => void dispatch(modelDraftClosed()), [dispatch, modelId, kind]);
+
+  if (!model) return <NotFound />;
+  if (!open) return <Spin />;
+  return open.format === 'fair-sprocket/unit' ? (
+    <UnitEditor key={open.id} draft={open} />
+  ) : (
+    <PartEditor key={open.id} draft={open} />
+  );
+}

@@ -1,0 +1,97 @@
+import { useTranslation } from 'react-i18next';
+import {
+  bestPower,
+  characteristicOf,
+  couplingPoint,
+  engineModel,
+  type Converter,
+  type Engine,
+} from '../../core/converter';
+import type { Model } from '../../core/formats';
+import { forwardRatios, type Unit } from '../../core/geartrain';
+import type { Vehicle } from '../../core/vehicle';
+import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
+
+/** What tells one model from another, in a few figures that are computed from it. */
+export function ModelFacts({ model }: { model: Model }) {
+  switch (model.format) {
+    case 'fair-sprocket/unit':
+      return <UnitFacts unit={model} />;
+    case 'fair-sprocket/converter':
+      return <ConverterFacts converter={model} />;
+    case 'fair-sprocket/engine':
+      return <EngineFacts engine={model} />;
+    case 'fair-sprocket/vehicle':
+      return <VehicleFacts vehicle={model} />;
+  }
+}
+
+function UnitFacts({ unit }: { unit: Unit }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <span>{t('unitLibrary.sets', { count: unit.gearsets.length })}</span>
+      <span>{t('unitLibrary.elements', { count: unit.elements.length })}</span>
+      <span className="quiet">{forwardRatios(unit).map(formatRatio).join('  ')}</span>
+    </>
+  );
+}
+
+function ConverterFacts({ converter }: { converter: Converter }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const characteristic = characteristicOf(converter)!;
+  const { model, lockUpCapacity } = converter;
+  return (
+    <>
+      <span>{t(`modelFacts.${model.kind}`)}</span>
+      <span>
+        {t('modelFacts.stallRatio', { ratio: formatRatio(characteristic.at(0).torqueRatio) })}
+      </span>
+      <span>{t('modelFacts.couples', { ratio: formatRatio(couplingPoint(characteristic)) })}</span>
+      {lockUpCapacity !== undefined && (
+        <span>
+          {t('modelFacts.lockUp', { torque: numbers.quantity(lockUpCapacity, 'torque') })}
+        </span>
+      )}
+    </>
+  );
+}
+
+function EngineFacts({ engine }: { engine: Engine }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const most = engine.rows.reduce((a, b) => (b.torqueNm > a.torqueNm ? b : a));
+  const { watts, speedRpm } = bestPower(engineModel(engine));
+  return (
+    <>
+      <span>
+        {t('modelFacts.at', {
+          what: numbers.quantity(most.torqueNm, 'torque'),
+          speed: formatNumber(most.speedRpm, 0),
+        })}
+      </span>
+      <span>
+        {t('modelFacts.at', {
+          what: numbers.quantity(watts / 1000, 'power'),
+          speed: formatNumber(Math.round(speedRpm / 10) * 10, 0),
+        })}
+      </span>
+      <span>{t('modelFacts.governed', { speed: formatNumber(engine.governedRpm, 0) })}</span>
+    </>
+  );
+}
+
+function VehicleFacts({ vehicle }: { vehicle: Vehicle }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  return (
+    <>
+      <span>{numbers.quantity(vehicle.massKg, 'mass')}</span>
+      <span>{t('modelFacts.axle', { ratio: formatRatio(vehicle.finalDrive) })}</span>
+      <span>
+        {t('modelFacts.tyre', { length: numbers.quantity(1000 * vehicle.tyreRadiusM, 'length') })}
+      </span>
+    </>
+  );
+}

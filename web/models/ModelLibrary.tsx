@@ -1,0 +1,126 @@
+import { Button } from 'antd';
+import { useTranslation } from 'react-i18next';
+import { NavLink, Link, useNavigate } from 'react-router';
+import { MODEL_KINDS, type Model, type ModelKind } from '../../core/formats';
+import { LIST_OF } from '../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { exportModel } from '../files/exportFiles';
+import { ImportReport } from '../files/ImportReport';
+import { useImporter } from '../files/useImporter';
+import { FileButton } from '../shared/FileButton';
+import { FolderOpenOutlined, PlusOutlined } from '../shared/icons';
+import { LazyMarkdown } from '../shared/LazyMarkdown';
+import { LinkButton } from '../shared/LinkButton';
+import { useUndoNotice } from '../shared/useUndoNotice';
+import { newUnit } from '../units/editor/unitEdits';
+import { ModelFacts } from './ModelFacts';
+import { benchOf, editorOf, shelfOf } from './modelPlaces';
+import { onShelf, removeModel, saveModel, selectModels, type Shelf } from './modelsSlice';
+import { newConverter, newEngine, newVehicle } from './newModels';
+import '../lessons/library/LessonLibrary.css';
+import './ModelLibrary.css';
+
+/** Every model of this browser, shelf by shelf, to operate, change, hand out and take in. */
+export function ModelLibrary({ kind }: { kind: ModelKind }) {
+  const { t } = useTranslation();
+  const shelf = useAppSelector(selectModels(kind)) as Shelf<Model>;
+  const importer = useImporter();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const navigate = useNavigate();
+  const words = LIST_OF[kind];
+  const create = () => {
+    const [id, name] = [services.newId(), t(`modelLibrary.${words}.new`)];
+    const model = {
+      'fair-sprocket/unit': () => newUnit(id, (key) => t(`unitLibrary.starter.${key}`)),
+      'fair-sprocket/converter': () => newConverter(id, name),
+      'fair-sprocket/engine': () => newEngine(id, name),
+      'fair-sprocket/vehicle': () => newVehicle(id, name),
+    }[kind]();
+    void dispatch(saveModel({ model })).then(() => navigate(editorOf(model)));
+  };
+  return (
+    <main className="page" id="main">
+      <nav className="shelves" aria-label={t('modelLibrary.shelves')}>
+        {MODEL_KINDS.map((k) => (
+          <NavLink key={k} to={shelfOf(k)}>
+            {t(`modelLibrary.${LIST_OF[k]}.title`)}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="page-head">
+        <div>
+          <h1>{t(`modelLibrary.${words}.title`)}</h1>
+          <p>{t(`modelLibrary.${words}.lead`)}</p>
+        </div>
+        <div className="row">
+          <FileButton
+            accept=".json"
+            multiple
+            icon={<FolderOpenOutlined />}
+            loading={importer.busy}
+            onFiles={(files) => void importer.open(files)}
+          >
+            {t('library.openFile')}
+          </FileButton>
+          <Button type="primary" icon={<PlusOutlined />} onClick={create}>
+            {t(`modelLibrary.${words}.new`)}
+          </Button>
+        </div>
+      </div>
+      <ImportReport importer={importer} />
+      {shelf.ids.length === 0 ? (
+        <p className="library-empty">{t('modelLibrary.empty')}</p>
+      ) : (
+        <ul className="lesson-cards">
+          {onShelf(shelf).map((model) => (
+            <ModelCard key={model.id} model={model} />
+          ))}
+        </ul>
+      )}
+    </main>
+  );
+}
+
+function ModelCard({ model }: { model: Model }) {
+  const { t } = useTranslation();
+  const undoNotice = useUndoNotice();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const duplicate = () =>
+    void dispatch(
+      saveModel({
+        model: { ...model, id: services.newId(), name: t('library.copyOf', { title: model.name }) },
+      }),
+    );
+  const remove = () => {
+    void dispatch(removeModel(model));
+    undoNotice(
+      `removed-${model.id}`,
+      t('library.removed', { title: model.name }),
+      () => void dispatch(saveModel({ model })),
+    );
+  };
+  return (
+    <li className="lesson-card">
+      <h2>
+        <Link to={benchOf(model)}>{model.name}</Link>
+      </h2>
+      <div className="lesson-card-summary">
+        <LazyMarkdown text={model.notes ?? ''} />
+      </div>
+      <div className="lesson-card-facts">
+        <ModelFacts model={model} />
+      </div>
+      <div className="lesson-card-actions">
+        <LinkButton to={benchOf(model)} type="primary">
+          {t('modelLibrary.bench')}
+        </LinkButton>
+        <LinkButton to={editorOf(model)}>{t('unitLibrary.edit')}</LinkButton>
+        <Button onClick={duplicate}>{t('unitLibrary.duplicate')}</Button>
+        <Button onClick={() => exportModel(model)}>{t('library.export')}</Button>
+        <Button onClick={remove}>{t('library.delete')}</Button>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,96 @@
+import { Input } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Converter, Engine } from '../../../core/converter';
+import { MOST_NAME, openValue, type Model, type Problem } from '../../../core/formats';
+import type { Unit } from '../../../core/geartrain';
+import type { Vehicle } from '../../../core/vehicle';
+import { useAppDispatch } from '../../app/hooks';
+import { ModelBar } from '../ModelBar';
+import { modelEdited } from '../modelDraftSlice';
+import { useModelAutosave } from '../useModelAutosave';
+import { useTakeCopy } from '../useTakeCopy';
+import { withNotes } from '../withNotes';
+import { ConverterFields } from './ConverterFields';
+import { ConverterPreview } from './ConverterPreview';
+import { EngineFields } from './EngineFields';
+import { EnginePreview } from './EnginePreview';
+import { ModelProblems } from './ModelProblems';
+import { VehicleFields } from './VehicleFields';
+import { VehiclePreview } from './VehiclePreview';
+import '../../units/editor/UnitEditor.css';
+import './PartEditor.css';
+
+type Part = Exclude<Model, Unit>;
+
+/** The editor of a converter, an engine or a vehicle: what it makes at the left, its data at the right. */
+export function PartEditor({ draft }: { draft: Part }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const opened = useMemo(() => openValue(draft, draft.format), [draft]);
+  const problems: readonly Problem[] =
+    opened.ok || opened.failure.cause !== 'invalid' ? [] : opened.failure.problems;
+  const autosave = useModelAutosave(draft, opened.ok, useTakeCopy());
+  const change = (model: Part, field?: string) =>
+    dispatch(modelEdited({ model, field: field ?? null }));
+  return (
+    <main className="part-editor" id="main">
+      <h1 className="visually-hidden">{draft.name}</h1>
+      <ModelBar draft={draft} autosave={autosave} />
+      <div className="part-editor-curves">
+        {opened.ok ? (
+          <Preview part={draft} />
+        ) : (
+          <p className="section-wait">{t('partEditor.notDrawn')}</p>
+        )}
+      </div>
+      <aside className="part-editor-fields" aria-label={t('partEditor.data')}>
+        <Input
+          aria-label={t('partEditor.name')}
+          className="unit-editor-name"
+          maxLength={MOST_NAME}
+          value={draft.name}
+          onChange={(e) => change({ ...draft, name: e.target.value }, 'name')}
+        />
+        <ModelProblems problems={problems} />
+        <Fields part={draft} problems={problems} onPart={change} />
+        <label className="field">
+          <span className="label">{t('unitEditor.notes')}</span>
+          <Input.TextArea
+            autoSize={{ minRows: 2, maxRows: 10 }}
+            value={draft.notes ?? ''}
+            onChange={(e) => change(withNotes(draft, e.target.value), 'notes')}
+          />
+        </label>
+      </aside>
+    </main>
+  );
+}
+
+function Preview({ part }: { part: Part }) {
+  switch (part.format) {
+    case 'fair-sprocket/converter':
+      return <ConverterPreview converter={part} />;
+    case 'fair-sprocket/engine':
+      return <EnginePreview engine={part} />;
+    case 'fair-sprocket/vehicle':
+      return <VehiclePreview vehicle={part} />;
+  }
+}
+
+interface FieldsProps {
+  part: Part;
+  problems: readonly Problem[];
+  onPart: (part: Converter | Engine | Vehicle, field?: string) => void;
+}
+
+function Fields({ part, problems, onPart }: FieldsProps) {
+  switch (part.format) {
+    case 'fair-sprocket/converter':
+      return <ConverterFields converter={part} problems={problems} onConverter={onPart} />;
+    case 'fair-sprocket/engine':
+      return <EngineFields engine={part} problems={problems} onEngine={onPart} />;
+    case 'fair-sprocket/vehicle':
+      return <VehicleFields vehicle={part} problems={problems} onVehicle={onPart} />;
+  }
+}

@@ -1,0 +1,123 @@
+import { Button } from 'antd';
+import { useTranslation } from 'react-i18next';
+import type { Problem } from '../../../core/formats';
+import { fluidOf, scheduleOf, type Vehicle } from '../../../core/vehicle';
+import { NumberField } from '../../shared/NumberField';
+
+interface Props {
+  vehicle: Vehicle;
+  problems: readonly Problem[];
+  onVehicle: (vehicle: Vehicle, field?: string) => void;
+}
+
+const SCHEDULE = ['light', 'full', 'hysteresis', 'kickDown'] as const;
+
+/** A vehicle's data: what the road asks, when it changes gear, and its fluid. */
+export function VehicleFields({ vehicle, problems, onVehicle }: Props) {
+  const { t } = useTranslation();
+  const faulty = (path: string) => problems.some((p) => p.path === path);
+  const schedule = scheduleOf(vehicle);
+  const fluid = fluidOf(vehicle);
+  const set = (change: Partial<Vehicle>, field: string) =>
+    onVehicle({ ...vehicle, ...change }, field);
+  return (
+    <>
+      <div className="number-fields">
+        <NumberField
+          label={t('modelFields.massKg')}
+          quantity="mass"
+          step={50}
+          value={vehicle.massKg}
+          faulty={faulty('massKg')}
+          onValue={(massKg) => set({ massKg }, 'massKg')}
+        />
+        <NumberField
+          label={t('modelFields.tyreRadiusM')}
+          quantity="length"
+          step={5}
+          value={1000 * vehicle.tyreRadiusM}
+          faulty={faulty('tyreRadiusM')}
+          onValue={(mm) => set({ tyreRadiusM: Number((mm / 1000).toPrecision(9)) }, 'tyreRadiusM')}
+        />
+        <NumberField
+          label={t('modelFields.finalDrive')}
+          unit=": 1"
+          step={0.1}
+          value={vehicle.finalDrive}
+          faulty={faulty('finalDrive')}
+          onValue={(finalDrive) => set({ finalDrive }, 'finalDrive')}
+        />
+        <NumberField
+          label={t('modelFields.dragAreaM2')}
+          unit="m²"
+          step={0.05}
+          value={vehicle.dragAreaM2}
+          faulty={faulty('dragAreaM2')}
+          onValue={(dragAreaM2) => set({ dragAreaM2 }, 'dragAreaM2')}
+        />
+        <NumberField
+          label={t('modelFields.rolling')}
+          unit="%"
+          step={0.1}
+          value={100 * vehicle.rolling}
+          faulty={faulty('rolling')}
+          onValue={(v) => set({ rolling: v / 100 }, 'rolling')}
+        />
+      </div>
+      <strong>{t('partEditor.schedule')}</strong>
+      <p className="quiet">{t('partEditor.scheduleSaid')}</p>
+      <div className="number-fields">
+        {SCHEDULE.map((field) => (
+          <NumberField
+            key={field}
+            label={t(`modelFields.${field}`)}
+            unit="%"
+            value={100 * schedule[field]}
+            faulty={faulty(`schedule.${field}`)}
+            onValue={(v) => set({ schedule: { ...schedule, [field]: v / 100 } }, field)}
+          />
+        ))}
+      </div>
+      <strong>{t('partEditor.fluid')}</strong>
+      <div className="number-fields">
+        <NumberField
+          label={t('modelFields.fluidMass')}
+          quantity="mass"
+          value={fluid.massKg}
+          faulty={faulty('fluid.massKg')}
+          onValue={(massKg) => set({ fluid: { ...fluid, massKg } }, 'fluid mass')}
+        />
+        <NumberField
+          label={t('modelFields.coolerWK')}
+          unit="W/K"
+          step={10}
+          value={fluid.coolerWK}
+          faulty={faulty('fluid.coolerWK')}
+          onValue={(coolerWK) => set({ fluid: { ...fluid, coolerWK } }, 'cooler')}
+        />
+        <NumberField
+          label={t('modelFields.coolantC')}
+          quantity="temperature"
+          step={5}
+          value={fluid.coolantC}
+          faulty={faulty('fluid.coolantC')}
+          onValue={(coolantC) => set({ fluid: { ...fluid, coolantC } }, 'coolant')}
+        />
+      </div>
+      {(vehicle.schedule ?? vehicle.fluid) && (
+        <div className="row">
+          <Button
+            onClick={() => {
+              const usual = { ...vehicle };
+              delete usual.schedule;
+              delete usual.fluid;
+              onVehicle(usual);
+            }}
+          >
+            {t('partEditor.usual')}
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}

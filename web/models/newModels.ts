@@ -1,0 +1,40 @@
+import { usualBlades, type Converter, type Engine } from '../../core/converter';
+import type { Vehicle } from '../../core/vehicle';
+
+/** What a new converter, engine or vehicle starts as: sound, of usual size, and to be changed. */
+export const newConverter = (id: string, name: string): Converter => ({
+  format: 'fair-sprocket/converter',
+  version: 1,
+  id,
+  name,
+  model: usualBlades(0.11),
+  lockUpCapacity: 250,
+});
+
+export const newEngine = (id: string, name: string): Engine => ({
+  format: 'fair-sprocket/engine',
+  version: 1,
+  id,
+  name,
+  rows: [
+    { speedRpm: 800, torqueNm: 110 },
+    { speedRpm: 2000, torqueNm: 165 },
+    { speedRpm: 3200, torqueNm: 175 },
+    { speedRpm: 4500, torqueNm: 150 },
+  ],
+  idleRpm: 750,
+  governedRpm: 4500,
+  drag: 0.12,
+});
+
+export const newVehicle = (id: string, name: string): Vehicle => ({
+  format: 'fair-sprocket/vehicle',
+  version: 1,
+  id,
+  name,
+  massKg: 2000,
+  tyreRadiusM: 0.34,
+  finalDrive: 3.9,
+  dragAreaM2: 0.8,
+  rolling: 0.012,
+});
