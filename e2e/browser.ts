@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Builder, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, error, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
 /**
@@ -129,6 +129,17 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
     return found[0]!;
   }
 
+  /** A person presses what stands there: when a redraw replaces the element meanwhile, look again. */
+  async function unlessReplaced(act: () => Promise<void>): Promise<void> {
+    for (let attempt = 1; ; attempt += 1) {
+      try {
+        return await act();
+      } catch (problem) {
+        if (!(problem instanceof error.StaleElementReferenceError) || attempt === 3) throw problem;
+      }
+    }
+  }
+
   const text = () => driver.executeScript<string>('return document.body.innerText');
 
   return {
@@ -145,24 +156,26 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
       );
     },
     count: async (wanted, name) => (await all(wanted, name)).length,
-    async press(wanted, name) {
-      const element = await role(wanted, name);
-      await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
-      // A radio or checkbox drawn by its label is pressed there.
-      const target = await driver.executeScript<WebElement>(
-        'const e = arguments[0]; return e.matches("input") ? (e.closest("label") ?? e) : e',
-        element,
-      );
-      await target.click();
-    },
-    async fill(wanted, name, value) {
-      const element = await role(wanted, name);
-      await driver.executeScript(
-        'arguments[0].scrollIntoView({ block: "center" }); arguments[0].focus()',
-        element,
-      );
-      await element.sendKeys(Key.chord(Key.CONTROL, 'a'), value);
-    },
+    press: (wanted, name) =>
+      unlessReplaced(async () => {
+        const element = await role(wanted, name);
+        await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+        // A radio or checkbox drawn by its label is pressed there.
+        const target = await driver.executeScript<WebElement>(
+          'const e = arguments[0]; return e.matches("input") ? (e.closest("label") ?? e) : e',
+          element,
+        );
+        await target.click();
+      }),
+    fill: (wanted, name, value) =>
+      unlessReplaced(async () => {
+        const element = await role(wanted, name);
+        await driver.executeScript(
+          'arguments[0].scrollIntoView({ block: "center" }); arguments[0].focus()',
+          element,
+        );
+        await element.sendKeys(Key.chord(Key.CONTROL, 'a'), value);
+      }),
     async see(wanted) {
       const holds = async () => {
         const now = await text();
