@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { By } from 'selenium-webdriver';
 import type { Browser } from './browser';
@@ -10,7 +10,10 @@ export async function downloaded(browser: Browser, ending: string): Promise<stri
   let name: string | undefined;
   await browser.driver.wait(() => {
     if (!existsSync(browser.downloads)) return false;
-    name = readdirSync(browser.downloads).find((f) => f.endsWith(ending));
+    // The browser makes room for a file under its name before it has written it.
+    name = readdirSync(browser.downloads).find(
+      (f) => f.endsWith(ending) && statSync(path.join(browser.downloads, f)).size > 0,
+    );
     return name !== undefined;
   }, 8000);
   return path.join(browser.downloads, name!);

@@ -30,3 +30,4 @@ export { randomFromSeed, type Random } from './random';
 export { PIVOT_SHARE, SAME_ANSWER } from './tolerances';
 export { monotoneCurve, type Curve } from './monotone';
 export { findRoot, type Root } from './root';
+export { boxedSolver, type BoxedSolver } from './boxedImpulses';
