@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MOST_TABLE_ROWS, MOST_TORQUE_NM } from './limits';
-import { id, markdown, name } from './parts';
+import { id, markdown, name, reporter } from './parts';
 
 /** Schema of `fair-sprocket/converter`, version 1. The type is `converter/converter.ts`. */
 const angle = z.number().gt(-85).lt(85);
@@ -50,14 +50,9 @@ export const converterV1 = z
   .check((context) => {
     const { model: stated } = context.value;
     if (stated.kind !== 'table') return;
+    const told = reporter(context);
     const report = (row: number, field: string, code: string, value: number) =>
-      context.issues.push({
-        code: 'custom',
-        path: ['model', 'rows', row, field],
-        params: { code, id: String(value) },
-        input: value,
-        message: `${code}: ${value}`,
-      });
+      told(['model', 'rows', row, field], code, value);
     stated.rows.forEach((row, k) => {
       const before = stated.rows[k - 1];
       if (k === 0 && row.speedRatio !== 0)

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MOST_PART_LOADS, MOST_SPEED_RPM, MOST_TABLE_ROWS, MOST_TORQUE_NM } from './limits';
-import { id, markdown, name } from './parts';
+import { id, markdown, name, reporter } from './parts';
 
 /** Schema of `fair-sprocket/engine`, version 1. The type is `converter/engine.ts`. */
 const speed = z.number().positive().max(MOST_SPEED_RPM);
@@ -39,14 +39,7 @@ export const engineV1 = z
   })
   .check((context) => {
     const { rows: full, partLoad = [], idleRpm, governedRpm } = context.value;
-    const report = (path: PropertyKey[], code: string, value: number) =>
-      context.issues.push({
-        code: 'custom',
-        path,
-        params: { code, id: String(value) },
-        input: value,
-        message: `${code}: ${value}`,
-      });
+    const report = reporter(context);
     const rising = (list: readonly { speedRpm: number }[], path: PropertyKey[]) =>
       list.forEach((row, k) => {
         const before = list[k - 1];

@@ -1,9 +1,12 @@
 import type { z } from 'zod';
+import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import { LIST_OF, type Attempt, type Carried, type Lesson } from '../lesson';
 import { attemptV1 } from './attemptV1';
+import { clutchPackV1 } from './clutchPackV1';
+import { clutchV1 } from './clutchV1';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { lessonV1 } from './lessonV1';
@@ -22,6 +25,8 @@ export interface Documents {
   'fair-sprocket/converter': Converter;
   'fair-sprocket/engine': Engine;
   'fair-sprocket/vehicle': Vehicle;
+  'fair-sprocket/clutch': Clutch;
+  'fair-sprocket/clutch-pack': ClutchPack;
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
@@ -56,5 +61,7 @@ export const KINDS: KindTable = {
   'fair-sprocket/converter': { version: 1, schema: converterV1, migrations: [] },
   'fair-sprocket/engine': { version: 1, schema: engineV1, migrations: [] },
   'fair-sprocket/vehicle': { version: 1, schema: vehicleV1, migrations: [] },
+  'fair-sprocket/clutch': { version: 1, schema: clutchV1, migrations: [] },
+  'fair-sprocket/clutch-pack': { version: 1, schema: clutchPackV1, migrations: [] },
   'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },
 };

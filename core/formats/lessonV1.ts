@@ -10,6 +10,8 @@ import {
   NUMBER_ASKS,
   SKETCHED,
 } from '../lesson';
+import { clutchPackV1 } from './clutchPackV1';
+import { clutchV1 } from './clutchV1';
 import { converterSetting } from './converterSetting';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
@@ -175,6 +177,8 @@ export const lessonV1 = z
     converters: z.exactOptional(z.array(converterV1).max(MOST_STEPS)),
     engines: z.exactOptional(z.array(engineV1).max(MOST_STEPS)),
     vehicles: z.exactOptional(z.array(vehicleV1).max(MOST_STEPS)),
+    clutches: z.exactOptional(z.array(clutchV1).max(MOST_STEPS)),
+    clutchPacks: z.exactOptional(z.array(clutchPackV1).max(MOST_STEPS)),
   })
   .check((context) => {
     const lesson = context.value;

@@ -34,5 +34,7 @@ export const MOST_TORQUE_NM = 1_000_000;
 
 /** Rows of a measured table. */
 export const MOST_TABLE_ROWS = 500;
+/** Plates of a pack, and sizes of a selective part. */
+export const MOST_PLATES = 60;
 /** Throttle openings at which an engine is measured, besides full. */
 export const MOST_PART_LOADS = 12;

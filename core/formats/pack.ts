@@ -14,7 +14,7 @@ import { pictureKind } from './picture';
 
 /**
  * A lesson with all it needs in one plain ZIP: `manifest.json`, `lesson.json`, `units/ID.json` (and
- * `converters/`, `engines/`, `vehicles/`), `media/NAME`.
+ * `converters/`, `engines/` and so on), `media/NAME`.
  * Names and sizes are read from the archive's directory before anything is unpacked, and a file that turns
  * out larger than its entry states is refused.
  */
@@ -74,8 +74,9 @@ const fail = (failure: PackFailure): { ok: false; failure: PackFailure } => ({
   failure,
 });
 
-const SAFE_PATH =
-  /^(manifest\.json|lesson\.json|(?:units|converters|engines|vehicles)\/[A-Za-z0-9][\w.-]*\.json|media\/[A-Za-z0-9][\w.-]*)$/;
+const SAFE_PATH = new RegExp(
+  `^(manifest\\.json|lesson\\.json|(?:${CARRIED_LISTS.join('|')})/[A-Za-z0-9][\\w.-]*\\.json|media/[A-Za-z0-9][\\w.-]*)$`,
+);
 
 export function readPack(bytes: Uint8Array): PackResult {
   const unpacked = unpack(bytes);

@@ -15,6 +15,18 @@ export const markdown = z.string().max(MOST_TEXT);
 export const timestamp = z.iso.datetime();
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
+/** Reports what a schema can't say by itself: a code, the place, and the value that is wrong. */
+export const reporter =
+  (context: z.core.ParsePayload | z.RefinementCtx) =>
+  (path: PropertyKey[], code: string, value: number): void =>
+    void context.issues.push({
+      code: 'custom',
+      path,
+      params: { code, id: String(value) },
+      input: value,
+      message: `${code}: ${value}`,
+    });
+
 /** Adds one issue for every value that occurs again; `key` names the field in the issue's path. */
 export function refuseDuplicates<T>(
   items: readonly T[],

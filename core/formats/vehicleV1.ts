@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, markdown, name } from './parts';
+import { id, markdown, name, reporter } from './parts';
 
 /** Schema of `fair-sprocket/vehicle`, version 1. The type is `vehicle/vehicle.ts`. */
 export const vehicleV1 = z.strictObject({
@@ -24,13 +24,7 @@ export const vehicleV1 = z.strictObject({
       .check((context) => {
         const { light, full } = context.value;
         if (full >= light) return;
-        context.issues.push({
-          code: 'custom',
-          path: ['full'],
-          params: { code: 'full-above-light', id: String(full) },
-          input: full,
-          message: `full-above-light: ${full}`,
-        });
+        reporter(context)(['full'], 'full-above-light', full);
       }),
   ),
   fluid: z.exactOptional(

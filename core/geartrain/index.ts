@@ -123,3 +123,4 @@ export {
   type SetLayout,
   type SetPose,
 } from './meshing';
+export { LEAST_INERTIA, memberInertias } from './inertia';

@@ -1,3 +1,4 @@
+import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
@@ -8,23 +9,28 @@ import type { Block, Lesson } from './lesson';
  * The models a lesson carries. A block names them by id; the lesson keeps each as it was when it was chosen, so that
  * it can't change behind a class's back.
  */
-export type Carried = Unit | Converter | Engine | Vehicle;
-export type CarriedList = 'units' | 'converters' | 'engines' | 'vehicles';
+export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack;
+export type CarriedList =
+  'units' | 'converters' | 'engines' | 'vehicles' | 'clutches' | 'clutchPacks';
 
 export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/unit': 'units',
   'fair-sprocket/converter': 'converters',
   'fair-sprocket/engine': 'engines',
   'fair-sprocket/vehicle': 'vehicles',
+  'fair-sprocket/clutch': 'clutches',
+  'fair-sprocket/clutch-pack': 'clutchPacks',
 };
 export const CARRIED_LISTS: readonly CarriedList[] = Object.values(LIST_OF);
 
-const REFERENCES = ['unit', 'converter', 'engine', 'vehicle'] as const;
+const REFERENCES = ['unit', 'converter', 'engine', 'vehicle', 'clutch', 'pack'] as const;
 const LIST_OF_REFERENCE = {
   unit: 'units',
   converter: 'converters',
   engine: 'engines',
   vehicle: 'vehicles',
+  clutch: 'clutches',
+  pack: 'clutchPacks',
 } as const satisfies Record<(typeof REFERENCES)[number], CarriedList>;
 
 /** What a block is about, by list and id. */

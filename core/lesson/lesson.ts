@@ -1,3 +1,4 @@
+import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
@@ -22,6 +23,8 @@ export interface Lesson {
   converters?: Converter[];
   engines?: Engine[];
   vehicles?: Vehicle[];
+  clutches?: Clutch[];
+  clutchPacks?: ClutchPack[];
 }
 
 export interface LessonStep {

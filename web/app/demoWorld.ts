@@ -1,26 +1,13 @@
-import { openValue, type DocumentKind, type Model } from '../../core/formats';
-import type { Converter, Engine } from '../../core/converter';
-import type { Unit } from '../../core/geartrain';
+import { isModel, openValue, type DocumentKind, type Model } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
-import type { Vehicle } from '../../core/vehicle';
 
 /** The made-up training shop, loaded when it is needed. */
 export interface DemoWorld {
   readonly lessons: Lesson[];
   readonly attempts: Attempt[];
-  readonly units: Unit[];
-  readonly converters: Converter[];
-  readonly engines: Engine[];
-  readonly vehicles: Vehicle[];
+  /** Everything of it that stands in the library as a model. */
+  readonly models: Model[];
 }
-
-/** Everything of the demo world that stands in the library as a model. */
-export const demoModels = ({ units, converters, engines, vehicles }: DemoWorld): Model[] => [
-  ...units,
-  ...converters,
-  ...engines,
-  ...vehicles,
-];
 
 /** Order in which the demo lessons stand in the library. */
 export const DEMO_ORDER: readonly string[] = [
@@ -39,18 +26,21 @@ export const DEMO_ORDER: readonly string[] = [
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {
-  const files = await import('./demoFiles');
-  const { demoLessons, demoAttempts, demoUnits, demoConverters, demoEngines } = files;
+  const { demoLessons, demoAttempts, demoModels } = await import('./demoFiles');
   const lessons = demoLessons.map((value) => opened(value, 'fair-sprocket/lesson'));
   lessons.sort((a, b) => DEMO_ORDER.indexOf(a.id) - DEMO_ORDER.indexOf(b.id));
   return {
     lessons,
     attempts: demoAttempts.map((v) => opened(v, 'fair-sprocket/attempt')),
-    units: demoUnits.map((v) => opened(v, 'fair-sprocket/unit')),
-    converters: demoConverters.map((v) => opened(v, 'fair-sprocket/converter')),
-    engines: demoEngines.map((v) => opened(v, 'fair-sprocket/engine')),
-    vehicles: files.demoVehicles.map((v) => opened(v, 'fair-sprocket/vehicle')),
+    models: demoModels.map(modelOf),
   };
+}
+
+function modelOf(value: unknown): Model {
+  const result = openValue(value);
+  if (!result.ok) throw new Error(`demo world: ${JSON.stringify(result.failure)}`);
+  if (!isModel(result.document)) throw new Error('demo world: expected a model');
+  return result.document;
 }
 
 function opened<K extends DocumentKind>(value: unknown, kind: K) {

@@ -32,10 +32,7 @@ function setUp(keyValue: KeyValueStore = memoryStore()) {
       Promise.resolve({
         lessons: [demoLesson],
         attempts: [attempt('demo-1')],
-        units: [],
-        converters: [],
-        engines: [],
-        vehicles: [],
+        models: [],
       }),
   };
   return { services, posted, store: createStore(services), keyValue };

@@ -2,7 +2,7 @@ import { attemptsLoaded } from '../classBook/attemptsSlice';
 import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
 import type { LessonRecord, Loaded } from '../storage/documentStore';
 import { modelsLoaded } from '../models/modelsSlice';
-import { DEMO_ORDER, demoModels } from './demoWorld';
+import { DEMO_ORDER } from './demoWorld';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
 import type { AppStore } from './store';
@@ -34,7 +34,7 @@ export async function startUp(
     show(store, {
       lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision: 0, changed: false })),
       attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
-      models: demoModels(demo),
+      models: demo.models,
       unreadable: [],
     });
     store.dispatch(libraryFailed(reasonOf(error)));
@@ -63,7 +63,7 @@ export async function putDemoWorld(services: Services): Promise<void> {
       tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
   }
   for (const attempt of attempts) await documents.saveAttempt({ attempt, source: 'demo' });
-  for (const model of demoModels(demo)) await documents.saveModel(model, null);
+  for (const model of demo.models) await documents.saveModel(model, null);
 }
 
 /** Reset demo, then show what storage holds now. */

@@ -1,0 +1,113 @@
+export {
+  discSpringLoad,
+  humpAndDip,
+  snapsThrough,
+  springConstant,
+  type DiscSpring,
+} from './discSpring';
+export {
+  bandTorque,
+  frictionAt,
+  frictionTorque,
+  meanRadius,
+  type Friction,
+  type WearTheory,
+} from './facing';
+export {
+  leverRatio,
+  pedalToFork,
+  type CableLink,
+  type Clutch,
+  type Cover,
+  type DiaphragmCover,
+  type Disc,
+  type HydraulicLink,
+  type LeverCover,
+  type Limits,
+  type Linkage,
+  type OverCentreSpring,
+} from './clutch';
+export {
+  AS_BUILT,
+  BEARINGS,
+  CLUTCH_FAULTS,
+  faultFits,
+  withClutchFault,
+  worn,
+  type BearingId,
+  type ClutchFault,
+  type ClutchState,
+} from './condition';
+export { clampLoad, coverLoads, diaphragmLoad, type CoverLoads } from './cover';
+export {
+  atPedal,
+  bitePoint,
+  forkPlayNow,
+  overCentreHelp,
+  releaseCurve,
+  springyTravel,
+  type ReleaseCurve,
+  type ReleasePoint,
+} from './release';
+export { dragTorque, frictionNow, holdingTorque, radiusOf, torqueAt } from './capacity';
+export { BROKEN_CLUTCH, clutchFindings, clutchWorks, type ClutchFinding } from './findings';
+export {
+  adjusted,
+  adjustmentsOf,
+  linkageVerdicts,
+  orderWorks,
+  readLinkage,
+  type Adjustment,
+  type LinkageReading,
+  type LinkageVerdict,
+} from './adjust';
+export {
+  bearingRuns,
+  inputShaftRpm,
+  NOISE_TESTS,
+  PEDAL_PLACES,
+  separatingTests,
+  type BearingRun,
+  type NoiseTest,
+  type PedalPlace,
+} from './noise';
+export {
+  bestSelective,
+  BROKEN_PACK,
+  endPlateNeeded,
+  grooveLoad,
+  packClearance,
+  packFindings,
+  packRadius,
+  packTorque,
+  pistonForce,
+  rubbingFaces,
+  selectiveChoices,
+  selectiveNow,
+  stackHeight,
+  withSelective,
+  type ClutchPack,
+  type PackFinding,
+  type Plate,
+  type PlateKind,
+  type SelectiveChoice,
+} from './clutchPack';
+export {
+  packHeat,
+  steadyEngagement,
+  type HeatInput,
+  type PackHeat,
+  type PlateHeat,
+} from './packHeat';
+export {
+  compareUpgrades,
+  dutyHeat,
+  judgePack,
+  LINING_LIMIT_C,
+  upgraded,
+  UPGRADES,
+  type Duty,
+  type Upgrade,
+  type UpgradeLimit,
+  type UpgradeResult,
+} from './upgrade';

@@ -1,0 +1,32 @@
+export {
+  engage,
+  FELT_SWING,
+  HOT_FACING_C,
+  mainClutchOf,
+  type EngagementEvent,
+  type EngagementEventKind,
+  type EngagementResult,
+  type EngagementSample,
+  type EngagementSetup,
+  type EngagementSummary,
+} from './engagement';
+export { demands, mostTorque, slipWear, type Demand } from './holding';
+export { dragTest, roadSlipTest, slipTest, type DragTest, type SlipTest } from './shopTests';
+export {
+  SWEPT_OF_ENGAGEMENT,
+  sweepEngagement,
+  sweptSetup,
+  type EngagementPoint,
+  type EngagementSweep,
+  type SweptOfEngagement,
+} from './sweep';
+export { steady, traceAt, type Trace, type TracePoint } from './trace';
+export {
+  train,
+  type Rubbing,
+  type Spin,
+  type Spring,
+  type Train,
+  type TrainSpec,
+  type TrainState,
+} from './train';
