@@ -41,7 +41,7 @@ test('a curve is drawn with keys and with the pointer, and the true one is drawn
   // The last by pointer: down by a sixth of the paper, half of 3.
   const last = await handle('1.0');
   const paper = await b.driver.executeScript<number>(
-    'return document.querySelector(".sketch-pad").getBoundingClientRect().height',
+    'return document.querySelector(".handle-pad").getBoundingClientRect().height',
   );
   await b.driver
     .actions()

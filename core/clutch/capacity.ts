@@ -5,7 +5,9 @@ import { frictionAt, frictionTorque, meanRadius, type Friction } from './facing'
 
 /** What oil on all of the facing leaves of its friction, and how much it makes friction fall with slip. */
 const OILED_SHARE = 0.45;
-const OILED_SLOPE = -0.008;
+const OILED_SLOPE = -0.03;
+/** With oil on it, moving friction is this share of standing friction's fall: it grabs and lets go. */
+const OILED_SLIDING = 0.7;
 
 /** The facing's friction as it is now. */
 export function frictionNow({ disc }: Clutch, { oil }: ClutchState): Friction {
@@ -14,7 +16,7 @@ export function frictionNow({ disc }: Clutch, { oil }: ClutchState): Friction {
   return {
     ...friction,
     standing: friction.standing * left,
-    sliding: friction.sliding * left,
+    sliding: friction.sliding * left * (1 - oil * (1 - OILED_SLIDING)),
     slope: friction.slope * left + oil * OILED_SLOPE,
   };
 }

@@ -129,9 +129,9 @@ export function withClutchFault(
     case 'tight-pilot':
       return { ...state, pilotDrag: 12 };
     case 'no-free-play':
-      return { ...state, forkRod: -2.2 * linkage.forkPlay };
+      return { ...state, forkRod: state.forkRod - 2.2 * linkage.forkPlay };
     case 'too-much-play':
-      return { ...state, forkRod: 0.3 * forkStroke(clutch) };
+      return { ...state, forkRod: state.forkRod + 0.3 * forkStroke(clutch) };
     case 'rough-release-bearing':
       return { ...state, roughBearings: [...state.roughBearings, 'release'] };
     case 'rough-pilot-bearing':

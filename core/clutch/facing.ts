@@ -16,7 +16,7 @@ export function meanRadius(outer: number, inner: number, theory: WearTheory): nu
 
 /**
  * Coefficient of friction against slip and temperature. It goes from `standing` to `sliding` within the first
- * rotations, changes by `slope` for each m/s from there on, and fades above a temperature.
+ * rotations, changes by `slope` for each m/s from there on until it levels off, and fades above a temperature.
  */
 export interface Friction {
   /** At no slip. */
@@ -31,8 +31,9 @@ export interface Friction {
   fade: number;
 }
 
-/** m/s within which standing friction becomes sliding friction. */
+/** m/s within which standing friction becomes sliding friction, and past which it changes no more. */
 const CREEP = 0.15;
+const LEVELS = 3;
 /** Friction never falls below this share of the sliding value. */
 const LEAST_SHARE = 0.15;
 
@@ -40,7 +41,8 @@ const LEAST_SHARE = 0.15;
 export function frictionAt(friction: Friction, slip: number, celsius: number): number {
   const { standing, sliding, slope, fadeFrom, fade } = friction;
   const v = Math.abs(slip);
-  const cold = sliding + (standing - sliding) * Math.exp(-v / CREEP) + slope * v;
+  const rising = slope * LEVELS * (1 - Math.exp(-v / LEVELS));
+  const cold = sliding + (standing - sliding) * Math.exp(-v / CREEP) + rising;
   const over = Math.max(0, celsius - fadeFrom) / 100;
   return Math.max(LEAST_SHARE * sliding, cold * Math.max(0, 1 - fade * over));
 }

@@ -3,6 +3,14 @@ export { circlePath, closedPath, endView, type EndView, type WheelShape } from '
 export { leverOf, type LeverPoint } from './lever';
 export { sectionDrawing } from './section';
 export type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
+export {
+  clutchSection,
+  STRETCH,
+  type ClutchPartName,
+  type ClutchSection,
+  type ClutchShape,
+  type Place,
+} from './clutchSection';
 export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';
 export { powerPath, type PathSegment } from './powerPath';
 export { cascade, type BladeRow, type Cascade, type VelocityTriangle } from './cascade';

@@ -145,3 +145,4 @@ export {
   newStep,
   newUnitQuestion,
 } from './defaults';
+export { misadjusted } from './clutchSetup';

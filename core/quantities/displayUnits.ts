@@ -3,11 +3,11 @@
  * a plain number that crosses a border carries its unit in its name (`speedRpm`, `torqueNm`).
  *
  * Factors: 1 in = 25.4 mm, 1 mi = 1609.344 m, 1 lb = 0.45359237 kg and 1 lbf = 4.4482216152605 N exactly (published:
- * NIST SP 811, appendix B), so 1 lbf·ft = 1.3558179483314 N·m; 1 hp (mechanical) = 550 ft·lbf/s = 0.74569987158227 kW.
+ * NIST SP 811, appendix B), so 1 lbf·ft = 1.3558179483314 N·m; 1 Btu (International Table) = 1.05505585262 kJ; 1 hp (mechanical) = 550 ft·lbf/s = 0.74569987158227 kW.
  */
 export type UnitSystem = 'si' | 'inch-pound';
 
-/** Each quantity's stored unit: rev/min, N·m, kW, mm, m/s, °C, kg, N, rev/min/√(N·m). */
+/** Each quantity's stored unit: rev/min, N·m, kW, mm, m/s, °C, kg, N, rev/min/√(N·m), kPa, kJ. */
 export type Quantity =
   | 'speed'
   | 'torque'
@@ -17,7 +17,9 @@ export type Quantity =
   | 'temperature'
   | 'mass'
   | 'force'
-  | 'capacity';
+  | 'capacity'
+  | 'pressure'
+  | 'energy';
 
 interface Display {
   /** Key of the unit's sign in the catalogue of words. */
@@ -42,6 +44,8 @@ const DISPLAY: Readonly<Record<UnitSystem, Readonly<Record<Quantity, Display>>>>
     mass: { unit: 'kilogram', factor: 1 },
     force: { unit: 'newton', factor: 1 },
     capacity: { unit: 'capacityNm', factor: 1 },
+    pressure: { unit: 'kilopascal', factor: 1 },
+    energy: { unit: 'kilojoule', factor: 1 },
   },
   'inch-pound': {
     speed: { unit: 'revPerMin', factor: 1 },
@@ -53,6 +57,8 @@ const DISPLAY: Readonly<Record<UnitSystem, Readonly<Record<Quantity, Display>>>>
     mass: { unit: 'pound', factor: 1 / 0.45359237 },
     force: { unit: 'poundForce', factor: 1 / LBF_IN_N },
     capacity: { unit: 'capacityLbfFt', factor: Math.sqrt(LBF_FT_IN_NM) },
+    pressure: { unit: 'psi', factor: (1000 * 0.0254 ** 2) / LBF_IN_N },
+    energy: { unit: 'btu', factor: 1 / 1.05505585262 },
   },
 };
 

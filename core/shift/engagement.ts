@@ -134,6 +134,10 @@ export const HOT_FACING_C = 250;
 /** Share of the iron's heat capacity that is its skin, and what passes inward, 1/s of the whole capacity (memory). */
 const SKIN_SHARE = 0.06;
 const SKIN_RATE = 0.12;
+/** How much a tipped plate, and oil in patches, make the torque wave round a turn of slip (memory). */
+const TIPPED_SHARE = 0.5;
+const OILED_SHARE = 0.35;
+const MOST_UNEVEN = 0.6;
 const START_C = 60;
 const AMBIENT_C = 40;
 
@@ -250,8 +254,9 @@ function rigUp(setup: EngagementSetup): Rig {
   const { heatCapacity, cooling } = clutch.cover;
   const deadNm = DEAD_DRAG * engine.torque(engine.idleRpm, 1);
   const residual = dragTorque(clutch, setup.state, 0);
-  const unevenShare =
-    0.5 * Math.min(1, (setup.state.runOut + setup.state.uneven) / (2 * clutch.disc.cushion.travel));
+  const { runOut, uneven, oil } = setup.state;
+  const tipped = Math.min(1, (runOut + uneven) / (2 * clutch.disc.cushion.travel));
+  const unevenShare = Math.min(MOST_UNEVEN, TIPPED_SHARE * tipped + OILED_SHARE * oil);
   let turned = 0;
   let massC = setup.start?.facingC ?? START_C;
   const now: Now = {
@@ -277,7 +282,7 @@ function rigUp(setup: EngagementSetup): Rig {
       const slip = state.slips[0]!;
       const mu = frictionAt(friction, slip * radius, now.facingC);
       const { clamp } = atPedal(curve, now.pedal * curve.floor);
-      // A plate that is not parallel bites more once a turn of slip.
+      // A plate that is not parallel, or a facing with oil in patches, bites more once a turn of slip.
       const waving = 1 + unevenShare * Math.cos(turned) * (curve.freeClamp > clamp ? 1 : 0);
       now.holdsNm = residual + 2 * clutch.disc.discs * mu * clamp * radius * waving;
       capacities[0] = now.holdsNm;

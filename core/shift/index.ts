@@ -10,6 +10,7 @@ export {
   type EngagementSetup,
   type EngagementSummary,
 } from './engagement';
+export { engagementVerdicts, JOLT, LONG_SLIP_S, type EngagementVerdict } from './verdicts';
 export { demands, mostTorque, slipWear, type Demand } from './holding';
 export { dragTest, roadSlipTest, slipTest, type DragTest, type SlipTest } from './shopTests';
 export {

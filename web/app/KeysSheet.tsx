@@ -50,6 +50,13 @@ const GROUPS: readonly KeyGroup[] = [
     ],
   },
   {
+    title: 'clutch',
+    keys: [
+      ['↑ ↓', 'pedalKey'],
+      ['P', 'pedalAll'],
+    ],
+  },
+  {
     title: 'player',
     keys: [
       ['Space', 'turn'],

@@ -22,6 +22,7 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/teach/ratio', key: 'ratio' },
     { to: '/teach/apply', key: 'apply' },
     { to: '/teach/converter', key: 'converter' },
+    { to: '/teach/clutch', key: 'clutch' },
     { to: '/teach/class-book', key: 'classBook' },
   ],
   learn: [
@@ -29,6 +30,7 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/learn/ratio', key: 'ratio' },
     { to: '/learn/apply', key: 'apply' },
     { to: '/learn/converter', key: 'converter' },
+    { to: '/learn/clutch', key: 'clutch' },
     { to: '/learn/records', key: 'records' },
   ],
 };

@@ -11,6 +11,8 @@ import { Shell } from './Shell';
 export function createRouter() {
   const ratio = async () => ({ Component: await screens.ratio() });
   const converter = async () => ({ Component: await screens.converter() });
+  const clutch = async () => ({ Component: await screens.clutch() });
+  const packs = async () => ({ Component: await screens.packs() });
   const apply = async () => ({ Component: await screens.apply() });
   const library = (door: 'teach' | 'learn') => async () => {
     const LessonLibrary = await screens.library();
@@ -43,6 +45,8 @@ export function createRouter() {
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
         { path: 'teach/converter', lazy: converter },
+        { path: 'teach/clutch', lazy: clutch },
+        { path: 'teach/clutch/packs', lazy: packs },
         { path: 'teach/models', lazy: models('fair-sprocket/unit') },
         ...MODEL_KINDS.flatMap((kind) => [
           { path: shelfOf(kind).slice(1), lazy: models(kind) },
@@ -57,6 +61,8 @@ export function createRouter() {
         { path: 'learn/lessons/:lessonId', lazy: player('learn') },
         { path: 'learn/ratio', lazy: ratio },
         { path: 'learn/converter', lazy: converter },
+        { path: 'learn/clutch', lazy: clutch },
+        { path: 'learn/clutch/packs', lazy: packs },
         { path: 'learn/apply/:unitId?', lazy: apply },
         {
           path: 'learn/records',

@@ -21,6 +21,8 @@ export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
   apply: () => withDialogs(apply()),
   converter: async () => (await import('../converter/ConverterBench')).ConverterBench,
+  clutch: async () => (await import('../clutch/ClutchBench')).ClutchBench,
+  packs: async () => (await import('../packs/PackBench')).PackBench,
   models: () => withDialogs(models()),
   modelEditor: () => withDialogs(modelEditor()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
@@ -47,6 +49,7 @@ const parts = [
   async () => (await import('../workers/drawingWorker')).loadDrawingWorker(),
   async () => (await import('../workers/searchWorkers')).loadSearchWorker(),
   async () => (await import('../workers/converterWorker')).loadConverterWorker(),
+  async () => (await import('../workers/clutchWorker')).loadClutchWorker(),
 ];
 
 /**

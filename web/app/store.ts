@@ -1,11 +1,13 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { applyReducer } from '../apply/applySlice';
 import { attemptsReducer } from '../classBook/attemptsSlice';
+import { clutchReducer } from '../clutch/clutchSlice';
 import { converterReducer } from '../converter/converterSlice';
 import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
 import { ratioReducer } from '../ratio/ratioSlice';
+import { packReducer } from '../packs/packSlice';
 import { modelDraftReducer } from '../models/modelDraftSlice';
 import { modelsReducer } from '../models/modelsSlice';
 import type { Services } from './services';
@@ -23,6 +25,8 @@ export function createStore(services: Services) {
       attempts: attemptsReducer,
       apply: applyReducer,
       converter: converterReducer,
+      clutch: clutchReducer,
+      pack: packReducer,
       models: modelsReducer,
       modelDraft: modelDraftReducer,
     },

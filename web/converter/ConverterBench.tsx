@@ -1,4 +1,4 @@
-import { Segmented, Select } from 'antd';
+import { Segmented } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
@@ -13,13 +13,9 @@ import {
 import type { Vehicle } from '../../core/vehicle';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
 import { CautionBox } from '../lessons/CautionBox';
-import {
-  onShelf,
-  selectConverters,
-  selectEngines,
-  selectVehicles,
-  type Shelf,
-} from '../models/modelsSlice';
+import { chosenFrom } from '../models/chosenFrom';
+import { ModelSelect } from '../models/ModelSelect';
+import { selectConverters, selectEngines, selectVehicles } from '../models/modelsSlice';
 import { shelfOf } from '../models/modelPlaces';
 import { WarningOutlined } from '../shared/icons';
 import { formatNumber, useNumbers } from '../shared/numbers';
@@ -68,9 +64,6 @@ export function ConverterBench() {
     </main>
   );
 }
-
-const chosenFrom = <T extends { id: string }>({ ids, byId }: Shelf<T>, id: string | null) =>
-  (id === null ? undefined : byId[id]) ?? byId[ids[0] ?? ''];
 
 /** The address may name what is to stand on the bench. */
 function useAskedFor(): void {
@@ -191,34 +184,23 @@ interface PickProps extends Omit<Props, 'bench'> {
 }
 
 function Pickers({ converter, engine, vehicle, onBench }: PickProps) {
-  const { t } = useTranslation();
-  const converters = useAppSelector(selectConverters);
-  const engines = useAppSelector(selectEngines);
-  const vehicles = useAppSelector(selectVehicles);
-  const options = (shelf: Shelf<{ id: string; name: string }>) =>
-    onShelf(shelf).map((m) => ({ value: m.id, label: m.name }));
   return (
     <div className="converter-pick">
-      <Select
-        aria-label={t('converter.converter')}
+      <ModelSelect
+        kind="fair-sprocket/converter"
         value={converter.id}
-        onChange={(converterId) => onBench({ converterId })}
-        options={options(converters)}
+        onValue={(converterId) => onBench({ converterId })}
       />
-      <Select
-        aria-label={t('converter.engine')}
+      <ModelSelect
+        kind="fair-sprocket/engine"
         value={engine.id}
-        onChange={(engineId) => onBench({ engineId })}
-        options={options(engines)}
+        onValue={(engineId) => onBench({ engineId })}
       />
-      {vehicle && (
-        <Select
-          aria-label={t('converter.vehicle')}
-          value={vehicle.id}
-          onChange={(vehicleId) => onBench({ vehicleId })}
-          options={options(vehicles)}
-        />
-      )}
+      <ModelSelect
+        kind="fair-sprocket/vehicle"
+        value={vehicle?.id}
+        onValue={(vehicleId) => onBench({ vehicleId })}
+      />
     </div>
   );
 }

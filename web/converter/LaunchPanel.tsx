@@ -1,12 +1,12 @@
 import { Checkbox, Segmented, Spin } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
 import { scheduleOf, type LaunchResult } from '../../core/vehicle';
-import { reasonOf } from '../app/thunk';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { runLaunch } from '../workers/converterWorker';
 import type { LaunchRequest } from '../workers/protocol';
+import { useSettledRun } from '../workers/useSettledRun';
 import type { DrivingProps } from './benchParts';
 import { LaunchTraces, type Trace } from './LaunchTraces';
 import { ShiftMap } from './ShiftMap';
@@ -15,8 +15,6 @@ import { UnitAndGrade } from './UnitAndGrade';
 import { useGears } from './useGears';
 import './LaunchPanel.css';
 
-/** A drag of a slider settles before a launch is run. */
-const PAUSE_MS = 120;
 const SECONDS = 15;
 /** s at which the foot goes to the floor. */
 const KICK_S = 9;
@@ -49,7 +47,7 @@ export function LaunchPanel(props: DrivingProps) {
         : null,
     [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp],
   );
-  const { result, failure } = useLaunch(request);
+  const { result, failure } = useSettledRun(request, runLaunch);
   const model = useMemo(() => engineModel(engine), [engine]);
   if (!request) return <p className="quiet">{t('launch.noVehicle')}</p>;
   return (
@@ -87,32 +85,6 @@ export function LaunchPanel(props: DrivingProps) {
       )}
     </>
   );
-}
-
-/** Runs the launch in a worker a moment after the last change; the run before stays until the next is there. */
-function useLaunch(request: LaunchRequest | null) {
-  const [result, setResult] = useState<LaunchResult | null>(null);
-  const [failure, setFailure] = useState('');
-  useEffect(() => {
-    if (!request) return;
-    const cancel = new AbortController();
-    const timer = setTimeout(() => {
-      runLaunch(request, cancel.signal).then(
-        (launched) => {
-          setResult(launched);
-          setFailure('');
-        },
-        (error: unknown) => {
-          if (!cancel.signal.aborted) setFailure(reasonOf(error));
-        },
-      );
-    }, PAUSE_MS);
-    return () => {
-      clearTimeout(timer);
-      cancel.abort();
-    };
-  }, [request]);
-  return { result, failure };
 }
 
 function Summary({ result }: { result: LaunchResult }) {

@@ -1,10 +1,11 @@
 import { Button, Progress, Select } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { SWEPT, type Swept, type SweepPoint } from '../../core/vehicle';
 import { reasonOf } from '../app/thunk';
 import { CurveSheet } from '../curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
+import { useSteppedWork } from '../shared/useSteppedWork';
 import { runSweep } from '../workers/converterWorker';
 import type { LaunchRequest } from '../workers/protocol';
 
@@ -37,28 +38,19 @@ interface Done {
 export function SweepPanel({ request }: { request: LaunchRequest }) {
   const { t } = useTranslation();
   const [swept, setSwept] = useState<Swept>('converter-size');
-  const [running, setRunning] = useState(false);
   const [done, setDone] = useState<Done | null>(null);
-  const [failure, setFailure] = useState('');
-  const cancel = useRef<AbortController | null>(null);
-  useEffect(() => () => cancel.current?.abort(), []);
+  const { running, failure, start: begin, cancel } = useSteppedWork(reasonOf);
   const start = () => {
-    const controller = new AbortController();
-    cancel.current = controller;
     const points: SweepPoint[] = [];
-    setRunning(true);
-    setFailure('');
     setDone({ swept, points: [] });
     const { from, to } = rangeOf(swept, request);
     const asked = { request, swept, from, to, runs: RUNS, target: TARGET };
-    runSweep(asked, controller.signal, (point) => {
-      points.push(point);
-      setDone({ swept, points: [...points] });
-    })
-      .catch((error: unknown) => {
-        if (!controller.signal.aborted) setFailure(reasonOf(error));
-      })
-      .finally(() => setRunning(false));
+    begin((signal) =>
+      runSweep(asked, signal, (point) => {
+        points.push(point);
+        setDone({ swept, points: [...points] });
+      }),
+    );
   };
   return (
     <div className="curve-sheet">
@@ -72,7 +64,7 @@ export function SweepPanel({ request }: { request: LaunchRequest }) {
           options={SWEPT.map((s) => ({ value: s, label: t(`sweep.of.${s}`) }))}
         />
         {running ? (
-          <Button onClick={() => cancel.current?.abort()}>{t('sweep.cancel')}</Button>
+          <Button onClick={cancel}>{t('sweep.cancel')}</Button>
         ) : (
           <Button type="primary" onClick={start}>
             {t('sweep.run', { count: RUNS })}

@@ -9,6 +9,14 @@ import {
 } from '../../core/converter';
 import type { Model } from '../../core/formats';
 import { forwardRatios, type Unit } from '../../core/geartrain';
+import {
+  AS_BUILT,
+  holdingTorque,
+  packTorque,
+  rubbingFaces,
+  type Clutch,
+  type ClutchPack,
+} from '../../core/clutch';
 import type { Vehicle } from '../../core/vehicle';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
 
@@ -23,6 +31,10 @@ export function ModelFacts({ model }: { model: Model }) {
       return <EngineFacts engine={model} />;
     case 'fair-sprocket/vehicle':
       return <VehicleFacts vehicle={model} />;
+    case 'fair-sprocket/clutch':
+      return <ClutchFacts clutch={model} />;
+    case 'fair-sprocket/clutch-pack':
+      return <PackFacts pack={model} />;
   }
 }
 
@@ -91,6 +103,41 @@ function VehicleFacts({ vehicle }: { vehicle: Vehicle }) {
       <span>{t('modelFacts.axle', { ratio: formatRatio(vehicle.finalDrive) })}</span>
       <span>
         {t('modelFacts.tyre', { length: numbers.quantity(1000 * vehicle.tyreRadiusM, 'length') })}
+      </span>
+    </>
+  );
+}
+
+function ClutchFacts({ clutch }: { clutch: Clutch }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const { cover, linkage, disc } = clutch;
+  return (
+    <>
+      <span>{t(`clutchFields.${cover.spring.kind}`)}</span>
+      <span>{t(`clutchFields.${linkage.drive.kind}`)}</span>
+      <span>
+        {t('modelFacts.across', { length: numbers.quantity(2000 * disc.outerRadius, 'length') })}
+      </span>
+      <span>
+        {t('modelFacts.holds', {
+          torque: numbers.quantity(holdingTorque(clutch, AS_BUILT), 'torque'),
+        })}
+      </span>
+    </>
+  );
+}
+
+function PackFacts({ pack }: { pack: ClutchPack }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  return (
+    <>
+      <span>{t('pack.faces', { count: rubbingFaces(pack) })}</span>
+      <span>
+        {t('modelFacts.holds', {
+          torque: numbers.quantity(packTorque(pack, pack.pressure), 'torque'),
+        })}
       </span>
     </>
   );

@@ -16,6 +16,7 @@ import { newUnit } from '../units/editor/unitEdits';
 import { ModelFacts } from './ModelFacts';
 import { benchOf, editorOf, shelfOf } from './modelPlaces';
 import { onShelf, removeModel, saveModel, selectModels, type Shelf } from './modelsSlice';
+import { newClutch, newClutchPack } from './newClutches';
 import { newConverter, newEngine, newVehicle } from './newModels';
 import '../lessons/library/LessonLibrary.css';
 import './ModelLibrary.css';
@@ -36,6 +37,8 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
       'fair-sprocket/converter': () => newConverter(id, name),
       'fair-sprocket/engine': () => newEngine(id, name),
       'fair-sprocket/vehicle': () => newVehicle(id, name),
+      'fair-sprocket/clutch': () => newClutch(id, name),
+      'fair-sprocket/clutch-pack': () => newClutchPack(id, name),
     }[kind]();
     void dispatch(saveModel({ model })).then(() => navigate(editorOf(model)));
   };

@@ -6,7 +6,17 @@ export const shelfOf = (kind: ModelKind): string => `/teach/models/${LIST_OF[kin
 export const editorOf = (model: Model): string => `${shelfOf(model.format)}/${model.id}`;
 
 /** The bench that a model is operated on. */
-export const benchOf = (model: Model): string =>
-  model.format === 'fair-sprocket/unit'
-    ? `/teach/apply/${model.id}`
-    : `/teach/converter?${model.format.slice('fair-sprocket/'.length)}=${model.id}`;
+export function benchOf(model: Model): string {
+  switch (model.format) {
+    case 'fair-sprocket/unit':
+      return `/teach/apply/${model.id}`;
+    case 'fair-sprocket/clutch':
+      return `/teach/clutch?clutch=${model.id}`;
+    case 'fair-sprocket/clutch-pack':
+      return `/teach/clutch/packs?pack=${model.id}`;
+    case 'fair-sprocket/converter':
+    case 'fair-sprocket/engine':
+    case 'fair-sprocket/vehicle':
+      return `/teach/converter?${model.format.slice('fair-sprocket/'.length)}=${model.id}`;
+  }
+}

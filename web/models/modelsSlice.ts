@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { MODEL_KINDS, type Documents, type Model, type ModelKind } from '../../core/formats';
 import { appThunk, reasonOf } from '../app/thunk';
 
-/** The models of this browser: units, converters, engines, vehicles. */
+/** The models of this browser, kind by kind. */
 export interface Shelf<T> {
   ids: string[];
   byId: Record<string, T>;
@@ -95,6 +95,8 @@ export const selectUnits = selectModels('fair-sprocket/unit');
 export const selectConverters = selectModels('fair-sprocket/converter');
 export const selectEngines = selectModels('fair-sprocket/engine');
 export const selectVehicles = selectModels('fair-sprocket/vehicle');
+export const selectClutches = selectModels('fair-sprocket/clutch');
+export const selectClutchPacks = selectModels('fair-sprocket/clutch-pack');
 
 /** The models of a shelf in its order. */
 export const onShelf = <T>({ ids, byId }: Shelf<T>): T[] => ids.flatMap((id) => byId[id] ?? []);

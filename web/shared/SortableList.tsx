@@ -12,6 +12,7 @@ import {
   SortableContext,
   sortableKeyboardCoordinates,
   useSortable,
+  horizontalListSortingStrategy,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
@@ -29,11 +30,13 @@ interface Props<T extends { id: string }> {
   /** @param handle the grip to put where it belongs */
   children: (item: T, handle: ReactNode, index: number) => ReactNode;
   className?: string;
+  /** The items stand beside each other. */
+  across?: boolean;
 }
 
 /** A list whose items are moved by dragging a grip or with the keyboard: Space, arrows, Space. */
 export function SortableList<T extends { id: string }>(props: Props<T>) {
-  const { label, items, nameOf, onMove, children, className } = props;
+  const { label, items, nameOf, onMove, children, className, across = false } = props;
   const { t } = useTranslation();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
@@ -65,7 +68,10 @@ export function SortableList<T extends { id: string }>(props: Props<T>) {
         screenReaderInstructions: { draggable: t('sort.instructions') },
       }}
     >
-      <SortableContext items={items.map((i) => i.id)} strategy={verticalListSortingStrategy}>
+      <SortableContext
+        items={items.map((i) => i.id)}
+        strategy={across ? horizontalListSortingStrategy : verticalListSortingStrategy}
+      >
         <ol className={`sortable ${className ?? ''}`} aria-label={label}>
           {items.map((item, index) => (
             <SortableItem key={item.id} id={item.id} name={nameOf(item)}>

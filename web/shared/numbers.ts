@@ -66,3 +66,6 @@ export function useNumbers(): Numbers {
 
 /** "3.33" for a ratio, with as many digits as it needs and no more than two. */
 export const formatRatio = (ratio: number): string => formatNumber(ratio, 2);
+
+/** Percent for a share, as the sliders say it. */
+export const formatShare = (share: number): string => `${formatNumber(100 * share, 0)} %`;

@@ -14,6 +14,21 @@ import type {
   StreamlineModel,
   TableModel,
 } from '../../core/converter';
+import type {
+  Clutch,
+  ClutchState,
+  Duty,
+  PackHeat,
+  ClutchPack,
+  UpgradeResult,
+} from '../../core/clutch';
+import type {
+  EngagementPoint,
+  EngagementResult,
+  SlipTest,
+  SweptOfEngagement,
+  Trace,
+} from '../../core/shift';
 import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
 import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
 
@@ -87,4 +102,49 @@ export interface ConverterWorker {
   launch(request: LaunchRequest): LaunchResult;
   sweep(request: SweepRequest, onPoint: Told<SweepPoint>): Promise<void>;
   fit(table: TableModel, start: StreamlineModel, onStep: Told<FitStep>): Promise<void>;
+}
+
+/** A clutch engaging on a drivetrain, as documents and numbers; the worker makes the models from them. */
+export interface EngagementRequest {
+  readonly engine: Engine;
+  readonly clutch: Clutch;
+  readonly state: ClutchState;
+  readonly unit: Unit;
+  readonly apply: readonly string[];
+  readonly vehicle: Vehicle;
+  readonly grade: number;
+  readonly pedal: Trace;
+  readonly throttle: Trace;
+  readonly brake: Trace;
+  readonly seconds: number;
+}
+
+export interface EngagementSweepRequest {
+  readonly request: EngagementRequest;
+  readonly swept: SweptOfEngagement;
+  readonly from: number;
+  readonly to: number;
+  readonly runs: number;
+}
+
+/** What a pack does in its duty, and with each upgrade. */
+export interface PackReport {
+  readonly heat: PackHeat;
+  readonly upgrades: readonly UpgradeResult[];
+}
+
+/** Messages between the page and the worker that runs engagements and heats packs. */
+export interface ClutchWorker {
+  engage(request: EngagementRequest): EngagementResult;
+  slipTest(request: EngagementRequest): SlipTest;
+  roadSlipTest(
+    request: EngagementRequest,
+    turnsForWheel: number,
+  ): { readonly verdict: 'holds' | 'slips'; readonly run: EngagementResult };
+  sweep(
+    request: EngagementSweepRequest,
+    part: { readonly index: number; readonly of: number },
+    onPoint: Told<EngagementPoint>,
+  ): Promise<void>;
+  pack(pack: ClutchPack, duty: Duty): PackReport;
 }

@@ -1,11 +1,9 @@
 import { Input } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Converter, Engine } from '../../../core/converter';
 import { MOST_NAME, openValue, type Model, type Problem } from '../../../core/formats';
 import type { Unit } from '../../../core/geartrain';
-import type { Vehicle } from '../../../core/vehicle';
-import { useAppDispatch } from '../../app/hooks';
+import { useAppDispatch, useServices } from '../../app/hooks';
 import { ModelBar } from '../ModelBar';
 import { modelEdited } from '../modelDraftSlice';
 import { useModelAutosave } from '../useModelAutosave';
@@ -16,6 +14,9 @@ import { ConverterPreview } from './ConverterPreview';
 import { EngineFields } from './EngineFields';
 import { EnginePreview } from './EnginePreview';
 import { ModelProblems } from './ModelProblems';
+import { ClutchFields } from './ClutchFields';
+import { ClutchPreview, PackPreview } from './ClutchPreviews';
+import { PackFields } from './PackFields';
 import { VehicleFields } from './VehicleFields';
 import { VehiclePreview } from './VehiclePreview';
 import '../../units/editor/UnitEditor.css';
@@ -23,7 +24,7 @@ import './PartEditor.css';
 
 type Part = Exclude<Model, Unit>;
 
-/** The editor of a converter, an engine or a vehicle: what it makes at the left, its data at the right. */
+/** The editor of every model but a unit: what it makes at the left, its data at the right. */
 export function PartEditor({ draft }: { draft: Part }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
@@ -39,7 +40,7 @@ export function PartEditor({ draft }: { draft: Part }) {
       <ModelBar draft={draft} autosave={autosave} />
       <div className="part-editor-curves">
         {opened.ok ? (
-          <Preview part={draft} />
+          <Preview part={draft} onPart={change} />
         ) : (
           <p className="section-wait">{t('partEditor.notDrawn')}</p>
         )}
@@ -67,7 +68,8 @@ export function PartEditor({ draft }: { draft: Part }) {
   );
 }
 
-function Preview({ part }: { part: Part }) {
+function Preview({ part, onPart }: Omit<FieldsProps, 'problems'>) {
+  const services = useServices();
   switch (part.format) {
     case 'fair-sprocket/converter':
       return <ConverterPreview converter={part} />;
@@ -75,13 +77,17 @@ function Preview({ part }: { part: Part }) {
       return <EnginePreview engine={part} />;
     case 'fair-sprocket/vehicle':
       return <VehiclePreview vehicle={part} />;
+    case 'fair-sprocket/clutch':
+      return <ClutchPreview clutch={part} />;
+    case 'fair-sprocket/clutch-pack':
+      return <PackPreview pack={part} onPack={onPart} newId={() => services.newId()} />;
   }
 }
 
 interface FieldsProps {
   part: Part;
   problems: readonly Problem[];
-  onPart: (part: Converter | Engine | Vehicle, field?: string) => void;
+  onPart: (part: Part, field?: string) => void;
 }
 
 function Fields({ part, problems, onPart }: FieldsProps) {
@@ -92,5 +98,9 @@ function Fields({ part, problems, onPart }: FieldsProps) {
       return <EngineFields engine={part} problems={problems} onEngine={onPart} />;
     case 'fair-sprocket/vehicle':
       return <VehicleFields vehicle={part} problems={problems} onVehicle={onPart} />;
+    case 'fair-sprocket/clutch':
+      return <ClutchFields clutch={part} problems={problems} onClutch={onPart} />;
+    case 'fair-sprocket/clutch-pack':
+      return <PackFields pack={part} problems={problems} onPack={onPart} />;
   }
 }

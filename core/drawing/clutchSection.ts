@@ -1,0 +1,358 @@
+import {
+  forkPlayNow,
+  leverRatio,
+  type Clutch,
+  type ClutchState,
+  type ReleaseCurve,
+  type ReleasePoint,
+} from '../clutch';
+
+/**
+ * A dry clutch cut along its shaft, upper half, with the linkage to the pedal (derived here). Radii are to scale, mm;
+ * what moves along the shaft is drawn `STRETCH` times as far as it goes, so that a gap of a millimetre is seen. The
+ * fork and the pedal turn by what the bearing and the pad really travel on that scale.
+ *
+ * x from the flywheel to the gearbox, y down; the centreline at `base`.
+ */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+export type ClutchPartName =
+  | 'flywheel'
+  | 'cover'
+  | 'plate'
+  | 'disc'
+  | 'facing'
+  | 'spring'
+  | 'bearing'
+  | 'fork'
+  | 'pedal'
+  | 'shaft';
+
+export interface ClutchShape {
+  readonly part: ClutchPartName;
+  /** A closed outline, or an open line where `open`. */
+  readonly points: readonly Place[];
+  readonly open?: boolean;
+}
+
+export interface ClutchArrow {
+  readonly at: Place;
+  /** From `at` this far along x. */
+  readonly by: number;
+}
+
+export interface ClutchSection {
+  readonly width: number;
+  readonly height: number;
+  readonly base: number;
+  readonly shapes: readonly ClutchShape[];
+  /** Open space between disc and flywheel, and disc and plate; width 0 where they touch. */
+  readonly gaps: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+  }[];
+  /** Rivet heads: where, and how deep below the facing's face, mm; below zero they stand out. */
+  readonly rivets: readonly (Place & { readonly below: number })[];
+  /** Damper springs, coil springs: from and to. */
+  readonly coils: readonly { readonly from: Place; readonly to: Place; readonly width: number }[];
+  readonly clampArrow: ClutchArrow;
+  readonly bearingArrow: ClutchArrow;
+  /** Cylinders with the place of their piston, and the line or cable between fork and pedal. */
+  readonly cylinders: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly length: number;
+    readonly piston: number;
+    /** x of the far end of its rod. */
+    readonly rod: number;
+  }[];
+  readonly line: readonly Place[];
+  readonly pads: {
+    readonly pivot: Place;
+    readonly pad: Place;
+    readonly rest: Place;
+    readonly floor: Place;
+  };
+  readonly pivots: readonly Place[];
+  /** Where labels point to. */
+  readonly anchors: Readonly<
+    Record<'gap' | 'bearing' | 'fork' | 'disc' | 'flywheel' | 'pedal', Place>
+  >;
+}
+
+/** Axial travel is drawn this many times as long. */
+export const STRETCH = 4;
+const WIDTH = 476;
+const HEIGHT = 206;
+const BASE = 196;
+const FACE_X = 50;
+/** The disc's outer radius on the drawing. */
+const DISC = 136;
+const BEARING = 17;
+const STEEL_MM = 1.6;
+const PLATE = 20;
+/** mm of arrow for the largest load. */
+const ARROW = 40;
+
+export function clutchSection(
+  clutch: Clutch,
+  state: ClutchState,
+  curve: ReleaseCurve,
+  point: ReleasePoint,
+): ClutchSection {
+  const { disc, cover, linkage } = clutch;
+  const mm = (m: number) => 1000 * m;
+  // Whatever its size, the disc fills the same height.
+  const scale = DISC / mm(disc.outerRadius);
+  const r = (m: number) => BASE - mm(m) * scale;
+  const along = (m: number) => mm(m) * scale * STRETCH;
+  const [outer, inner] = [r(disc.outerRadius), r(disc.innerRadius)];
+
+  // Along the shaft, from the flywheel's face.
+  const facing = along(Math.max(0.0004, (disc.newThickness - STEEL_MM / 1000 - state.wear) / 2));
+  const closed = disc.cushion.travel * state.cushion;
+  const open = along(Math.min(closed, Math.max(0, point.gap + closed)));
+  const gap = along(Math.max(0, point.gap) / 2);
+  const steel = along(STEEL_MM / 1000);
+  const first = FACE_X + gap;
+  const core = first + facing + open / 2;
+  const second = core + steel + open / 2;
+  const plateX = second + facing + gap;
+  const plateW = PLATE;
+  const box = (
+    part: ClutchPartName,
+    x: number,
+    w: number,
+    top: number,
+    bottom: number,
+  ): ClutchShape => ({
+    part,
+    points: [
+      { x, y: top },
+      { x: x + w, y: top },
+      { x: x + w, y: bottom },
+      { x, y: bottom },
+    ],
+  });
+
+  const spring = springShape(clutch, r, along);
+  // Where the fingers stand with no bearing on them, now that the disc is worn.
+  const freePlate =
+    FACE_X + 2 * facing + steel + along(Math.max(0, closed - pressed(point, curve, clutch)));
+  const freeTip = spring.tipFor(freePlate + plateW);
+  const rest = freeTip + along(forkPlayNow(clutch, state) / linkage.forkRatio);
+  const bearingX = rest - along(point.bearing);
+  const touching = point.bearingLoad > 0 || bearingX <= freeTip;
+  const tip = touching ? Math.min(freeTip, bearingX) : freeTip;
+  const fork = forkShape(linkage.forkRatio, bearingX, rest);
+  const pedal = pedalShape(clutch, curve, point);
+  const chain = chainShape(clutch, fork.end, fork.restEnd, pedal);
+
+  return {
+    width: WIDTH,
+    height: HEIGHT,
+    base: BASE,
+    shapes: [
+      box('shaft', core + steel + 4, 190, BASE - 12, BASE),
+      box('flywheel', 10, FACE_X - 10, outer - 16, BASE - 20),
+      box('flywheel', 0, 10, BASE - 54, BASE),
+      {
+        part: 'cover',
+        open: true,
+        points: [
+          { x: FACE_X, y: outer - 11 },
+          { x: spring.coverX, y: outer - 11 },
+          { x: spring.coverX, y: spring.pivot.y },
+        ],
+      },
+      box('facing', first, facing, outer, inner),
+      box('facing', second, facing, outer, inner),
+      box('disc', core, steel, outer, BASE - 26),
+      box('disc', core - 10, steel + 22, BASE - 30, BASE - 12),
+      box('plate', plateX, plateW, outer - 3, inner + 2),
+      { part: 'spring', open: true, points: spring.lineTo(plateX + plateW, tip) },
+      box('bearing', bearingX, BEARING, r(tipRadius(clutch)) - 12, BASE - 16),
+      { part: 'fork', open: true, points: [fork.inner, fork.pivot, fork.end] },
+      { part: 'pedal', open: true, points: [pedal.top, pedal.pivot, pedal.pad] },
+    ],
+    gaps: [
+      { x: FACE_X, y: outer, width: gap, height: inner - outer },
+      { x: second + facing, y: outer, width: gap, height: inner - outer },
+    ],
+    rivets: [0.28, 0.72].flatMap((share) => {
+      const y = outer + (inner - outer) * share;
+      const below = mm(disc.aboveRivets - state.wear / 2);
+      return [
+        { x: first + Math.min(facing, Math.max(0, below * STRETCH)), y, below },
+        { x: second + facing - Math.min(facing, Math.max(0, below * STRETCH)), y, below },
+      ];
+    }),
+    coils: [
+      {
+        from: { x: core - 6, y: inner + 14 },
+        to: { x: core + steel + 6, y: inner + 14 },
+        width: 12,
+      },
+      ...spring.coils(plateX + plateW),
+    ],
+    clampArrow: {
+      at: { x: plateX + plateW + 1, y: inner - 2 },
+      by: -(ARROW * point.clamp) / Math.max(1, curve.freeClamp),
+    },
+    bearingArrow: {
+      at: { x: bearingX + BEARING + 1, y: BASE - 21 },
+      by: -(ARROW * point.bearingLoad * leverRatio(cover)) / Math.max(1, curve.freeClamp),
+    },
+    cylinders: chain.cylinders,
+    line: chain.line,
+    pads: { pivot: pedal.pivot, pad: pedal.pad, rest: pedal.rest, floor: pedal.floor },
+    pivots: [spring.pivot, fork.pivot, pedal.pivot],
+    anchors: {
+      gap: { x: rest + 62, y: BASE - 84 },
+      // Beside the fork at rest, so that the words stay where they are.
+      bearing: { x: rest + 62, y: BASE - 40 },
+      fork: fork.end,
+      disc: { x: core + steel + 5, y: BASE - 40 },
+      flywheel: { x: (10 + FACE_X) / 2, y: (outer + BASE) / 2 },
+      pedal: pedal.pad,
+    },
+  };
+}
+
+/** m by which the cushion is pressed together with the bearing away. */
+const pressed = (_point: ReleasePoint, curve: ReleaseCurve, clutch: Clutch): number =>
+  clutch.disc.cushion.travel * Math.sqrt(Math.min(1, curve.freeClamp / clutch.disc.cushion.load));
+
+const tipRadius = ({ cover, disc }: Clutch): number =>
+  cover.spring.kind === 'diaphragm' ? cover.spring.fingerRadius : disc.innerRadius * 0.4;
+
+interface SpringShape {
+  readonly pivot: Place;
+  readonly coverX: number;
+  /** x of the fingers' tips when the plate's face stands here and nothing bends. */
+  readonly tipFor: (plateFace: number) => number;
+  readonly lineTo: (plateFace: number, tip: number) => Place[];
+  readonly coils: (plateFace: number) => { from: Place; to: Place; width: number }[];
+}
+
+/** Diaphragm or lever: from the plate over its pivot to the fingers. */
+function springShape(
+  clutch: Clutch,
+  r: (m: number) => number,
+  along: (m: number) => number,
+): SpringShape {
+  const { cover, disc } = clutch;
+  const diaphragm = cover.spring.kind === 'diaphragm';
+  const plateR = cover.spring.plateRadius;
+  const ratio = leverRatio(cover);
+  const tipR = tipRadius(clutch);
+  const pivotR =
+    cover.spring.kind === 'diaphragm'
+      ? cover.spring.pivotRadius
+      : plateR - (plateR - tipR) / (1 + ratio);
+  // The plate's face with a new disc clamped; fingers lean towards the bearing then.
+  const atNew = FACE_X + along(disc.newThickness) + PLATE;
+  const lean = diaphragm ? 8 : 9;
+  const pivot = { x: atNew + 2 + lean, y: r(pivotR) };
+  const coverX = pivot.x + (diaphragm ? 9 : 26);
+  return {
+    pivot,
+    coverX,
+    tipFor: (plateFace) => pivot.x + (pivot.x - (plateFace + 2)) * ratio,
+    lineTo: (plateFace, tip) => [{ x: plateFace + 2, y: r(plateR) }, pivot, { x: tip, y: r(tipR) }],
+    coils: (plateFace) =>
+      diaphragm
+        ? []
+        : [
+            {
+              from: { x: plateFace, y: r(disc.innerRadius) + 10 },
+              to: { x: coverX, y: r(disc.innerRadius) + 10 },
+              width: 13,
+            },
+          ],
+  };
+}
+
+/** The fork stands upright at rest and turns about its ball, so that its ends travel in the ratio of its arms. */
+function forkShape(ratio: number, bearingX: number, restX: number) {
+  const innerY = BASE - 40;
+  const endY = 16;
+  const pivotY = innerY - (innerY - endY) / (1 + ratio);
+  const back = 34;
+  const moved = bearingX - restX;
+  const pivot = { x: restX + back, y: pivotY };
+  return {
+    pivot,
+    inner: { x: pivot.x + moved - back + BEARING + 3, y: innerY },
+    end: { x: pivot.x - moved * ratio, y: endY },
+    restEnd: { x: pivot.x, y: endY },
+  };
+}
+
+const PEDAL = { x: 428, y: 44, arm: 126, top: 24, rod: 40 } as const;
+
+function pedalShape({ linkage }: Clutch, { floor }: ReleaseCurve, { pedal }: ReleasePoint) {
+  const pivot = { x: PEDAL.x, y: PEDAL.y };
+  const place = (travel: number, arm: number): Place => {
+    const angle = REST_ANGLE - travel / linkage.pedalArm;
+    return { x: pivot.x + arm * Math.sin(angle), y: pivot.y + arm * Math.cos(angle) };
+  };
+  return {
+    pivot,
+    pad: place(pedal, PEDAL.arm),
+    rest: place(0, PEDAL.arm),
+    floor: place(floor, PEDAL.arm),
+    top: place(pedal, -PEDAL.top),
+    rod: place(pedal, PEDAL.rod),
+  };
+}
+/** Radians from straight down at which the pedal rests. */
+const REST_ANGLE = 0.26;
+
+/** Cylinders and line, or the cable, between the fork's end and the pedal. */
+function chainShape(
+  { linkage }: Clutch,
+  end: Place,
+  restEnd: Place,
+  pedal: ReturnType<typeof pedalShape>,
+) {
+  if (linkage.drive.kind === 'cable')
+    return {
+      cylinders: [],
+      line: [end, { x: pedal.pivot.x - 60, y: pedal.top.y }, pedal.top],
+    };
+  const slaveX = restEnd.x - 74;
+  const masterX = 330;
+  const within = (length: number, piston: number) => Math.min(length - 4, Math.max(5, piston));
+  return {
+    cylinders: [
+      {
+        x: slaveX,
+        y: end.y,
+        length: 40,
+        piston: within(40, 10 + end.x - restEnd.x),
+        rod: end.x,
+      },
+      {
+        x: masterX,
+        y: pedal.rod.y,
+        length: 44,
+        piston: within(44, 40 + (pedal.rod.x - PEDAL.x) * 2 - PEDAL.rod * REST_ANGLE * 2),
+        rod: pedal.rod.x,
+      },
+    ],
+    line: [
+      { x: masterX, y: pedal.rod.y },
+      { x: masterX - 14, y: pedal.rod.y },
+      { x: masterX - 14, y: 2 },
+      { x: slaveX - 12, y: 2 },
+      { x: slaveX - 12, y: end.y },
+      { x: slaveX, y: end.y },
+    ],
+  };
+}

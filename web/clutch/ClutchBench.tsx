@@ -1,0 +1,172 @@
+import { Segmented } from 'antd';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useSearchParams } from 'react-router';
+import { clutchFindings, type Clutch } from '../../core/clutch';
+import { engineModel } from '../../core/converter';
+import { mostTorque } from '../../core/shift';
+import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { chosenFrom } from '../models/chosenFrom';
+import { ModelSelect } from '../models/ModelSelect';
+import { selectClutches, selectEngines, selectUnits, selectVehicles } from '../models/modelsSlice';
+import { shelfOf } from '../models/modelPlaces';
+import { formatShare } from '../shared/numbers';
+import { ClutchControls } from './ClutchControls';
+import { ClutchDrawing } from './ClutchDrawing';
+import { ClutchFindings } from './ClutchFindings';
+import { ClutchKinds } from './ClutchKinds';
+import { ClutchReadout } from './ClutchReadout';
+import { clutchBenchChanged, selectClutchBench, type ClutchBenchState } from './clutchSlice';
+import { DrivePanel, SmallSlider } from './DrivePanel';
+import { ReleaseCurves } from './ReleaseCurves';
+import { ShopTestsPanel } from './ShopTestsPanel';
+import { useClutchModel } from './useClutchModel';
+import { usePedalKeys } from './usePedalKeys';
+import { WearCurves } from './WearCurves';
+import '../converter/ConverterBench.css';
+import '../converter/BenchControls.css';
+import '../converter/Readout.css';
+import '../converter/StallTestPanel.css';
+import './ClutchBench.css';
+
+const TABS = ['release', 'wear', 'drive', 'tests'] as const;
+const ALL = { wear: true, adjust: true, fault: true } as const;
+
+/** The Clutch bench: pull the pedal, wear the disc, drive off, and test it as in the shop. */
+export function ClutchBench() {
+  const { t } = useTranslation();
+  const bench = useAppSelector(selectClutchBench);
+  const clutch = chosenFrom(useAppSelector(selectClutches), bench.clutchId);
+  useAskedFor();
+  return (
+    <main className="converter-bench clutch-bench" id="main">
+      <h1 className="visually-hidden">{t('nav.clutch')}</h1>
+      {clutch ? (
+        <Bench clutch={clutch} bench={bench} />
+      ) : (
+        <p className="library-empty">
+          {t('clutch.empty')} <Link to={shelfOf('fair-sprocket/clutch')}>{t('nav.models')}</Link>
+        </p>
+      )}
+    </main>
+  );
+}
+
+/** The address may name what is to stand on the bench. */
+function useAskedFor(): void {
+  const [asked] = useSearchParams();
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const clutchId = asked.get('clutch');
+    if (clutchId) dispatch(clutchBenchChanged({ clutchId }));
+  }, [asked, dispatch]);
+}
+
+function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const [tab, setTab] = useState<(typeof TABS)[number]>('release');
+  const change = (next: Partial<ClutchBenchState>) => dispatch(clutchBenchChanged(next));
+  const engine = chosenFrom(useAppSelector(selectEngines), bench.engineId) ?? null;
+  const vehicle = chosenFrom(useAppSelector(selectVehicles), bench.vehicleId) ?? null;
+  const units = useAppSelector(selectUnits);
+  const unit = chosenFrom(units, bench.unitId ?? MANUAL) ?? null;
+  const model = useClutchModel(clutch, bench, bench.pedal);
+  usePedalKeys(bench.pedal, (pedal) => change({ pedal }));
+  const asked = engine ? mostTorque(engineModel(engine), bench.throttle) : null;
+  const findings = clutchFindings(clutch, asked ?? 0);
+  const rig =
+    model && engine && vehicle && unit
+      ? { clutch, state: model.state, engine, unit, vehicle }
+      : null;
+  const driving = { rig, bench, onBench: change };
+  return (
+    <>
+      <div className="converter-sheet">
+        {model ? (
+          <ClutchDrawing clutch={clutch} model={model} onPedal={(pedal) => change({ pedal })} />
+        ) : (
+          <p className="library-empty">{t('clutch.notDrawn')}</p>
+        )}
+      </div>
+      <section className="converter-curves" data-tab={tab} aria-label={t('clutch.panels')}>
+        <Segmented
+          aria-label={t('clutch.panels')}
+          value={tab}
+          onChange={setTab}
+          options={TABS.map((c) => ({ value: c, label: t(`clutch.tabs.${c}`) }))}
+        />
+        {model && tab === 'release' && <ReleaseCurves title={clutch.name} model={model} />}
+        {model && tab === 'wear' && (
+          <>
+            <div className="drive-row">
+              <SmallSlider
+                label={t('converter.throttle')}
+                text={formatShare(bench.throttle)}
+                value={bench.throttle}
+                from={0.1}
+                to={1}
+                step={0.05}
+                onValue={(throttle) => change({ throttle })}
+              />
+              <SmallSlider
+                label={t('launch.grade')}
+                text={formatShare(bench.grade)}
+                value={bench.grade}
+                from={0}
+                to={0.3}
+                step={0.01}
+                onValue={(grade) => change({ grade })}
+              />
+            </div>
+            <WearCurves
+              clutch={clutch}
+              state={model.state}
+              wear={model.state.wear}
+              engine={engine}
+              unit={unit}
+              vehicle={vehicle}
+              throttle={bench.throttle}
+              grade={bench.grade}
+            />
+          </>
+        )}
+        {tab === 'drive' && <DrivePanel {...driving} />}
+        {tab === 'tests' && <ShopTestsPanel {...driving} />}
+      </section>
+      <aside className="converter-side" aria-label={t('clutch.controls')}>
+        <ClutchKinds />
+        <div className="converter-pick">
+          <ModelSelect
+            kind="fair-sprocket/clutch"
+            value={clutch.id}
+            onValue={(clutchId) =>
+              change({ clutchId, forkRod: 0, turnbuckle: 0, wear: 0, fault: null })
+            }
+          />
+          <ModelSelect
+            kind="fair-sprocket/engine"
+            value={engine?.id}
+            onValue={(engineId) => change({ engineId })}
+          />
+          <ModelSelect
+            kind="fair-sprocket/unit"
+            value={unit?.id}
+            onValue={(unitId) => change({ unitId, rangeId: null })}
+          />
+          <ModelSelect
+            kind="fair-sprocket/vehicle"
+            value={vehicle?.id}
+            onValue={(vehicleId) => change({ vehicleId })}
+          />
+        </div>
+        <ClutchFindings findings={findings} />
+        {model && <ClutchReadout clutch={clutch} model={model} asked={asked} />}
+        <ClutchControls clutch={clutch} setting={bench} allow={ALL} onSetting={change} />
+      </aside>
+    </>
+  );
+}
+
+/** The unit that stands behind a clutch when none has been chosen, where it is in the library. */
+const MANUAL = 'winch-manual';

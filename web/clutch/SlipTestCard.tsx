@@ -1,0 +1,110 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { engineModel } from '../../core/converter';
+import { demands, type EngagementResult } from '../../core/shift';
+import { reasonOf } from '../app/thunk';
+import { CurveSheet } from '../curves/CurveSheet';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import { useSteppedWork } from '../shared/useSteppedWork';
+import { runRoadSlipTest, runSlipTest } from '../workers/clutchWorker';
+import { rangeOf, type DriveRig } from './useDriveRig';
+
+const CHECKS = { slip: ['brakes', 'chocks', 'clear'], road: ['belts', 'clear', 'open'] } as const;
+
+interface Props {
+  kind: 'slip' | 'road';
+  rig: DriveRig;
+}
+
+/** Standing with the brakes on, or on the road in the highest gear: does it hold? */
+export function SlipTestCard({ kind, rig }: Props) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const [checked, setChecked] = useState<readonly string[]>([]);
+  const [read, setRead] = useState<{ verdict: string; run: EngagementResult } | null>(null);
+  const { running, failure, start } = useSteppedWork(reasonOf);
+  const checks = CHECKS[kind];
+  const go = () => {
+    const feet = { pedal: [], throttle: [], brake: [], seconds: 2.5, grade: 0 };
+    const forward = demands({ ...rig, engine: engineModel(rig.engine), throttle: 1, grade: 0 });
+    const top = forward.at(-1);
+    const range = kind === 'road' ? top?.range : rangeOf(rig.unit, null)?.id;
+    const apply = rig.unit.ranges.find((r) => r.id === range)?.apply ?? [];
+    start(async (signal) => {
+      const request = { ...rig, ...feet, apply };
+      setRead(
+        kind === 'road'
+          ? await runRoadSlipTest(request, top?.ratio ?? 1, signal)
+          : await runSlipTest(request, signal),
+      );
+    });
+  };
+  const summary = read?.run.summary;
+  return (
+    <>
+      <section aria-label={t('clutch.tests.before')}>
+        <Checkbox.Group
+          className="stall-checks"
+          value={[...checked]}
+          onChange={(list) => setChecked(list)}
+          options={checks.map((c) => ({ value: c, label: t(`clutch.tests.checks.${c}`) }))}
+        />
+        <Button
+          type="primary"
+          disabled={checked.length < checks.length}
+          loading={running}
+          onClick={go}
+        >
+          {t(`clutch.tests.go.${kind}`)}
+        </Button>
+        {failure !== '' && <p role="alert">{t('clutch.failed', { reason: failure })}</p>}
+        <div aria-live="polite">
+          {read && summary ? (
+            <>
+              <p className="shop-reading">{t(`clutch.tests.verdict.${read.verdict}`)}</p>
+              <p className="quiet">
+                {t('clutch.tests.slipRead', {
+                  engine: numbers.quantity(Math.round(Math.max(0, summary.engineRpm)), 'speed'),
+                  slip: formatNumber(summary.slipTime, 1),
+                })}
+              </p>
+            </>
+          ) : (
+            <p className="quiet">{t(`clutch.tests.said.${kind}`)}</p>
+          )}
+        </div>
+      </section>
+      {read && (
+        <CurveSheet
+          title={t(`clutch.tests.${kind}`)}
+          x={{ title: t('launch.time'), min: 0, max: read.run.samples.at(-1)!.time }}
+          y={{ title: t('converter.engineSpeed'), min: 0 }}
+          curves={[
+            {
+              label: t('converter.engine'),
+              ink: '--drives',
+              points: read.run.samples.map((s) => ({ x: s.time, y: s.engineRpm })),
+            },
+            {
+              label: t('clutch.parts.disc'),
+              ink: '--driven',
+              look: 'dashed',
+              points: read.run.samples.map((s) => ({ x: s.time, y: s.discRpm })),
+            },
+          ]}
+          figures={{
+            titles: [t('launch.time'), t('converter.engineSpeed'), t('clutch.parts.disc')],
+            rows: read.run.samples
+              .filter((_s, k) => k % 10 === 0)
+              .map((s) => [
+                formatNumber(s.time, 1),
+                formatNumber(s.engineRpm, 0),
+                formatNumber(s.discRpm, 0),
+              ]),
+          }}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,120 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { holdingTorque, worn, type Clutch, type ClutchState } from '../../core/clutch';
+import { engineModel, type Engine } from '../../core/converter';
+import type { Unit } from '../../core/geartrain';
+import { demands, slipWear } from '../../core/shift';
+import type { Vehicle } from '../../core/vehicle';
+import { CurveSheet } from '../curves/CurveSheet';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import { useGapText } from './useGapText';
+
+interface Props {
+  clutch: Clutch;
+  state: ClutchState;
+  wear: number;
+  engine: Engine | null;
+  unit: Unit | null;
+  vehicle: Vehicle | null;
+  throttle: number;
+  grade: number;
+}
+
+const POINTS = 49;
+
+/** What it holds from new to rivets, and what each gear asks: where the lines cross, it slips. */
+export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttle, grade }: Props) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const gapText = useGapText();
+  const life = 1.2 * (clutch.disc.newThickness - clutch.disc.wornThickness);
+  const curve = useMemo(() => {
+    const at = (w: number) => holdingTorque(clutch, worn(clutch, { ...state, wear: 0 }, w));
+    return Array.from({ length: POINTS }, (_v, k) => {
+      const w = (life * k) / (POINTS - 1);
+      return { wear: w, holds: at(w) };
+    });
+  }, [clutch, state, life]);
+  const gears = useMemo(
+    () =>
+      engine && unit && vehicle
+        ? demands({ engine: engineModel(engine), unit, vehicle, throttle, grade }).map((d) => ({
+            ...d,
+            slipsFrom: slipWear(clutch, d.torque, { ...state, wear: 0 }),
+          }))
+        : [],
+    [clutch, state, engine, unit, vehicle, throttle, grade],
+  );
+  const x = (w: number) => numbers.toDisplay(1000 * w, 'length');
+  const y = (nm: number) => numbers.toDisplay(nm, 'torque');
+  const asked = gears.filter((_g, k) => k === 0 || k === gears.length - 1);
+  const now = curve.reduce((a, b) => (Math.abs(b.wear - wear) < Math.abs(a.wear - wear) ? b : a));
+  const titles = {
+    wear: `${t('clutch.wear')}, ${numbers.unit('length')}`,
+    holds: `${t('clutch.torque')}, ${numbers.unit('torque')}`,
+  };
+  const slips = (g: { slipsFrom: number | null }) =>
+    g.slipsFrom === null ? t('clutch.neverSlips') : gapText(g.slipsFrom);
+  return (
+    <div className="wear-curves">
+      <CurveSheet
+        title={clutch.name}
+        x={{ title: titles.wear, min: 0, max: x(life) }}
+        y={{ title: titles.holds, min: 0 }}
+        curves={[
+          {
+            label: t('clutch.holds'),
+            ink: '--drives',
+            points: curve.map((p) => ({ x: x(p.wear), y: y(p.holds) })),
+          },
+          ...asked.map((g, k) => ({
+            label: t('clutch.gearAsks', { gear: g.gear }),
+            ink: k === 0 ? '--ink-2' : '--driven',
+            look: k === 0 ? ('dotted' as const) : ('dashed' as const),
+            points: [0, life].map((w) => ({ x: x(w), y: y(g.torque) })),
+          })),
+          {
+            label: t('clutch.now'),
+            ink: '--ink',
+            look: 'marks' as const,
+            points: [{ x: x(now.wear), y: y(now.holds) }],
+          },
+        ]}
+        figures={{
+          titles: [titles.wear, titles.holds],
+          rows: curve
+            .filter((_p, k) => k % 4 === 0)
+            .map((p) => [
+              formatNumber(x(p.wear), numbers.system === 'si' ? 2 : 3),
+              formatNumber(y(p.holds), 0),
+            ]),
+        }}
+      />
+      {gears.length > 0 && (
+        <table className="plain wear-gears">
+          <caption>{t('clutch.slipsFrom')}</caption>
+          <thead>
+            <tr>
+              <th scope="col">{t('clutch.gear')}</th>
+              <th scope="col" className="num">
+                {t('clutch.asks')}
+              </th>
+              <th scope="col" className="num">
+                {t('clutch.atWear')}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {gears.map((g) => (
+              <tr key={g.range} data-slips={g.slipsFrom !== null && g.slipsFrom <= wear}>
+                <th scope="row">{g.gear}</th>
+                <td className="num">{numbers.quantity(Math.round(g.torque), 'torque')}</td>
+                <td className="num">{slips(g)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

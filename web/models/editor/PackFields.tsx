@@ -1,0 +1,108 @@
+import { Input, Segmented } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { packFindings, type ClutchPack } from '../../../core/clutch';
+import type { Problem } from '../../../core/formats';
+import { PackFindings } from '../../packs/PackFindings';
+import { useNumbers } from '../../shared/numbers';
+import { NumberPaths, type NumberPath } from './NumberPaths';
+
+interface Props {
+  pack: ClutchPack;
+  problems: readonly Problem[];
+  onPack: (pack: ClutchPack, field?: string) => void;
+}
+
+const mm = (path: string, step = 0.1): NumberPath => ({
+  path,
+  quantity: 'length',
+  scale: 1000,
+  step,
+});
+
+const GROUPS: readonly (readonly [string, readonly NumberPath[]])[] = [
+  [
+    'piston',
+    [
+      mm('piston.outerRadius', 0.5),
+      mm('piston.innerRadius', 0.5),
+      { path: 'piston.returnForce', quantity: 'force', step: 50 },
+      { path: 'pressure', quantity: 'pressure', scale: 1e-3, step: 10 },
+    ],
+  ],
+  [
+    'faces',
+    [
+      mm('faces.outerRadius', 0.5),
+      mm('faces.innerRadius', 0.5),
+      mm('lining', 0.05),
+      { path: 'faces.friction.standing', step: 0.005 },
+      { path: 'faces.friction.sliding', step: 0.005 },
+      { path: 'faces.friction.slope', unit: 's/m', step: 0.0005 },
+      { path: 'faces.friction.fadeFrom', quantity: 'temperature', step: 10 },
+      { path: 'faces.friction.fade', unit: '%', scale: 100, step: 1 },
+    ],
+  ],
+  [
+    'room',
+    [
+      mm('depth'),
+      mm('ring.diameter', 0.5),
+      { ...mm('ring.thickness'), label: 'ringThickness' },
+      mm('ring.grooveDepth', 0.05),
+      { ...mm('clearance.0', 0.05), label: 'clearanceLeast' },
+      { ...mm('clearance.1', 0.05), label: 'clearanceMost' },
+    ],
+  ],
+];
+
+/** A pack's data; its plates are laid out in the drawing at the left. */
+export function PackFields({ pack, problems, onPack }: Props) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const inList = pack.selective.thicknesses
+    .map((v) => Number(numbers.toDisplay(1000 * v, 'length').toPrecision(5)))
+    .join(', ');
+  const [typed, setTyped] = useState<string | null>(null);
+  const take = (text: string) => {
+    setTyped(text);
+    const values = text
+      .split(/[,;\s]+/)
+      .filter((v) => v !== '')
+      .map((v) => Number((numbers.fromDisplay(Number(v), 'length') / 1000).toPrecision(7)));
+    if (values.every((v) => Number.isFinite(v)))
+      onPack({ ...pack, selective: { ...pack.selective, thicknesses: values } }, 'selective');
+  };
+  return (
+    <>
+      {problems.length === 0 && <PackFindings findings={packFindings(pack)} />}
+      {GROUPS.map(([title, paths]) => (
+        <div key={title}>
+          <strong>{t(`packFields.${title}`)}</strong>
+          <NumberPaths document={pack} numbers={paths} problems={problems} onDocument={onPack} />
+        </div>
+      ))}
+      <strong>{t('packFields.selective')}</strong>
+      <Segmented
+        block
+        aria-label={t('packFields.selective')}
+        value={pack.selective.part}
+        onChange={(part) => onPack({ ...pack, selective: { ...pack.selective, part } }, 'part')}
+        options={(['end-plate', 'ring'] as const).map((v) => ({
+          value: v,
+          label: t(`pack.parts.${v}`),
+        }))}
+      />
+      <label className="field">
+        <span className="label">
+          {t('packFields.thicknesses')}, {numbers.unit('length')}
+        </span>
+        <Input
+          value={typed ?? inList}
+          onChange={(e) => take(e.target.value)}
+          onBlur={() => setTyped(null)}
+        />
+      </label>
+    </>
+  );
+}

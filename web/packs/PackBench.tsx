@@ -1,0 +1,172 @@
+import { Button, Segmented } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useSearchParams } from 'react-router';
+import { BROKEN_PACK, packFindings, type ClutchPack } from '../../core/clutch';
+import { openValue } from '../../core/formats';
+import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { CautionBox } from '../lessons/CautionBox';
+import { chosenFrom } from '../models/chosenFrom';
+import { ModelSelect } from '../models/ModelSelect';
+import { shelfOf } from '../models/modelPlaces';
+import { saveModel, selectClutchPacks } from '../models/modelsSlice';
+import { formatNumber, useNumbers } from '../shared/numbers';
+import { ClutchKinds } from '../clutch/ClutchKinds';
+import { SmallSlider } from '../clutch/DrivePanel';
+import { runPack } from '../workers/clutchWorker';
+import { useSettledRun } from '../workers/useSettledRun';
+import type { PackReport } from '../workers/protocol';
+import { CapacityCurves } from './CapacityCurves';
+import { HeatCurves } from './HeatCurves';
+import { PackFindings } from './PackFindings';
+import { PackReadout } from './PackReadout';
+import { SelectiveTable } from './SelectiveTable';
+import { packBenchChanged, selectPackBench, type PackBenchState } from './packSlice';
+import { StackView } from './StackView';
+import { UpgradeTable } from './UpgradeTable';
+import '../converter/ConverterBench.css';
+import '../converter/Readout.css';
+import '../clutch/DrivePanel.css';
+import './PackBench.css';
+
+const TABS = ['clearance', 'capacity', 'heat', 'upgrades'] as const;
+
+/** The Pack bench: lay plates in and out, feel the clearance, see what it holds and where it gets hot. */
+export function PackBench() {
+  const { t } = useTranslation();
+  const bench = useAppSelector(selectPackBench);
+  const stored = chosenFrom(useAppSelector(selectClutchPacks), bench.packId);
+  const [asked] = useSearchParams();
+  const dispatch = useAppDispatch();
+  const wanted = asked.get('pack');
+  useEffect(() => {
+    if (wanted) dispatch(packBenchChanged({ packId: wanted, changed: null, plate: null }));
+  }, [wanted, dispatch]);
+  return (
+    <main className="converter-bench pack-bench" id="main">
+      <h1 className="visually-hidden">{t('nav.packs')}</h1>
+      {stored ? (
+        <Bench stored={stored} bench={bench} />
+      ) : (
+        <p className="library-empty">
+          {t('pack.empty')} <Link to={shelfOf('fair-sprocket/clutch-pack')}>{t('nav.models')}</Link>
+        </p>
+      )}
+    </main>
+  );
+}
+
+const heated = (
+  { pack, duty }: { pack: ClutchPack; duty: PackBenchState['duty'] },
+  signal: AbortSignal,
+): Promise<PackReport> => runPack(pack, duty, signal);
+
+function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const [tab, setTab] = useState<(typeof TABS)[number]>('clearance');
+  const pack = bench.changed?.id === stored.id ? bench.changed : stored;
+  const change = (next: Partial<PackBenchState>) => dispatch(packBenchChanged(next));
+  const setPack = (changed: ClutchPack) => change({ changed });
+  const findings = packFindings(pack);
+  const works = !findings.some((f) => BROKEN_PACK.includes(f.code));
+  const request = useMemo(
+    () => (works ? { pack, duty: bench.duty } : null),
+    [pack, bench.duty, works],
+  );
+  const { result, failure } = useSettledRun(request, heated);
+  const report = works ? result : null;
+  const sound = openValue(pack, 'fair-sprocket/clutch-pack').ok;
+  const changed = pack !== stored;
+  return (
+    <>
+      <div className="converter-sheet">
+        <StackView
+          pack={pack}
+          plate={bench.plate}
+          onPlate={(plate) => change({ plate })}
+          onPack={setPack}
+          newId={() => services.newId()}
+        />
+      </div>
+      <section className="converter-curves" data-tab={tab} aria-label={t('pack.panels')}>
+        <Segmented
+          aria-label={t('pack.panels')}
+          value={tab}
+          onChange={setTab}
+          options={TABS.map((v) => ({ value: v, label: t(`pack.tabs.${v}`) }))}
+        />
+        {failure !== '' && <p role="alert">{t('clutch.failed', { reason: failure })}</p>}
+        {tab === 'clearance' && <SelectiveTable pack={pack} onPack={setPack} />}
+        {tab === 'capacity' && works && <CapacityCurves pack={pack} />}
+        {tab === 'heat' && report && <HeatCurves pack={pack} heat={report.heat} />}
+        {tab === 'upgrades' && report && (
+          <UpgradeTable upgrades={report.upgrades} onPack={setPack} />
+        )}
+      </section>
+      <aside className="converter-side" aria-label={t('pack.controls')}>
+        <ClutchKinds />
+        <ModelSelect
+          kind="fair-sprocket/clutch-pack"
+          value={stored.id}
+          onValue={(packId) => change({ packId, changed: null, plate: null })}
+        />
+        <PackReadout pack={pack} heat={report?.heat ?? null} works={works} />
+        <PackFindings findings={findings} />
+        <SmallSlider
+          label={t('pack.pressure')}
+          text={numbers.quantity(pack.pressure / 1000, 'pressure')}
+          value={pack.pressure}
+          from={0}
+          to={Math.max(2.5e6, stored.pressure * 2)}
+          step={10_000}
+          onValue={(pressure) => setPack({ ...pack, pressure })}
+        />
+        <SmallSlider
+          label={t('pack.energy')}
+          text={numbers.quantity(bench.duty.joules / 1000, 'energy')}
+          value={bench.duty.joules}
+          from={1000}
+          to={80_000}
+          step={1000}
+          onValue={(joules) => change({ duty: { ...bench.duty, joules } })}
+        />
+        <SmallSlider
+          label={t('pack.times')}
+          text={`${bench.duty.times} ×`}
+          value={bench.duty.times}
+          from={1}
+          to={10}
+          step={1}
+          onValue={(times) => change({ duty: { ...bench.duty, times } })}
+        />
+        <p className="quiet">
+          {t('pack.dutySaid', {
+            seconds: formatNumber(bench.duty.seconds, 1),
+            every: formatNumber(bench.duty.every, 0),
+            oil: numbers.quantity(bench.duty.oilC, 'temperature'),
+          })}
+        </p>
+        <div className="row">
+          <Button disabled={!changed} onClick={() => change({ changed: null, plate: null })}>
+            {t('pack.putBack')}
+          </Button>
+          <Button
+            type="primary"
+            disabled={!changed || !sound}
+            onClick={() =>
+              void dispatch(saveModel({ model: pack, base: stored }))
+                .unwrap()
+                .then(() => change({ changed: null }))
+            }
+          >
+            {t('pack.keep')}
+          </Button>
+        </div>
+        <CautionBox block={{ id: 'springs', kind: 'caution', topic: 'springs', markdown: '' }} />
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { useTranslation } from 'react-i18next';
+import type { PackFinding } from '../../core/clutch';
+import { useGapText } from '../clutch/useGapText';
+import { NothingWrong } from '../models/NothingWrong';
+import { WarningOutlined } from '../shared/icons';
+import { useNumbers } from '../shared/numbers';
+
+/** What is wrong or odd with the pack as it lies there. */
+export function PackFindings({ findings }: { findings: readonly PackFinding[] }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const gapText = useGapText();
+  if (findings.length === 0) return <NothingWrong />;
+  const words = (f: PackFinding): string => {
+    switch (f.code) {
+      case 'does-not-fit':
+        return t('pack.findings.does-not-fit', { over: gapText(f.over) });
+      case 'clearance-small':
+      case 'clearance-large':
+        return t(`pack.findings.${f.code}`, { clearance: gapText(f.clearance) });
+      case 'end-plate-thin':
+        return t('pack.findings.end-plate-thin', {
+          thickness: gapText(f.thickness),
+          needed: gapText(f.needed),
+        });
+      case 'groove-overloaded':
+        return t('pack.findings.groove-overloaded', {
+          force: numbers.quantity(f.force, 'force'),
+          bears: numbers.quantity(f.bears, 'force'),
+        });
+      case 'same-beside-same':
+      case 'friction-at-piston':
+      case 'friction-at-ring':
+      case 'no-frictions':
+      case 'cushion-not-first':
+      case 'thick-not-middle':
+      case 'lining-over-plate':
+      case 'does-not-apply':
+        return t(`pack.findings.${f.code}`);
+    }
+  };
+  return (
+    <div className="findings" role="status">
+      <WarningOutlined />
+      <ul>
+        {findings.map((f, k) => (
+          <li key={k}>{words(f)}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,195 @@
+import { Button, InputNumber } from 'antd';
+import { useTranslation } from 'react-i18next';
+import {
+  packClearance,
+  stackHeight,
+  type ClutchPack,
+  type Plate,
+  type PlateKind,
+} from '../../core/clutch';
+import { useNumbers } from '../shared/numbers';
+import { Sheet } from '../shared/Sheet';
+import { SortableList } from '../shared/SortableList';
+import { useGapText } from '../clutch/useGapText';
+import { useElementSize } from '../shared/useElementSize';
+import { useRef } from 'react';
+import './StackView.css';
+
+interface Props {
+  pack: ClutchPack;
+  plate: string | null;
+  onPlate: (id: string | null) => void;
+  /** Left out where nothing may be changed. */
+  onPack?: ((pack: ClutchPack) => void) | undefined;
+  newId?: () => string;
+  /** The feeler gauge reads when it is put in. */
+  hideGauge?: boolean;
+}
+
+const KINDS: readonly PlateKind[] = ['cushion', 'steel', 'friction', 'end-plate'];
+/** Thickness of a new plate, m. */
+const USUAL: Readonly<Record<PlateKind, number>> = {
+  cushion: 0.0016,
+  steel: 0.002,
+  friction: 0.0018,
+  'end-plate': 0.0042,
+};
+/** px across a plate below which its grip would not fit. */
+const NARROWEST = 24;
+
+/** The pack in its drum, cut open: plates are dragged by their grips, or moved by keyboard. */
+export function StackView({ pack, plate, onPlate, onPack, newId, hideGauge = false }: Props) {
+  const { t } = useTranslation();
+  const gapText = useGapText();
+  const box = useRef<HTMLDivElement>(null);
+  const { width } = useElementSize(box);
+  const clearance = packClearance(pack);
+  // Piston, ring and room at both sides take a fixed share; the rest is the drum's depth.
+  const scale = Math.max(0, width - 190) / (Math.max(pack.depth, stackHeight(pack)) * 1000);
+  const wide = (metres: number) => Math.max(0, metres * 1000 * scale);
+  const chosen = pack.stack.find((p) => p.id === plate) ?? null;
+  const move = (from: number, to: number) => {
+    const stack = [...pack.stack];
+    stack.splice(to, 0, ...stack.splice(from, 1));
+    onPack?.({ ...pack, stack });
+  };
+  const name = (p: Plate) =>
+    t('pack.plateName', { kind: t(`pack.kinds.${p.kind}`), thickness: gapText(p.thickness) });
+  return (
+    <Sheet label={t('pack.drawing')}>
+      <div className="stack-view" ref={box}>
+        <div className="stack-drum" aria-hidden="true" />
+        <div className="stack-row">
+          <div className="stack-piston" aria-hidden="true">
+            <span>{t('pack.piston')}</span>
+          </div>
+          <SortableList
+            across
+            className="stack-plates"
+            label={t('pack.stack')}
+            items={pack.stack}
+            nameOf={name}
+            onMove={move}
+          >
+            {(p, grip) => (
+              <div className="stack-cell">
+                <button
+                  type="button"
+                  className={`stack-plate stack-${p.kind}`}
+                  style={{ width: Math.max(NARROWEST, wide(p.thickness)) }}
+                  aria-pressed={p.id === plate}
+                  aria-label={name(p)}
+                  onClick={() => onPlate(p.id === plate ? null : p.id)}
+                >
+                  <span className="stack-lining" />
+                  <span className="stack-lining" />
+                </button>
+                {onPack && grip}
+              </div>
+            )}
+          </SortableList>
+          <div
+            className="stack-gauge"
+            data-bad={clearance < pack.clearance[0] || clearance > pack.clearance[1]}
+            style={{ width: Math.max(clearance > 0 ? 8 : 0, wide(clearance)) }}
+            aria-hidden="true"
+          />
+          <div
+            className="stack-ring"
+            style={{ width: Math.max(12, wide(pack.ring.thickness)) }}
+            aria-hidden="true"
+          />
+          <div className="stack-said">
+            <span className="label">{t('pack.gauge')}</span>
+            <strong data-bad={clearance < 0}>
+              {hideGauge
+                ? t('pack.notMeasured')
+                : clearance < 0
+                  ? t('pack.tooTall', { by: gapText(-clearance) })
+                  : gapText(clearance)}
+            </strong>
+            <span className="label">{t('pack.height')}</span>
+            <strong>{gapText(stackHeight(pack))}</strong>
+          </div>
+        </div>
+        <div className="stack-hub" aria-hidden="true" />
+        {onPack && (
+          <div className="stack-tools">
+            {chosen ? (
+              <PlateTools
+                chosen={chosen}
+                onChange={(next) =>
+                  onPack({ ...pack, stack: pack.stack.map((p) => (p.id === chosen.id ? next : p)) })
+                }
+                onRemove={() => {
+                  onPlate(null);
+                  onPack({ ...pack, stack: pack.stack.filter((p) => p.id !== chosen.id) });
+                }}
+                removable={pack.stack.length > 1}
+              />
+            ) : (
+              <span className="quiet">{t('pack.chooseOne')}</span>
+            )}
+            <span className="stack-add">
+              {KINDS.map((kind) => (
+                <Button
+                  key={kind}
+                  size="small"
+                  onClick={() => {
+                    const added: Plate = {
+                      id: newId?.() ?? `${kind}-${pack.stack.length + 1}`,
+                      kind,
+                      thickness:
+                        pack.stack.findLast((p) => p.kind === kind)?.thickness ?? USUAL[kind],
+                    };
+                    const at = chosen ? pack.stack.indexOf(chosen) + 1 : pack.stack.length;
+                    onPack({ ...pack, stack: pack.stack.toSpliced(at, 0, added) });
+                    onPlate(added.id);
+                  }}
+                >
+                  {t('pack.add', { kind: t(`pack.kinds.${kind}`) })}
+                </Button>
+              ))}
+            </span>
+          </div>
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+interface ToolProps {
+  chosen: Plate;
+  onChange: (plate: Plate) => void;
+  onRemove: () => void;
+  removable: boolean;
+}
+
+function PlateTools({ chosen, onChange, onRemove, removable }: ToolProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const shown = numbers.toDisplay(1000 * chosen.thickness, 'length');
+  const tidy = (v: number) => Number(v.toPrecision(7));
+  return (
+    <span className="row">
+      <strong>{t(`pack.kinds.${chosen.kind}`)}</strong>
+      <InputNumber
+        aria-label={t('pack.thickness')}
+        size="small"
+        min={tidy(numbers.toDisplay(0.1, 'length'))}
+        max={tidy(numbers.toDisplay(100, 'length'))}
+        step={tidy(numbers.system === 'si' ? 0.1 : 0.005)}
+        value={tidy(shown)}
+        decimalSeparator="."
+        onChange={(v) =>
+          v !== null &&
+          onChange({ ...chosen, thickness: tidy(numbers.fromDisplay(v, 'length') / 1000) })
+        }
+      />
+      <span className="quiet">{numbers.unit('length')}</span>
+      <Button size="small" disabled={!removable} onClick={onRemove}>
+        {t('pack.remove')}
+      </Button>
+    </span>
+  );
+}

@@ -1,0 +1,27 @@
+import { expose } from 'comlink';
+import { compareUpgrades, dutyHeat } from '../../core/clutch';
+import { engineModel } from '../../core/converter';
+import { engage, roadSlipTest, slipTest, sweepEngagement } from '../../core/shift';
+import type { ClutchWorker, EngagementRequest } from './protocol';
+
+const STEP = 0.0005;
+/** A sweep runs many engagements: each a little coarser. */
+const SWEEP_STEP = 0.002;
+
+const setupOf = (request: EngagementRequest, step = STEP) => ({
+  ...request,
+  engine: engineModel(request.engine),
+  step,
+});
+
+const worker: ClutchWorker = {
+  engage: (request) => engage(setupOf(request)),
+  slipTest: (request) => slipTest(setupOf(request)),
+  roadSlipTest: (request, turnsForWheel) => roadSlipTest(setupOf(request), turnsForWheel),
+  async sweep({ request, ...range }, part, onPoint) {
+    for (const point of sweepEngagement({ ...range, setup: setupOf(request, SWEEP_STEP) }, part))
+      await onPoint(point);
+  },
+  pack: (pack, duty) => ({ heat: dutyHeat(pack, duty), upgrades: compareUpgrades(pack, duty) }),
+};
+expose(worker);
