@@ -1,10 +1,15 @@
 import type { Documents, DocumentKind } from '../core/formats';
+import { clutchFindings, packFindings, type Clutch, type ClutchPack } from '../core/clutch';
 import { pairFindings } from '../core/converter';
 import { unitFindings, type Unit } from '../core/geartrain';
 import {
   answerKey,
   converterKey,
+  clutchKey,
+  clutchRigOf,
+  isClutchQuestion,
   isConverterQuestion,
+  missingFault,
   isUnitQuestion,
   rigOf,
   unitKey,
@@ -22,6 +27,8 @@ interface Notes {
 export function notesOn(document: Documents[DocumentKind]): Notes {
   const found: Notes = { problems: [], notes: [] };
   if (document.format === 'fair-sprocket/unit') noteUnit(document, '', found);
+  if (document.format === 'fair-sprocket/clutch') noteClutch(document, '', found);
+  if (document.format === 'fair-sprocket/clutch-pack') notePack(document, '', found);
   if (document.format === 'fair-sprocket/lesson') noteLesson(document, found);
   return found;
 }
@@ -34,14 +41,38 @@ function noteUnit(unit: Unit, prefix: string, found: Notes): void {
   }
 }
 
+/** A clutch or a pack that is odd may be meant so, to be found by a student: notes, not problems. */
+function noteClutch(clutch: Clutch, prefix: string, found: Notes): void {
+  for (const { code, ...values } of clutchFindings(clutch))
+    found.notes.push(`${prefix}${line(code, values)}`);
+}
+
+function notePack(pack: ClutchPack, prefix: string, found: Notes): void {
+  for (const { code, ...values } of packFindings(pack))
+    found.notes.push(`${prefix}${line(code, values)}`);
+}
+
+function line(code: string, values: Readonly<Record<string, unknown>>): string {
+  const facts = Object.entries(values).map(
+    ([k, v]) => `${k} ${typeof v === 'number' ? Number(v.toPrecision(3)) : String(v)}`,
+  );
+  return facts.length > 0 ? `${code} (${facts.join(', ')})` : code;
+}
+
 function noteLesson(lesson: Lesson, found: Notes): void {
   (lesson.units ?? []).forEach((unit, k) => noteUnit(unit, `units[${k}].`, found));
+  (lesson.clutches ?? []).forEach((c, k) => noteClutch(c, `clutches[${k}]: `, found));
+  (lesson.clutchPacks ?? []).forEach((p, k) => notePack(p, `clutchPacks[${k}]: `, found));
   lesson.steps.forEach((step, s) =>
     step.blocks.forEach((block, k) => {
       const path = `steps[${s}].blocks[${k}]`;
       if (block.kind === 'unit-bench' && !unitOf(lesson, block))
         found.notes.push(`${path}.unit: unit-missing (${block.unit})`);
       if (block.kind === 'converter-bench') noteRig(lesson, block, path, found);
+      if (block.kind === 'clutch-bench' && !clutchRigOf(lesson, block))
+        found.notes.push(`${path}.clutch: clutch-missing (${block.clutch})`);
+      if (block.kind === 'pack-bench' && !clutchRigOf(lesson, block))
+        found.notes.push(`${path}.pack: pack-missing (${block.pack})`);
       if (block.kind !== 'question') return;
       if (isConverterQuestion(block.question))
         noteRig(lesson, block.question, `${path}.question`, found);
@@ -72,6 +103,12 @@ function faultOf(lesson: Lesson, question: Question): string | null {
     const rig = rigOf(lesson, question);
     if (!rig) return null;
     const key = converterKey(question, rig);
+    return key.ok ? null : key.fault;
+  }
+  if (isClutchQuestion(question)) {
+    const rig = clutchRigOf(lesson, question);
+    if (!rig) return missingFault(question);
+    const key = clutchKey(question, rig);
     return key.ok ? null : key.fault;
   }
   if (!isUnitQuestion(question)) {

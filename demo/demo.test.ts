@@ -2,13 +2,18 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { pairFindings } from '../core/converter';
 import { checkTeeth, solveUnit, unitFindings } from '../core/geartrain';
 import { lessonHash, openText, type DocumentKind, type Documents } from '../core/formats';
+import { clutchFindings, packFindings } from '../core/clutch';
 import {
   answerKey,
   CARRIED_LISTS,
   carrying,
   classBook,
+  CLUTCH_QUESTION_KINDS,
   CONVERTER_QUESTION_KINDS,
+  clutchKey,
+  clutchRigOf,
   converterKey,
+  isClutchQuestion,
   isConverterQuestion,
   isUnitQuestion,
   questionsOf,
@@ -32,7 +37,9 @@ const units = load('units', 'fair-sprocket/unit');
 const converters = load('converters', 'fair-sprocket/converter');
 const engines = load('engines', 'fair-sprocket/engine');
 const vehicles = load('vehicles', 'fair-sprocket/vehicle');
-const library = [...units, ...converters, ...engines, ...vehicles];
+const clutches = load('clutches', 'fair-sprocket/clutch');
+const packs = load('clutch-packs', 'fair-sprocket/clutch-pack');
+const library = [...units, ...converters, ...engines, ...vehicles, ...clutches, ...packs];
 
 test('every question of the demo world has an answer, on a set that can be built', () => {
   expect(lessons.length).toBeGreaterThanOrEqual(3);
@@ -53,6 +60,16 @@ test('every question of the demo world has an answer, on a set that can be built
         ]);
         continue;
       }
+      if (isClutchQuestion(question)) {
+        const rig = clutchRigOf(lesson, question);
+        const key = rig && clutchKey(question, rig);
+        expect([lesson.id, id, key]).toEqual([
+          lesson.id,
+          id,
+          expect.objectContaining({ ok: true }),
+        ]);
+        continue;
+      }
       expect([lesson.id, id, answerKey(question).ok]).toEqual([lesson.id, id, true]);
       expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);
     }
@@ -60,7 +77,11 @@ test('every question of the demo world has an answer, on a set that can be built
 
 test('there is a lesson for each kind of question, and the models in it are those of the library', () => {
   const kinds = new Set(lessons.flatMap((l) => questionsOf(l).map((q) => q.question.kind)));
-  for (const kind of [...UNIT_QUESTION_KINDS, ...CONVERTER_QUESTION_KINDS])
+  for (const kind of [
+    ...UNIT_QUESTION_KINDS,
+    ...CONVERTER_QUESTION_KINDS,
+    ...CLUTCH_QUESTION_KINDS,
+  ])
     expect([...kinds]).toContain(kind);
   for (const lesson of lessons) {
     // What no block is about would be let go of.
@@ -71,7 +92,9 @@ test('there is a lesson for each kind of question, and the models in it are thos
   }
 });
 
-test('nothing odd is found in a demo unit', () => {
+test('nothing odd is found in a demo unit, clutch or pack', () => {
+  for (const c of clutches) expect([c.id, clutchFindings(c)]).toEqual([c.id, []]);
+  for (const p of packs) expect([p.id, packFindings(p)]).toEqual([p.id, []]);
   for (const unit of units) expect([unit.id, unitFindings(unit)]).toEqual([unit.id, []]);
 });
 

@@ -140,6 +140,7 @@ export const DEMO_CLASS: readonly DemoAttempt[] = [
   },
   ...chartClass(),
   ...converterClass(),
+  ...clutchClass(),
 ];
 
 /** Answers about whole units: a chart filled, and who brakes on coast. */
@@ -230,5 +231,42 @@ function converterClass(): DemoAttempt[] {
       goes('up', 2450),
       goes('same', 2060),
     ]),
+  ];
+}
+
+/** Two on wear, one on a pack. */
+function clutchClass(): DemoAttempt[] {
+  const rivets = (
+    student: string,
+    startedAt: string,
+    half: number,
+    first: string,
+    oil: number,
+  ): DemoAttempt => ({
+    student,
+    lesson: 'new-to-rivets',
+    startedAt,
+    finished: true,
+    answers: [
+      say('q-half', { kind: 'will-it-hold', holds: true, value: half }),
+      say('q-first', { kind: 'will-it-hold', range: first }, 'certain'),
+      say('q-oil', { kind: 'will-it-hold', holds: false, value: oil }),
+    ],
+  });
+  return [
+    rivets('Osk Marrow', '2026-11-16T07:31:00Z', 250, 'G1', 150),
+    rivets('Tova Relnik', '2026-11-16T07:32:00Z', 290, 'G5', 155),
+    {
+      student: 'Pell Dunmoor',
+      lesson: 'plates-and-rings',
+      startedAt: '2026-11-17T07:40:00Z',
+      finished: true,
+      answers: [
+        say('q-ring', { kind: 'choose-selective', thickness: 0.0018 }),
+        say('q-carry', { kind: 'upgrade-limit', value: 160 }, 'certain'),
+        say('q-thin', { kind: 'upgrade-limit', limit: 'room' }, 'guess'),
+        say('q-press', { kind: 'upgrade-limit', limit: 'groove' }),
+      ],
+    },
   ];
 }

@@ -85,10 +85,25 @@ export interface ClutchSection {
   >;
 }
 
+/** The pedal beside the clutch on a wide sheet, below it on a tall one. */
+export type ClutchLayout = 'wide' | 'tall';
+
+interface LayoutPlaces {
+  readonly width: number;
+  readonly height: number;
+  readonly pivot: Place;
+  readonly masterX: number;
+  /** x of the line's way round the clutch; `null`: straight across. */
+  readonly around: number | null;
+}
+
+const LAYOUTS: Readonly<Record<ClutchLayout, LayoutPlaces>> = {
+  wide: { width: 476, height: 206, pivot: { x: 428, y: 44 }, masterX: 330, around: null },
+  tall: { width: 322, height: 394, pivot: { x: 226, y: 246 }, masterX: 118, around: 316 },
+};
+
 /** Axial travel is drawn this many times as long. */
 export const STRETCH = 4;
-const WIDTH = 476;
-const HEIGHT = 206;
 const BASE = 196;
 const FACE_X = 50;
 /** The disc's outer radius on the drawing. */
@@ -104,7 +119,9 @@ export function clutchSection(
   state: ClutchState,
   curve: ReleaseCurve,
   point: ReleasePoint,
+  layout: ClutchLayout = 'wide',
 ): ClutchSection {
+  const place = LAYOUTS[layout];
   const { disc, cover, linkage } = clutch;
   const mm = (m: number) => 1000 * m;
   // Whatever its size, the disc fills the same height.
@@ -150,12 +167,12 @@ export function clutchSection(
   const touching = point.bearingLoad > 0 || bearingX <= freeTip;
   const tip = touching ? Math.min(freeTip, bearingX) : freeTip;
   const fork = forkShape(linkage.forkRatio, bearingX, rest);
-  const pedal = pedalShape(clutch, curve, point);
-  const chain = chainShape(clutch, fork.end, fork.restEnd, pedal);
+  const pedal = pedalShape(clutch, curve, point, place);
+  const chain = chainShape(clutch, fork.end, fork.restEnd, pedal, place);
 
   return {
-    width: WIDTH,
-    height: HEIGHT,
+    width: place.width,
+    height: place.height,
     base: BASE,
     shapes: [
       box('shaft', core + steel + 4, 190, BASE - 12, BASE),
@@ -294,21 +311,25 @@ function forkShape(ratio: number, bearingX: number, restX: number) {
   };
 }
 
-const PEDAL = { x: 428, y: 44, arm: 126, top: 24, rod: 40 } as const;
+const PEDAL = { arm: 126, top: 24, rod: 40 } as const;
 
-function pedalShape({ linkage }: Clutch, { floor }: ReleaseCurve, { pedal }: ReleasePoint) {
-  const pivot = { x: PEDAL.x, y: PEDAL.y };
-  const place = (travel: number, arm: number): Place => {
+function pedalShape(
+  { linkage }: Clutch,
+  { floor }: ReleaseCurve,
+  { pedal }: ReleasePoint,
+  { pivot }: LayoutPlaces,
+) {
+  const at = (travel: number, arm: number): Place => {
     const angle = REST_ANGLE - travel / linkage.pedalArm;
     return { x: pivot.x + arm * Math.sin(angle), y: pivot.y + arm * Math.cos(angle) };
   };
   return {
     pivot,
-    pad: place(pedal, PEDAL.arm),
-    rest: place(0, PEDAL.arm),
-    floor: place(floor, PEDAL.arm),
-    top: place(pedal, -PEDAL.top),
-    rod: place(pedal, PEDAL.rod),
+    pad: at(pedal, PEDAL.arm),
+    rest: at(0, PEDAL.arm),
+    floor: at(floor, PEDAL.arm),
+    top: at(pedal, -PEDAL.top),
+    rod: at(pedal, PEDAL.rod),
   };
 }
 /** Radians from straight down at which the pedal rests. */
@@ -320,14 +341,17 @@ function chainShape(
   end: Place,
   restEnd: Place,
   pedal: ReturnType<typeof pedalShape>,
+  { pivot, masterX, around }: LayoutPlaces,
 ) {
   if (linkage.drive.kind === 'cable')
     return {
       cylinders: [],
-      line: [end, { x: pedal.pivot.x - 60, y: pedal.top.y }, pedal.top],
+      line:
+        around === null
+          ? [end, { x: pivot.x - 60, y: pedal.top.y }, pedal.top]
+          : [end, { x: around, y: end.y }, { x: around, y: pedal.top.y }, pedal.top],
     };
   const slaveX = restEnd.x - 74;
-  const masterX = 330;
   const within = (length: number, piston: number) => Math.min(length - 4, Math.max(5, piston));
   return {
     cylinders: [
@@ -342,14 +366,20 @@ function chainShape(
         x: masterX,
         y: pedal.rod.y,
         length: 44,
-        piston: within(44, 40 + (pedal.rod.x - PEDAL.x) * 2 - PEDAL.rod * REST_ANGLE * 2),
+        piston: within(44, 40 + (pedal.rod.x - pivot.x) * 2 - PEDAL.rod * REST_ANGLE * 2),
         rod: pedal.rod.x,
       },
     ],
     line: [
       { x: masterX, y: pedal.rod.y },
       { x: masterX - 14, y: pedal.rod.y },
-      { x: masterX - 14, y: 2 },
+      ...(around === null
+        ? [{ x: masterX - 14, y: 2 }]
+        : [
+            { x: masterX - 14, y: BASE + 20 },
+            { x: around, y: BASE + 20 },
+            { x: around, y: 2 },
+          ]),
       { x: slaveX - 12, y: 2 },
       { x: slaveX - 12, y: end.y },
       { x: slaveX, y: end.y },

@@ -6,6 +6,7 @@ export type { SectionDrawing, SectionElement, SectionGear, SectionLine } from '.
 export {
   clutchSection,
   STRETCH,
+  type ClutchLayout,
   type ClutchPartName,
   type ClutchSection,
   type ClutchShape,

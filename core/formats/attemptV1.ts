@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CONFIDENCES, DIRECTIONS, MISCONCEPTIONS, SKETCH_AT, WAYS } from '../lesson';
+import { clutchAnswers } from './clutchParts';
 import { converterSetting } from './converterSetting';
 import { gearSetSetup, port } from './gearSetSchema';
 import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES, MOST_SPEED_RPM } from './limits';
@@ -42,6 +43,7 @@ const answer = z.discriminatedUnion('kind', [
     way: z.enum(WAYS),
     value: z.number().min(0).max(MOST_SPEED_RPM),
   }),
+  ...clutchAnswers,
   z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),
 ]);
 

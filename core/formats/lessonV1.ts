@@ -12,25 +12,19 @@ import {
 } from '../lesson';
 import { clutchPackV1 } from './clutchPackV1';
 import { clutchV1 } from './clutchV1';
+import { clutchBlocks, clutchQuestions } from './clutchParts';
 import { converterSetting } from './converterSetting';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { gearSetSetup } from './gearSetSchema';
 import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_SPEED_RPM, MOST_STEPS } from './limits';
-import { id, markdown, name, refuseDuplicates } from './parts';
+import { id, markdown, name, reference, refuseDuplicates, tolerance } from './parts';
 import { unitV1 } from './unitV1';
 import { vehicleV1 } from './vehicleV1';
 
 /** Schema of `fair-sprocket/lesson`, version 1. The type is `lesson/lesson.ts`. */
 const questionBase = { prompt: markdown, setup: gearSetSetup, vary: z.boolean() };
 
-const tolerance = z.strictObject({
-  kind: z.enum(['percent', 'absolute']),
-  value: z.number().min(0).max(1e6),
-});
-
-/** Id of a model the lesson carries; empty while none is chosen. */
-const reference = z.string().regex(/^$|^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/);
 const unitBase = { prompt: markdown, unit: reference };
 const load = z.enum(['drive', 'coast']);
 const elements = z.array(id).max(MOST_ELEMENTS);
@@ -106,6 +100,7 @@ const question = z.discriminatedUnion('kind', [
     vehicle: reference,
     unit: reference,
   }),
+  ...clutchQuestions,
   z.strictObject({
     ...converterBase,
     kind: z.literal('launch-order'),
@@ -159,6 +154,7 @@ const block = z.discriminatedUnion('kind', [
       fault: z.boolean(),
     }),
   }),
+  ...clutchBlocks,
   z.strictObject({ id, kind: z.literal('question'), question }),
 ]);
 

@@ -10,6 +10,14 @@ export const id = z
   .max(80)
   .regex(/^[A-Za-z0-9][A-Za-z0-9._-]*$/);
 
+/** Id of a model the lesson carries; empty while none is chosen. */
+export const reference = z.string().regex(/^$|^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/);
+
+export const tolerance = z.strictObject({
+  kind: z.enum(['percent', 'absolute']),
+  value: z.number().min(0).max(1e6),
+});
+
 export const name = z.string().max(MOST_NAME);
 export const markdown = z.string().max(MOST_TEXT);
 export const timestamp = z.iso.datetime();

@@ -1,6 +1,9 @@
 import type { GearSetSetup, Unit } from '../geartrain';
 import type { AttemptAnswer } from './attempt';
-import { rigOf } from './carried';
+import { clutchRigOf, rigOf } from './carried';
+import { gradeClutch, type ClutchPart } from './clutchGrade';
+import type { ClutchQuestionFault } from './clutchKey';
+import { isClutchQuestion, isPackQuestion, type ClutchRig } from './clutchQuestion';
 import { gradeConverter, type ConverterPart } from './converterGrade';
 import type { ConverterQuestionFault } from './converterKey';
 import { isConverterQuestion, type ConverterRig } from './converterQuestion';
@@ -18,10 +21,12 @@ import { setupForStudent, type VariantSeed } from './variant';
 export type Subject =
   | { readonly kind: 'set'; readonly setup: GearSetSetup }
   | { readonly kind: 'unit'; readonly unit: Unit }
-  | { readonly kind: 'converter'; readonly rig: ConverterRig };
+  | { readonly kind: 'converter'; readonly rig: ConverterRig }
+  | { readonly kind: 'clutch'; readonly rig: ClutchRig };
 
-export type AnyFault = QuestionFault | UnitQuestionFault | ConverterQuestionFault;
-export type GradedPart = SetPart | UnitPart | ConverterPart;
+export type AnyFault =
+  QuestionFault | UnitQuestionFault | ConverterQuestionFault | ClutchQuestionFault;
+export type GradedPart = SetPart | UnitPart | ConverterPart | ClutchPart;
 
 export interface Assessment {
   /** 0 to 1; parts count alike. */
@@ -59,21 +64,31 @@ function carriedSubject(lesson: Lesson, question: Question): Subject | null {
     const rig = rigOf(lesson, question);
     return rig && { kind: 'converter', rig };
   }
+  if (isClutchQuestion(question)) {
+    const rig = clutchRigOf(lesson, question);
+    return rig && { kind: 'clutch', rig };
+  }
   const unit = isUnitQuestion(question) ? unitOf(lesson, question) : undefined;
   return unit ? { kind: 'unit', unit } : null;
 }
 
+/** What a question lacks when its lesson does not carry it. */
+export function missingFault(question: Question): AnyFault {
+  if (isConverterQuestion(question)) return 'converter-missing';
+  if (isClutchQuestion(question))
+    return isPackQuestion(question) ? 'pack-missing' : 'clutch-missing';
+  return 'unit-missing';
+}
+
 /** @throws Error when the answer or the subject does not fit the question */
 export function assess(question: Question, subject: Subject | null, answer: Answer): AssessResult {
-  if (!subject)
-    return {
-      ok: false,
-      fault: isConverterQuestion(question) ? 'converter-missing' : 'unit-missing',
-    };
+  if (!subject) return { ok: false, fault: missingFault(question) };
   if (isUnitQuestion(question) && subject.kind === 'unit')
     return gradeUnit(question, subject.unit, answer as Parameters<typeof gradeUnit>[2]);
   if (isConverterQuestion(question) && subject.kind === 'converter')
     return gradeConverter(question, subject.rig, answer as Parameters<typeof gradeConverter>[2]);
+  if (isClutchQuestion(question) && subject.kind === 'clutch')
+    return gradeClutch(question, subject.rig, answer as Parameters<typeof gradeClutch>[2]);
   if (isSetQuestion(question) && subject.kind === 'set')
     return grade(question, subject.setup, answer as Parameters<typeof grade>[2]);
   throw new Error(`assess: a question of kind "${question.kind}" is not about a ${subject.kind}`);

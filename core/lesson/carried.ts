@@ -2,6 +2,7 @@ import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
+import type { ClutchRig } from './clutchQuestion';
 import type { ConverterRig } from './converterQuestion';
 import type { Block, Lesson } from './lesson';
 
@@ -61,13 +62,16 @@ export function carrying(lesson: Lesson, models: readonly Carried[]): Lesson {
   return next;
 }
 
+type Library = Pick<Lesson, CarriedList>;
+
+const pick = <T extends { id: string }>(list: readonly T[] | undefined, id: string | undefined) =>
+  list?.find((m) => m.id === id) ?? null;
+
 /** What a converter question or bench is about; `null` when the lesson lacks the converter or the engine. */
 export function rigOf(
-  lesson: Pick<Lesson, CarriedList>,
+  lesson: Library,
   named: { converter: string; engine: string; vehicle?: string; unit?: string },
 ): ConverterRig | null {
-  const pick = <T extends { id: string }>(list: readonly T[] | undefined, id: string | undefined) =>
-    list?.find((m) => m.id === id) ?? null;
   const converter = pick(lesson.converters, named.converter);
   const engine = pick(lesson.engines, named.engine);
   return (
@@ -79,4 +83,21 @@ export function rigOf(
       unit: pick(lesson.units, named.unit),
     }
   );
+}
+
+/** What a clutch question or bench is about; `null` when the lesson lacks the clutch, or the pack, that it names. */
+export function clutchRigOf(
+  lesson: Library,
+  named: { clutch?: string; pack?: string; engine?: string; vehicle?: string; unit?: string },
+): ClutchRig | null {
+  const clutch = pick(lesson.clutches, named.clutch);
+  const pack = pick(lesson.clutchPacks, named.pack);
+  if (!clutch && !pack) return null;
+  return {
+    clutch,
+    pack,
+    engine: pick(lesson.engines, named.engine),
+    vehicle: pick(lesson.vehicles, named.vehicle),
+    unit: pick(lesson.units, named.unit),
+  };
 }

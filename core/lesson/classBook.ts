@@ -1,5 +1,7 @@
 import type { Attempt, AttemptAnswer } from './attempt';
 import { assess, subjectOf, type AssessResult } from './assess';
+import { clutchGrader } from './clutchGrade';
+import { isClutchQuestion, type ClutchAnswer } from './clutchQuestion';
 import { converterGrader } from './converterGrade';
 import { isConverterQuestion, type ConverterAnswer } from './converterQuestion';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
@@ -60,15 +62,20 @@ export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBo
 
 type Grader = (answer: AttemptAnswer) => AssessResult;
 
-/** A converter's key may take a whole launch: it is computed once for the class. */
+/** The key of a converter or a clutch may take a whole launch: it is computed once for the class. */
 function graderOf(lesson: Lesson, { question }: AskedQuestion): Grader {
-  if (!isConverterQuestion(question))
-    return (answer) => assess(question, subjectOf(lesson, question, answer), answer.answer);
   const subject = subjectOf(lesson, question, null);
-  if (subject?.kind !== 'converter') return () => ({ ok: false, fault: 'converter-missing' });
-  const grader = converterGrader(question, subject.rig);
-  return ({ answer }) =>
-    grader.ok ? { ok: true, grade: grader.grade(answer as ConverterAnswer) } : grader;
+  if (isConverterQuestion(question) && subject?.kind === 'converter') {
+    const grader = converterGrader(question, subject.rig);
+    return ({ answer }) =>
+      grader.ok ? { ok: true, grade: grader.grade(answer as ConverterAnswer) } : grader;
+  }
+  if (isClutchQuestion(question) && subject?.kind === 'clutch') {
+    const grader = clutchGrader(question, subject.rig);
+    return ({ answer }) =>
+      grader.ok ? { ok: true, grade: grader.grade(answer as ClutchAnswer) } : grader;
+  }
+  return (answer) => assess(question, subjectOf(lesson, question, answer), answer.answer);
 }
 
 function cellOf(attempt: Attempt, asked: AskedQuestion, grader: Grader): ClassCell | null {

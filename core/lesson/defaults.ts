@@ -101,13 +101,19 @@ export function newConverterQuestion(
 
 /**
  * @param setup the gear set a new bench or question starts from
- * @param models what a new bench of a unit or a converter shows
+ * @param models what a new bench of a unit, a converter or a clutch shows
  */
 export function newBlock(
   kind: BlockKind,
   id: string,
   setup: GearSetSetup = defaultSetup(),
-  models: { unit?: Unit | undefined; converter?: string; engine?: string } = {},
+  models: {
+    unit?: Unit | undefined;
+    converter?: string;
+    engine?: string;
+    clutch?: string;
+    pack?: string;
+  } = {},
 ): Block {
   const { unit } = models;
   switch (kind) {
@@ -146,6 +152,16 @@ export function newBlock(
         fault: null,
         allow: { throttle: true, turbine: true, lockUp: true, fault: false },
       };
+    case 'clutch-bench':
+      return {
+        id,
+        kind,
+        clutch: models.clutch ?? '',
+        setting: { pedal: 0, wear: 0, forkRod: 0, turnbuckle: 0, fault: null },
+        allow: { pedal: true, wear: true, adjust: true, fault: false },
+      };
+    case 'pack-bench':
+      return { id, kind, pack: models.pack ?? '', allow: { plates: true, pressure: true } };
     case 'question':
       return { id, kind, question: newQuestion('number', setup) };
   }

@@ -1,6 +1,7 @@
 export {
   CARRIED_LISTS,
   carrying,
+  clutchRigOf,
   LIST_OF,
   referencesOf,
   rigOf,
@@ -146,3 +147,27 @@ export {
   newUnitQuestion,
 } from './defaults';
 export { misadjusted } from './clutchSetup';
+export { clutchGrader, gradeClutch, type ClutchGradedPart, type ClutchPart } from './clutchGrade';
+export {
+  clutchKey,
+  fittedPack,
+  handedOut,
+  MAY_ROLL,
+  startSetup,
+  type ClutchKey,
+  type ClutchQuestionFault,
+} from './clutchKey';
+export {
+  CLUTCH_QUESTION_KINDS,
+  HOLD_ASKS,
+  isClutchQuestion,
+  isPackQuestion,
+  UPGRADE_ASKS,
+  type ClutchAnswer,
+  type ClutchQuestion,
+  type ClutchRig,
+  type DrawStartQuestion,
+} from './clutchQuestion';
+export { newClutchQuestion } from './clutchDefaults';
+export type { ClutchBenchBlock, ClutchSetting, PackBenchBlock } from './lesson';
+export { missingFault } from './assess';

@@ -1,4 +1,4 @@
-import type { Clutch, ClutchPack } from '../clutch';
+import type { Clutch, ClutchFault, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
@@ -40,6 +40,8 @@ export type Block =
   | BenchBlock
   | UnitBenchBlock
   | ConverterBenchBlock
+  | ClutchBenchBlock
+  | PackBenchBlock
   | QuestionBlock;
 export type BlockKind = Block['kind'];
 
@@ -118,6 +120,36 @@ export interface ConverterBenchBlock {
   fault: StatorFault | null;
   /** What the student may do. */
   allow: { throttle: boolean; turbine: boolean; lockUp: boolean; fault: boolean };
+}
+
+/** How a clutch stands on a bench in a lesson. */
+export interface ClutchSetting {
+  /** Share of the pedal's travel. */
+  pedal: number;
+  /** m lost by the disc. */
+  wear: number;
+  /** m at the fork's end, and m of pedal travel. */
+  forkRod: number;
+  turnbuckle: number;
+  fault: ClutchFault | null;
+}
+
+/** A dry clutch to operate, one that the lesson carries. */
+export interface ClutchBenchBlock {
+  id: string;
+  kind: 'clutch-bench';
+  clutch: string;
+  setting: ClutchSetting;
+  /** What the student may do. */
+  allow: { pedal: boolean; wear: boolean; adjust: boolean; fault: boolean };
+}
+
+/** A wet pack to lay plates in and out of, one that the lesson carries. */
+export interface PackBenchBlock {
+  id: string;
+  kind: 'pack-bench';
+  pack: string;
+  allow: { plates: boolean; pressure: boolean };
 }
 
 export interface QuestionBlock {

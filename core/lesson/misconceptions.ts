@@ -62,6 +62,23 @@ export const MISCONCEPTIONS = [
   'locks-while-it-multiplies',
   'seized-spares-top-speed',
   'launches-without-stator',
+  'play-at-the-turnbuckle',
+  'play-is-slack',
+  'more-play-is-safer',
+  'slips-low-first',
+  'counts-one-face',
+  'wear-changes-nothing',
+  'wear-only-weakens',
+  'fork-rod-first',
+  'checks-too-early',
+  'both-turn',
+  'neither-turns',
+  'dumps-the-clutch',
+  'slips-to-be-gentle',
+  'rolls-before-it-bites',
+  'thicker-gives-more-clearance',
+  'upgrades-are-free',
+  'more-plates-carry-more',
 ] as const;
 export type Misconception = (typeof MISCONCEPTIONS)[number];
 

@@ -5,12 +5,13 @@ import {
   type ConverterAnswer,
   type ConverterQuestion,
 } from './converterQuestion';
+import { isClutchQuestion, type ClutchAnswer, type ClutchQuestion } from './clutchQuestion';
 import { isUnitQuestion, type UnitAnswer, type UnitQuestion } from './unitQuestion';
 
 /**
  * Questions about one gear set, and what a student may answer. A question carries the set it is about and
  * how the set is run; the right answer is not in it. Questions about whole units stand in `unitQuestion.ts`, those
- * about converters in `converterQuestion.ts`.
+ * about converters in `converterQuestion.ts`, about clutches in `clutchQuestion.ts`.
  */
 export const NUMBER_ASKS = [
   'ratio',
@@ -67,16 +68,16 @@ export interface RolesQuestion extends QuestionBase {
 }
 
 export type SetQuestion = NumberQuestion | ChoiceQuestion | RolesQuestion;
-export type Question = SetQuestion | UnitQuestion | ConverterQuestion;
+export type Question = SetQuestion | UnitQuestion | ConverterQuestion | ClutchQuestion;
 
 export const isSetQuestion = (question: Question): question is SetQuestion =>
-  !isUnitQuestion(question) && !isConverterQuestion(question);
+  !isUnitQuestion(question) && !isConverterQuestion(question) && !isClutchQuestion(question);
 
 export type SetAnswer =
   | { kind: 'number'; value: number; direction?: Direction }
   | { kind: 'choice'; choice: string }
   | { kind: 'roles'; drives: Port; driven: Port; held: Port };
-export type Answer = SetAnswer | UnitAnswer | ConverterAnswer;
+export type Answer = SetAnswer | UnitAnswer | ConverterAnswer | ClutchAnswer;
 
 export const CONFIDENCES = ['guess', 'fairly-sure', 'certain'] as const;
 export type Confidence = (typeof CONFIDENCES)[number];

@@ -21,7 +21,16 @@ export {
   type EngagementSweep,
   type SweptOfEngagement,
 } from './sweep';
-export { steady, traceAt, type Trace, type TracePoint } from './trace';
+export {
+  brakeTrace,
+  FEET_AT,
+  feetTrace,
+  START_SECONDS,
+  steady,
+  traceAt,
+  type Trace,
+  type TracePoint,
+} from './trace';
 export {
   train,
   type Rubbing,

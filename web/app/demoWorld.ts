@@ -23,6 +23,10 @@ export const DEMO_ORDER: readonly string[] = [
   'why-it-multiplies',
   'read-the-crossing',
   'stator-and-launch',
+  'pedal-to-plate',
+  'new-to-rivets',
+  'listen-and-start',
+  'plates-and-rings',
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {

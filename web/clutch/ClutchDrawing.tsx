@@ -1,9 +1,16 @@
 import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { leverRatio, type Clutch } from '../../core/clutch';
-import { clutchSection, STRETCH, type ClutchSection, type Place } from '../../core/drawing';
+import {
+  clutchSection,
+  STRETCH,
+  type ClutchLayout,
+  type ClutchSection,
+  type Place,
+} from '../../core/drawing';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
+import { useElementSize } from '../shared/useElementSize';
 import type { ClutchModel } from './useClutchModel';
 import { useGapText } from './useGapText';
 import './ClutchDrawing.css';
@@ -18,18 +25,24 @@ interface Props {
 }
 
 const STEP = 0.02;
+/** Height over width from which the pedal stands below the clutch. */
+const TALL_FROM = 0.75;
 
 /** The clutch cut open, moving with its pedal: drag the pedal, or use the arrow keys on it. */
 export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: Props) {
   const { t } = useTranslation();
   const { state, curve, point } = model;
+  const sheet = useRef<SVGSVGElement>(null);
+  const size = useElementSize(sheet);
+  const layout: ClutchLayout = size.height > TALL_FROM * size.width ? 'tall' : 'wide';
   const drawing = useMemo(
-    () => clutchSection(clutch, state, curve, point),
-    [clutch, state, curve, point],
+    () => clutchSection(clutch, state, curve, point, layout),
+    [clutch, state, curve, point, layout],
   );
   return (
     <Sheet label={t('clutch.drawing')}>
       <svg
+        ref={sheet}
         className="clutch-section"
         viewBox={`-4 -6 ${drawing.width + 8} ${drawing.height + 8}`}
         role="group"
@@ -66,7 +79,10 @@ const ROLE = {
 function Parts({ drawing, touching }: { drawing: ClutchSection; touching: boolean }) {
   return (
     <g aria-hidden="true">
-      <path className="clutch-axis" d={`M-2 ${drawing.base}H${drawing.width - 70}`} />
+      <path
+        className="clutch-axis"
+        d={`M-2 ${drawing.base}H${Math.min(drawing.width - 20, 400)}`}
+      />
       {drawing.shapes.map(({ part, points, open }, k) => (
         <path
           key={k}
@@ -227,6 +243,9 @@ function Pedal({
       <circle className="clutch-grip" cx={pad.x} cy={pad.y} r={19} />
       <text x={floor.x - 30} y={floor.y + 12} textAnchor="end" className="clutch-big">
         {formatNumber(100 * share, 0)} %
+      </text>
+      <text x={floor.x - 30} y={floor.y + 22} textAnchor="end" className="clutch-note">
+        {gapText(point.pedal)}
       </text>
     </g>
   );

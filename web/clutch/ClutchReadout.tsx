@@ -1,10 +1,12 @@
 import { useTranslation } from 'react-i18next';
-import { bitePoint, linkageVerdicts, readLinkage, type Clutch } from '../../core/clutch';
+import { linkageVerdicts, type Clutch } from '../../core/clutch';
 import { WarningOutlined } from '../shared/icons';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { useNumbers } from '../shared/numbers';
+import { LinkageTable } from './LinkageTable';
 import type { ClutchModel } from './useClutchModel';
-import { useGapText } from './useGapText';
 import '../shared/headline.css';
+import '../converter/Readout.css';
+import './ClutchBench.css';
 
 interface Props {
   clutch: Clutch;
@@ -17,9 +19,7 @@ interface Props {
 export function ClutchReadout({ clutch, model, asked }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const gapText = useGapText();
   const { point, holds, state, curve } = model;
-  const reading = readLinkage(clutch, state);
   const out = linkageVerdicts(clutch, state);
   const released = point.clamp <= 0;
   const stateKey = released
@@ -46,31 +46,7 @@ export function ClutchReadout({ clutch, model, asked }: Props) {
           </div>
         </div>
       </div>
-      <table className="plain readout">
-        <caption className="visually-hidden">{t('clutch.readings')}</caption>
-        <tbody>
-          <Row
-            name={t('clutch.read.play')}
-            value={gapText(reading.pedalPlay)}
-            more={t('clutch.read.atFork', { play: gapText(reading.forkPlay) })}
-          />
-          <Row
-            name={t('clutch.read.bite')}
-            value={`${formatNumber((100 * bitePoint(curve)) / curve.floor, 0)} %`}
-            more={t('clutch.read.ofTravel')}
-          />
-          <Row
-            name={t('clutch.read.gap')}
-            value={gapText(reading.gap)}
-            more={t('clutch.read.wanted', { gap: gapText(clutch.limits.releasedGap) })}
-          />
-          <Row
-            name={t('clutch.read.force')}
-            value={numbers.quantity(reading.force, 'force')}
-            more={t('clutch.read.atMost')}
-          />
-        </tbody>
-      </table>
+      <LinkageTable clutch={clutch} state={state} />
       {out.length > 0 && (
         <div className="findings" role="status">
           <WarningOutlined />
@@ -82,15 +58,5 @@ export function ClutchReadout({ clutch, model, asked }: Props) {
         </div>
       )}
     </>
-  );
-}
-
-function Row({ name, value, more }: { name: string; value: string; more: string }) {
-  return (
-    <tr>
-      <th scope="row">{name}</th>
-      <td className="num">{value}</td>
-      <td className="num quiet">{more}</td>
-    </tr>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Segmented, Select, Slider, Spin } from 'antd';
+import { Button, Segmented, Select, Spin } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engagementVerdicts, type EngagementResult } from '../../core/shift';
@@ -13,6 +13,7 @@ import { EngagementSweep } from './EngagementSweep';
 import { FeetPads } from './FeetPads';
 import { RunSummary } from './RunSummary';
 import { rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
+import { SmallSlider } from './SmallSlider';
 import './DrivePanel.css';
 
 interface Props {
@@ -119,36 +120,5 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
         )}
       </div>
     </div>
-  );
-}
-
-interface SmallProps {
-  label: string;
-  text: string;
-  value: number;
-  from: number;
-  to: number;
-  step: number;
-  onValue: (value: number) => void;
-}
-
-/** A labelled slider in one line. */
-export function SmallSlider({ label, text, value, from, to, step, onValue }: SmallProps) {
-  return (
-    <label className="small-slider">
-      <span>
-        {label} <strong>{text}</strong>
-      </span>
-      <Slider
-        min={from}
-        max={to}
-        step={step}
-        tooltip={{ open: false }}
-        value={value}
-        onChange={onValue}
-        ariaLabelForHandle={label}
-        ariaValueTextFormatterForHandle={() => text}
-      />
-    </label>
   );
 }

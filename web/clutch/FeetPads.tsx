@@ -1,9 +1,7 @@
 import { useTranslation } from 'react-i18next';
-import { traceAt } from '../../core/shift';
+import { FEET_AT, feetTrace, traceAt } from '../../core/shift';
 import { HandlePad } from '../shared/HandlePad';
 import { formatNumber } from '../shared/numbers';
-import { TRACE_AT } from './clutchSlice';
-import { traceOf } from './useDriveRig';
 
 interface Props {
   pedal: readonly number[];
@@ -21,12 +19,12 @@ export function FeetPads({ pedal, throttle, onPedal, onThrottle }: Props) {
     values: readonly number[],
     onValues: ((values: number[]) => void) | undefined,
   ) => {
-    const trace = traceOf(values);
+    const trace = feetTrace(values);
     return (
       <HandlePad
         compact
         label={t(`clutch.feet.${name}`)}
-        at={TRACE_AT}
+        at={FEET_AT}
         xTitle={t('launch.time')}
         xText={(v) => (v % 1 === 0 ? `${formatNumber(v, 0)} s` : '')}
         markText={(v) => `${formatNumber(100 * v, 0)} %`}

@@ -21,7 +21,7 @@ export interface ClutchBenchState {
   fault: ClutchFault | null;
   /** Rise over run. */
   grade: number;
-  /** What the feet do: shares at `TRACE_AT`. */
+  /** What the feet do: shares at `FEET_AT`. */
   pedalTrace: number[];
   throttleTrace: number[];
   /** s until which the brake is held. */
@@ -29,9 +29,6 @@ export interface ClutchBenchState {
   /** For what is asked of the clutch. */
   throttle: number;
 }
-
-/** Times at which the feet are taken hold of, s. */
-export const TRACE_AT: readonly number[] = [0, 0.4, 0.8, 1.2, 1.6, 2, 2.5, 3, 4];
 
 const initialState: ClutchBenchState = {
   clutchId: null,

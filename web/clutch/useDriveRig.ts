@@ -2,10 +2,10 @@ import { useMemo } from 'react';
 import type { Clutch, ClutchState } from '../../core/clutch';
 import type { Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
-import type { Trace } from '../../core/shift';
+import { brakeTrace, feetTrace, START_SECONDS } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
 import type { EngagementRequest } from '../workers/protocol';
-import { TRACE_AT, type ClutchBenchState } from './clutchSlice';
+import type { ClutchBenchState } from './clutchSlice';
 
 export interface DriveRig {
   readonly clutch: Clutch;
@@ -14,20 +14,6 @@ export interface DriveRig {
   readonly unit: Unit;
   readonly vehicle: Vehicle;
 }
-
-export const RUN_SECONDS = 5;
-
-export const traceOf = (values: readonly number[]): Trace =>
-  TRACE_AT.map((time, k) => ({ time, value: values[k] ?? 0 }));
-
-/** The brake is let go within a fifth of a second. */
-export const brakeTrace = (until: number): Trace =>
-  until <= 0
-    ? [{ time: 0, value: 0 }]
-    : [
-        { time: until, value: 1 },
-        { time: until + 0.2, value: 0 },
-      ];
 
 /** The range that is in: the one chosen, else the lowest that drives forward. */
 export function rangeOf(unit: Unit, rangeId: string | null) {
@@ -51,10 +37,10 @@ export function useEngagementRequest(
       ...rig,
       apply: range.apply,
       grade,
-      pedal: traceOf(pedalTrace),
-      throttle: traceOf(throttleTrace),
+      pedal: feetTrace(pedalTrace),
+      throttle: feetTrace(throttleTrace),
       brake: brakeTrace(brakeUntil),
-      seconds: RUN_SECONDS,
+      seconds: START_SECONDS,
     };
   }, [rig, rangeId, grade, pedalTrace, throttleTrace, brakeUntil]);
 }

@@ -1,10 +1,13 @@
 import type { TFunction } from 'i18next';
 import {
   answerKey,
+  isClutchQuestion,
   isConverterQuestion,
   isSetQuestion,
   isUnitQuestion,
+  missingFault,
   type Answer,
+  type ClutchAnswer,
   type ConverterAnswer,
   type Misconception,
   type Question,
@@ -13,6 +16,13 @@ import {
   type UnitAnswer,
 } from '../../core/lesson';
 import type { Numbers } from '../shared/numbers';
+import {
+  clutchAnswerText,
+  clutchKeyText,
+  clutchPrompt,
+  clutchReason,
+  clutchShort,
+} from './clutchWords';
 import {
   converterAnswerText,
   converterKeyText,
@@ -39,6 +49,8 @@ export function promptFor(
     return unitPrompt(t, question, subject.unit);
   if (isConverterQuestion(question) && subject?.kind === 'converter')
     return converterPrompt(t, numbers, question, subject.rig);
+  if (isClutchQuestion(question) && subject?.kind === 'clutch')
+    return clutchPrompt(t, numbers, question, subject.rig);
   return question.prompt || t(`questionKinds.${question.kind}`);
 }
 
@@ -52,7 +64,10 @@ export function answerFor(
   if (isSetQuestion(question)) return answerText(t, numbers, question, answer as SetAnswer);
   if (isConverterQuestion(question))
     return converterAnswerText(t, numbers, question, answer as ConverterAnswer);
-  if (subject?.kind !== 'unit') return { main: t('questionFaults.unit-missing'), detail: '' };
+  if (isClutchQuestion(question) && subject?.kind === 'clutch')
+    return clutchAnswerText(t, numbers, subject.rig, answer as ClutchAnswer);
+  if (!isUnitQuestion(question) || subject?.kind !== 'unit')
+    return { main: t(`questionFaults.${missingFault(question)}`), detail: '' };
   return unitAnswerText(t, question, subject.unit, answer as UnitAnswer);
 }
 
@@ -67,6 +82,8 @@ export function rightFor(
     return subject?.kind === 'converter'
       ? converterKeyText(t, numbers, question, subject.rig)
       : null;
+  if (isClutchQuestion(question))
+    return subject?.kind === 'clutch' ? clutchKeyText(t, numbers, question, subject.rig) : null;
   if (isUnitQuestion(question))
     return subject?.kind === 'unit' ? unitKeyText(t, question, subject.unit) : null;
   const key = answerKey(question, subject?.kind === 'set' ? subject.setup : question.setup);
@@ -84,7 +101,9 @@ export function shortFor(
   if (isSetQuestion(question)) return shortAnswer(t, numbers, question, answer as SetAnswer);
   if (isConverterQuestion(question))
     return converterShort(t, numbers, question, answer as ConverterAnswer, score);
-  if (subject?.kind !== 'unit') return '?';
+  if (isClutchQuestion(question) && subject?.kind === 'clutch')
+    return clutchShort(t, numbers, subject.rig, answer as ClutchAnswer, score);
+  if (!isUnitQuestion(question) || subject?.kind !== 'unit') return '?';
   return unitShort(t, question, subject.unit, answer as UnitAnswer, score);
 }
 
@@ -97,5 +116,7 @@ export function whyFor(
   if (subject?.kind === 'unit' && isUnitQuestion(question))
     return unitReason(t, misconception, question, subject.unit);
   if (subject?.kind === 'converter') return converterReason(t, misconception, subject.rig);
+  if (subject?.kind === 'clutch' && isClutchQuestion(question))
+    return clutchReason(t, misconception, question, subject.rig);
   return subject?.kind === 'set' ? reasonFor(t, misconception, subject.setup) : null;
 }

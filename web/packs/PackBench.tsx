@@ -12,7 +12,7 @@ import { shelfOf } from '../models/modelPlaces';
 import { saveModel, selectClutchPacks } from '../models/modelsSlice';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { ClutchKinds } from '../clutch/ClutchKinds';
-import { SmallSlider } from '../clutch/DrivePanel';
+import { SmallSlider } from '../clutch/SmallSlider';
 import { runPack } from '../workers/clutchWorker';
 import { useSettledRun } from '../workers/useSettledRun';
 import type { PackReport } from '../workers/protocol';

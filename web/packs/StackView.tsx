@@ -82,6 +82,7 @@ export function StackView({ pack, plate, onPlate, onPack, newId, hideGauge = fal
                   onClick={() => onPlate(p.id === plate ? null : p.id)}
                 >
                   <span className="stack-lining" />
+                  <span className="stack-name">{t(`pack.kinds.${p.kind}`)}</span>
                   <span className="stack-lining" />
                 </button>
                 {onPack && grip}

@@ -1,4 +1,5 @@
 import {
+  AlignLeftOutlined as AlignLeftOutlinedIcon,
   ApartmentOutlined as ApartmentOutlinedIcon,
   ArrowUpOutlined as ArrowUpOutlinedIcon,
   BoldOutlined as BoldOutlinedIcon,
@@ -30,6 +31,7 @@ import {
   StepForwardOutlined as StepForwardOutlinedIcon,
   UndoOutlined as UndoOutlinedIcon,
   UnorderedListOutlined as UnorderedListOutlinedIcon,
+  VerticalAlignBottomOutlined as VerticalAlignBottomOutlinedIcon,
   WarningFilled as WarningFilledIcon,
   WarningOutlined as WarningOutlinedIcon,
 } from '@ant-design/icons';
@@ -49,7 +51,9 @@ function beside(Icon: ComponentType<IconProps & { 'aria-hidden'?: boolean }>) {
   };
 }
 
+export const AlignLeftOutlined = beside(AlignLeftOutlinedIcon);
 export const ApartmentOutlined = beside(ApartmentOutlinedIcon);
+export const VerticalAlignBottomOutlined = beside(VerticalAlignBottomOutlinedIcon);
 export const ArrowUpOutlined = beside(ArrowUpOutlinedIcon);
 export const BoldOutlined = beside(BoldOutlinedIcon);
 export const BookOutlined = beside(BookOutlinedIcon);

@@ -69,3 +69,9 @@ export const formatRatio = (ratio: number): string => formatNumber(ratio, 2);
 
 /** Percent for a share, as the sliders say it. */
 export const formatShare = (share: number): string => `${formatNumber(100 * share, 0)} %`;
+
+/** A gap or a thickness, m, as a caliper is read: hundredths of a millimetre, thousandths of an inch. */
+export function gapText(numbers: Numbers, metres: number): string {
+  const shown = numbers.toDisplay(1000 * metres, 'length');
+  return `${formatNumber(shown, numbers.system === 'si' ? 2 : 3)} ${numbers.unit('length')}`;
+}

@@ -6,6 +6,7 @@ const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as {
   why: Record<string, object>;
   whyUnit: Record<string, object>;
   whyConverter: Record<string, object>;
+  whyClutch: Record<string, object>;
 };
 
 const files = (dir: string): string[] =>
@@ -62,7 +63,8 @@ test('every misconception has its name and its reason', () => {
     ...Object.keys(en.why),
     ...Object.keys(en.whyUnit),
     ...Object.keys(en.whyConverter),
+    ...Object.keys(en.whyClutch),
   ]);
-  reasons.delete('unknown');
+  for (const none of ['unknown', 'unknown-pack']) reasons.delete(none);
   expect([...reasons].sort()).toEqual(Object.keys(en.misconceptions).sort());
 });

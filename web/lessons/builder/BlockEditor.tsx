@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { CAUTION_TOPICS, type Block, type CautionBlock } from '../../../core/lesson';
 import { CautionBox } from '../CautionBox';
 import { BenchEditor } from './BenchEditor';
+import { ClutchBenchEditor, PackBenchEditor } from './ClutchBenchEditor';
 import { ConverterBenchEditor } from './ConverterBenchEditor';
 import { PictureEditor } from './PictureEditor';
 import { QuestionEditor } from './QuestionEditor';
@@ -36,6 +37,10 @@ export function BlockEditor({ block, onBlock }: EditsBlock) {
       return <UnitBenchEditor block={block} onBlock={onBlock} />;
     case 'converter-bench':
       return <ConverterBenchEditor block={block} onBlock={onBlock} />;
+    case 'clutch-bench':
+      return <ClutchBenchEditor block={block} onBlock={onBlock} />;
+    case 'pack-bench':
+      return <PackBenchEditor block={block} onBlock={onBlock} />;
     case 'question':
       return (
         <QuestionEditor

@@ -3,18 +3,22 @@ import { useTranslation } from 'react-i18next';
 import {
   answerKey,
   CHOICE_ASKS,
+  CLUTCH_QUESTION_KINDS,
   CONVERTER_QUESTION_KINDS,
   GOALS,
   hasDirection,
+  isClutchQuestion,
   isConverterQuestion,
   isSetQuestion,
   isUnitQuestion,
+  newClutchQuestion,
   newConverterQuestion,
   newQuestion,
   newUnitQuestion,
   NUMBER_ASKS,
   UNIT_QUESTION_KINDS,
   type ChoiceQuestion,
+  type ClutchQuestion,
   type ConverterQuestion,
   type NumberQuestion,
   type Question,
@@ -25,6 +29,8 @@ import { useNumbers } from '../../shared/numbers';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { keyText, promptOf, quantityOf } from '../questionWords';
 import type { Model } from '../../../core/formats';
+import { ClutchQuestionEditor } from './ClutchQuestionEditor';
+import { modelsNamed, useClutchRig } from './useClutchRig';
 import { ConverterQuestionEditor } from './ConverterQuestionEditor';
 import { SetupEditor } from './BenchEditor';
 import { useLessonModels } from './useLessonModels';
@@ -44,9 +50,13 @@ export function QuestionEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
   const units = useLessonModels('fair-sprocket/unit').models;
   const { firstRig } = useRig(isConverterQuestion(question) ? question : {});
+  const { firstRig: clutchRig } = useClutchRig(isClutchQuestion(question) ? question : {});
   const change = (kind: Question['kind']) => {
     const { prompt } = question;
-    if (isConverterKind(kind)) {
+    if (isClutchKind(kind)) {
+      const next = newClutchQuestion(kind, clutchRig);
+      onQuestion({ ...next, prompt }, modelsNamed(clutchRig, { ...next }));
+    } else if (isConverterKind(kind)) {
       if (!firstRig) return;
       const { converter, engine, vehicle, unit } = firstRig;
       const models = [converter, engine, ...(vehicle ? [vehicle] : []), ...(unit ? [unit] : [])];
@@ -77,10 +87,15 @@ export function QuestionEditor({ question, onQuestion }: Props) {
           ...(firstRig
             ? [{ label: t('question.ofConverter'), options: CONVERTER_QUESTION_KINDS.map(option) }]
             : []),
+          ...(clutchRig.clutch && clutchRig.pack
+            ? [{ label: t('question.ofClutch'), options: CLUTCH_QUESTION_KINDS.map(option) }]
+            : []),
         ]}
       />
       {isUnitQuestion(question) ? (
         <UnitQuestionEditor question={question} onQuestion={onQuestion} />
+      ) : isClutchQuestion(question) ? (
+        <ClutchQuestionEditor question={question} onQuestion={onQuestion} />
       ) : isConverterQuestion(question) ? (
         <ConverterQuestionEditor question={question} onQuestion={onQuestion} />
       ) : (
@@ -92,6 +107,8 @@ export function QuestionEditor({ question, onQuestion }: Props) {
 
 const isUnitKind = (kind: Question['kind']): kind is UnitQuestion['kind'] =>
   (UNIT_QUESTION_KINDS as readonly string[]).includes(kind);
+const isClutchKind = (kind: Question['kind']): kind is ClutchQuestion['kind'] =>
+  (CLUTCH_QUESTION_KINDS as readonly string[]).includes(kind);
 const isConverterKind = (kind: Question['kind']): kind is ConverterQuestion['kind'] =>
   (CONVERTER_QUESTION_KINDS as readonly string[]).includes(kind);
 

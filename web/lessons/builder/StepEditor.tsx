@@ -1,4 +1,5 @@
 import {
+  AlignLeftOutlined,
   ApartmentOutlined,
   BookOutlined,
   DeleteOutlined,
@@ -7,6 +8,7 @@ import {
   QuestionCircleOutlined,
   ReloadOutlined,
   SettingOutlined,
+  VerticalAlignBottomOutlined,
   WarningOutlined,
 } from '../../shared/icons';
 import { Button, Input } from 'antd';
@@ -24,6 +26,7 @@ import { useAppDispatch, useServices } from '../../app/hooks';
 import { SortableList } from '../../shared/SortableList';
 import { BlockEditor } from './BlockEditor';
 import { useLessonModels } from './useLessonModels';
+import { useClutchRig } from './useClutchRig';
 import { useRig } from './useRig';
 import { blockAdded, blockChanged, blockMoved, blockRemoved, stepRenamed } from './draftSlice';
 
@@ -34,6 +37,8 @@ const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
   bench: <SettingOutlined />,
   'unit-bench': <ApartmentOutlined />,
   'converter-bench': <ReloadOutlined />,
+  'clutch-bench': <VerticalAlignBottomOutlined />,
+  'pack-bench': <AlignLeftOutlined />,
   question: <QuestionCircleOutlined />,
 };
 const KINDS = Object.keys(ICONS) as BlockKind[];
@@ -56,17 +61,24 @@ export function StepEditor({ step }: { step: LessonStep }) {
     .findLast((s) => s !== null);
   const unit = useLessonModels('fair-sprocket/unit').models[0];
   const { firstRig } = useRig({});
+  const { clutch, pack } = useClutchRig({}).firstRig;
   const add = (kind: BlockKind) => {
     const block = newBlock(kind, services.newId(), setup ?? undefined, {
       unit,
       ...(firstRig ? { converter: firstRig.converter.id, engine: firstRig.engine.id } : {}),
+      ...(clutch ? { clutch: clutch.id } : {}),
+      ...(pack ? { pack: pack.id } : {}),
     });
     const models =
       kind === 'unit-bench'
         ? unit && [unit]
         : kind === 'converter-bench'
           ? firstRig && [firstRig.converter, firstRig.engine]
-          : null;
+          : kind === 'clutch-bench'
+            ? clutch && [clutch]
+            : kind === 'pack-bench'
+              ? pack && [pack]
+              : null;
     dispatch(blockAdded({ stepId, block, at: step.blocks.length, ...(models ? { models } : {}) }));
   };
   const duplicate = (block: Block, index: number) =>

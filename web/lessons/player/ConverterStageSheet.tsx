@@ -1,3 +1,4 @@
+import type { TFunction } from 'i18next';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -21,11 +22,10 @@ import { ConverterDrawing } from '../../converter/ConverterDrawing';
 import { MatchCurves } from '../../converter/MatchCurves';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { Sheet } from '../../shared/Sheet';
-import { SortableList } from '../../shared/SortableList';
 import { formatNumber } from '../../shared/numbers';
 import { eventText } from '../converterWords';
 import type { ConverterDraft } from './converterDraft';
-import { moved } from './launchOrder';
+import { OrderSheet } from './OrderSheet';
 import { SketchPad } from './SketchPad';
 import './ConverterStageSheet.css';
 
@@ -87,7 +87,9 @@ export function ConverterStageSheet(props: Props) {
       return (
         <OrderSheet
           order={answer?.kind === 'launch-order' ? answer.order : draft.order}
-          truth={answer && keyNow?.kind === 'launch-order' ? keyNow.events : null}
+          nameOf={(id) => eventText(t, id)}
+          how={t('order.how')}
+          told={answer && keyNow?.kind === 'launch-order' ? toldBy(t, keyNow.events) : null}
           onOrder={answer ? undefined : (order) => onDraft({ order, touched: true })}
         />
       );
@@ -176,51 +178,16 @@ function MatchSheet({ rig, throttle, turbineRpm, curve, sealed, fault = null }: 
   );
 }
 
-interface OrderProps {
-  order: readonly string[];
-  truth: readonly { readonly name: string; readonly time: number }[] | null;
-  onOrder: ((order: string[]) => void) | undefined;
-}
-
-/** Events as cards, to be put in order; after the commit each with the time that the model gives it. */
-function OrderSheet({ order, truth, onOrder }: OrderProps) {
-  const { t } = useTranslation();
-  const items = order.map((id) => ({ id }));
-  const timeOf = (id: string) => truth?.find((e) => e.name === id)?.time;
-  const place = (id: string) => truth?.findIndex((e) => e.name === id) ?? -1;
-  if (!onOrder)
-    return (
-      <div className="order-sheet">
-        <span className="label">{t('order.yours')}</span>
-        <ol className="order-cards">
-          {order.map((id, k) => (
-            <li key={id} className="order-card" data-right={place(id) === k}>
-              {eventText(t, id)}
-              <span className="quiet">
-                {t('order.at', { seconds: formatNumber(timeOf(id) ?? 0, 1), place: place(id) + 1 })}
-              </span>
-            </li>
-          ))}
-        </ol>
-      </div>
-    );
-  return (
-    <div className="order-sheet">
-      <span className="label">{t('order.how')}</span>
-      <SortableList
-        className="order-cards"
-        label={t('order.yours')}
-        items={items}
-        nameOf={({ id }) => eventText(t, id)}
-        onMove={(from, to) => onOrder(moved(order, from, to))}
-      >
-        {({ id }, handle, k) => (
-          <div className="order-card">
-            {handle}
-            <span className="quiet">{k + 1}</span> {eventText(t, id)}
-          </div>
-        )}
-      </SortableList>
-    </div>
-  );
-}
+/** Where an event of a launch belongs, and when it happened. */
+const toldBy =
+  (t: TFunction, events: readonly { readonly name: string; readonly time: number }[]) =>
+  (id: string, index: number) => {
+    const place = events.findIndex((e) => e.name === id);
+    return {
+      right: place === index,
+      said: t('order.at', {
+        seconds: formatNumber(events[place]?.time ?? 0, 1),
+        place: place + 1,
+      }),
+    };
+  };

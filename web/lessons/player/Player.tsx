@@ -1,7 +1,10 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  clutchRigOf,
+  isClutchQuestion,
   isConverterQuestion,
+  missingFault,
   isUnitQuestion,
   rigOf,
   setupForStudent,
@@ -28,6 +31,15 @@ const UnitQuestionStage = lazy(async () => ({
 }));
 const UnitBenchStage = lazy(async () => ({
   default: (await import('./UnitBenchStage')).UnitBenchStage,
+}));
+const ClutchQuestionStage = lazy(async () => ({
+  default: (await import('./ClutchQuestionStage')).ClutchQuestionStage,
+}));
+const ClutchBenchStage = lazy(async () => ({
+  default: (await import('./ClutchBenchStage')).ClutchBenchStage,
+}));
+const PackBenchStage = lazy(async () => ({
+  default: (await import('./ClutchBenchStage')).PackBenchStage,
 }));
 const ConverterQuestionStage = lazy(async () => ({
   default: (await import('./ConverterQuestionStage')).ConverterQuestionStage,
@@ -130,6 +142,26 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
       <ModelMissing fault="converter-missing" {...frame} />
     );
   }
+  if (focus?.kind === 'clutch-bench') {
+    const clutch = clutchRigOf(lesson, focus)?.clutch;
+    return clutch ? (
+      <Suspense fallback={null}>
+        <ClutchBenchStage key={focus.id} block={focus} clutch={clutch} {...frame} />
+      </Suspense>
+    ) : (
+      <ModelMissing fault="clutch-missing" {...frame} />
+    );
+  }
+  if (focus?.kind === 'pack-bench') {
+    const pack = clutchRigOf(lesson, focus)?.pack;
+    return pack ? (
+      <Suspense fallback={null}>
+        <PackBenchStage key={focus.id} block={focus} pack={pack} {...frame} />
+      </Suspense>
+    ) : (
+      <ModelMissing fault="pack-missing" {...frame} />
+    );
+  }
   if (focus)
     return (
       <Suspense fallback={null}>
@@ -174,6 +206,21 @@ function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
     return (
       <Suspense fallback={null}>
         <ConverterQuestionStage
+          key={key}
+          block={{ ...block, question }}
+          rig={rig}
+          round={round}
+          {...frame}
+        />
+      </Suspense>
+    );
+  }
+  if (isClutchQuestion(question)) {
+    const rig = clutchRigOf(lesson, question);
+    if (!rig) return <ModelMissing fault={missingFault(question)} {...frame} />;
+    return (
+      <Suspense fallback={null}>
+        <ClutchQuestionStage
           key={key}
           block={{ ...block, question }}
           rig={rig}

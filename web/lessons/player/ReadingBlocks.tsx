@@ -40,6 +40,8 @@ function ReadingBlock({ block }: { block: Block }) {
     case 'bench':
     case 'unit-bench':
     case 'converter-bench':
+    case 'clutch-bench':
+    case 'pack-bench':
     case 'question':
       return null;
   }

@@ -1,21 +1,31 @@
 import { useState } from 'react';
 import type {
   BenchBlock,
+  ClutchBenchBlock,
   ConverterBenchBlock,
   LessonStep,
+  PackBenchBlock,
   QuestionBlock,
   UnitBenchBlock,
 } from '../../../core/lesson';
 import { answerNow, type PlayerState } from './playerSlice';
 
 /** The block of a step that has the drawing sheet: a question or a free bench. */
-export type Focus = QuestionBlock | BenchBlock | UnitBenchBlock | ConverterBenchBlock;
+export type Focus =
+  | QuestionBlock
+  | BenchBlock
+  | UnitBenchBlock
+  | ConverterBenchBlock
+  | ClutchBenchBlock
+  | PackBenchBlock;
 
 export const takesSheet = (block: LessonStep['blocks'][number]): block is Focus =>
   block.kind === 'question' ||
   block.kind === 'bench' ||
   block.kind === 'unit-bench' ||
-  block.kind === 'converter-bench';
+  block.kind === 'converter-bench' ||
+  block.kind === 'clutch-bench' ||
+  block.kind === 'pack-bench';
 
 /**
  * Which block has the sheet: what the student chose, else the first open question, else the last block that

@@ -1,0 +1,112 @@
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { ClutchPack, Clutch } from '../../../core/clutch';
+import type { ClutchBenchBlock, PackBenchBlock } from '../../../core/lesson';
+import { ClutchControls } from '../../clutch/ClutchControls';
+import { ClutchDrawing } from '../../clutch/ClutchDrawing';
+import { ClutchReadout } from '../../clutch/ClutchReadout';
+import { SmallSlider } from '../../clutch/SmallSlider';
+import { useClutchModel } from '../../clutch/useClutchModel';
+import { usePedalKeys } from '../../clutch/usePedalKeys';
+import { PackFindings } from '../../packs/PackFindings';
+import { PackReadout } from '../../packs/PackReadout';
+import { StackView } from '../../packs/StackView';
+import { BROKEN_PACK, packFindings } from '../../../core/clutch';
+import { useServices } from '../../app/hooks';
+import { useNumbers } from '../../shared/numbers';
+import { NextButton, type Next } from './NextButton';
+
+interface Frame {
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+interface ClutchProps extends Frame {
+  block: ClutchBenchBlock;
+  clutch: Clutch;
+}
+
+/** A dry clutch to operate in a lesson: the student may do what the instructor allows. */
+export function ClutchBenchStage({ block, clutch, heading, blocks, next }: ClutchProps) {
+  const { t } = useTranslation();
+  const [setting, setSetting] = useState({ ...block.setting, adjusted: true });
+  const { allow } = block;
+  const model = useClutchModel(clutch, setting, setting.pedal);
+  const pedal = (share: number) => {
+    if (allow.pedal) setSetting({ ...setting, pedal: share });
+  };
+  usePedalKeys(setting.pedal, pedal);
+  return (
+    <>
+      <div className="player-sheet">
+        {model && (
+          <ClutchDrawing
+            clutch={clutch}
+            model={model}
+            {...(allow.pedal ? { onPedal: pedal } : {})}
+          />
+        )}
+      </div>
+      <aside className="player-side" aria-label={t('player.step')}>
+        {heading}
+        {blocks}
+        {model && <ClutchReadout clutch={clutch} model={model} asked={null} />}
+        <ClutchControls
+          clutch={clutch}
+          setting={setting}
+          allow={allow}
+          onSetting={(change) => setSetting({ ...setting, ...change })}
+        />
+        <NextButton {...next} />
+      </aside>
+    </>
+  );
+}
+
+interface PackProps extends Frame {
+  block: PackBenchBlock;
+  pack: ClutchPack;
+}
+
+/** A wet pack to lay plates in and out of in a lesson. */
+export function PackBenchStage({ block, pack: given, heading, blocks, next }: PackProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const services = useServices();
+  const [pack, setPack] = useState(given);
+  const [plate, setPlate] = useState<string | null>(null);
+  const findings = packFindings(pack);
+  const works = !findings.some((f) => BROKEN_PACK.includes(f.code));
+  return (
+    <>
+      <div className="player-sheet">
+        <StackView
+          pack={pack}
+          plate={plate}
+          onPlate={setPlate}
+          onPack={block.allow.plates ? setPack : undefined}
+          newId={() => services.newId()}
+        />
+      </div>
+      <aside className="player-side" aria-label={t('player.step')}>
+        {heading}
+        {blocks}
+        <PackReadout pack={pack} heat={null} works={works} />
+        <PackFindings findings={findings} />
+        {block.allow.pressure && (
+          <SmallSlider
+            label={t('pack.pressure')}
+            text={numbers.quantity(pack.pressure / 1000, 'pressure')}
+            value={pack.pressure}
+            from={0}
+            to={Math.max(2.5e6, given.pressure * 2)}
+            step={10_000}
+            onValue={(pressure) => setPack({ ...pack, pressure })}
+          />
+        )}
+        <NextButton {...next} />
+      </aside>
+    </>
+  );
+}
