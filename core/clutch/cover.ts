@@ -62,7 +62,9 @@ export function coverLoads(clutch: Clutch, state: ClutchState): CoverLoads {
   // A clamped disc is pressed flat: what is uneven shows once the plate has begun to lift, and rubs until it is clear.
   const clamp = (y: number): number => {
     const shown = unevenness(y) * Math.min(1, Math.max(0, (y - clamped) / travel));
-    return Math.max(even(y), FLATTENS * (2 * shown - Math.max(0, y - travel)));
+    // It can't press harder than the spring does with the bearing away.
+    const uneven = Math.min(even(clamped), FLATTENS * (2 * shown - Math.max(0, y - travel)));
+    return Math.max(even(y), uneven);
   };
   return { spring, straps, clamp, clamped, clear: travel, unevenness };
 }

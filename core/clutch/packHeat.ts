@@ -49,7 +49,9 @@ const STEEL: Material = { conductivity: 46, capacity: 7850 * 480 };
 const LINING: Material = { conductivity: 0.24, capacity: 1100 * 1600 };
 /** W/(m²·K) to oil and piston at the outsides (memory). */
 const OUTSIDE = 250;
-const STEEL_CELLS = 8;
+/** A steel is cut at least so often, and so that no cell is thicker than this, m. */
+const STEEL_CELLS = 6;
+const STEEL_CELL = 3.5e-4;
 const LINING_CELLS = 4;
 
 interface Cell {
@@ -64,7 +66,13 @@ function cellsOf(pack: ClutchPack): Cell[] {
     for (let k = 0; k < count; k++) cells.push({ plate, width: thickness / count, of });
   };
   pack.stack.forEach((p: Plate, plate) => {
-    if (p.kind !== 'friction') return layer(plate, p.thickness, STEEL, STEEL_CELLS);
+    if (p.kind !== 'friction')
+      return layer(
+        plate,
+        p.thickness,
+        STEEL,
+        Math.max(STEEL_CELLS, Math.ceil(p.thickness / STEEL_CELL)),
+      );
     layer(plate, pack.lining, LINING, LINING_CELLS);
     layer(plate, p.thickness - 2 * pack.lining, STEEL, LINING_CELLS);
     layer(plate, pack.lining, LINING, LINING_CELLS);

@@ -99,7 +99,7 @@ interface LayoutPlaces {
 
 const LAYOUTS: Readonly<Record<ClutchLayout, LayoutPlaces>> = {
   wide: { width: 476, height: 206, pivot: { x: 428, y: 44 }, masterX: 330, around: null },
-  tall: { width: 322, height: 394, pivot: { x: 226, y: 246 }, masterX: 118, around: 316 },
+  tall: { width: 352, height: 394, pivot: { x: 234, y: 246 }, masterX: 126, around: 350 },
 };
 
 /** Axial travel is drawn this many times as long. */

@@ -1,0 +1,78 @@
+import { AS_BUILT, atPedal, leverRatio, releaseCurve, withClutchFault, worn } from '../clutch';
+import { BOLLARD, HAWSER } from '../clutch/tests/demo';
+import { clutchSection, STRETCH, type ClutchLayout, type ClutchPartName } from './index';
+
+const drawn = (clutch = BOLLARD, share = 0, state = AS_BUILT, layout: ClutchLayout = 'wide') => {
+  const curve = releaseCurve(clutch, state);
+  return clutchSection(clutch, state, curve, atPedal(curve, share * curve.floor), layout);
+};
+const part = (section: ReturnType<typeof drawn>, name: ClutchPartName) =>
+  section.shapes.filter((s) => s.part === name);
+const left = (section: ReturnType<typeof drawn>, name: ClutchPartName) =>
+  Math.min(...part(section, name).flatMap((s) => s.points.map((p) => p.x)));
+
+test.each(['wide', 'tall'] as const)(
+  'everything lies on the sheet, whatever the pedal: %s',
+  (layout) => {
+    for (const clutch of [BOLLARD, HAWSER])
+      for (const wear of [0, 0.0012, 0.0024])
+        for (let share = 0; share <= 1; share += 0.1) {
+          const section = drawn(clutch, share, worn(clutch, AS_BUILT, wear), layout);
+          for (const shape of section.shapes)
+            for (const p of shape.points) {
+              expect(p.x).toBeGreaterThanOrEqual(-1);
+              expect(p.x).toBeLessThanOrEqual(section.width + 1);
+              expect(p.y).toBeGreaterThanOrEqual(-1);
+              expect(p.y).toBeLessThanOrEqual(section.height + 1);
+            }
+        }
+  },
+);
+
+test('the gap on the drawing is the gap of the model, on its scale', () => {
+  const curve = releaseCurve(BOLLARD, AS_BUILT);
+  const scale = (1000 * 136) / (1000 * BOLLARD.disc.outerRadius) / 1000;
+  for (const share of [0, 0.4, 0.6, 0.8, 1]) {
+    const point = atPedal(curve, share * curve.floor);
+    const gaps = drawn(BOLLARD, share).gaps.reduce((sum, g) => sum + g.width, 0);
+    expect(gaps).toBeCloseTo(Math.max(0, point.gap) * 1000 * scale * STRETCH, 6);
+  }
+});
+
+test('the plate lifts away from the flywheel, the bearing goes towards it', () => {
+  for (const clutch of [BOLLARD, HAWSER]) {
+    expect(left(drawn(clutch, 1), 'plate')).toBeGreaterThan(left(drawn(clutch, 0), 'plate'));
+    expect(left(drawn(clutch, 1), 'bearing')).toBeLessThan(left(drawn(clutch, 0), 'bearing'));
+  }
+});
+
+test('a worn disc is thinner, and its rivets come out', () => {
+  const [fresh, end] = [drawn(), drawn(BOLLARD, 0, worn(BOLLARD, AS_BUILT, 0.0027))];
+  expect(left(end, 'plate')).toBeLessThan(left(fresh, 'plate'));
+  expect(fresh.rivets.every((r) => r.below > 0)).toBe(true);
+  expect(end.rivets.every((r) => r.below <= 0)).toBe(true);
+});
+
+test('arrows tell the loads', () => {
+  const released = drawn(BOLLARD, 1);
+  expect(released.clampArrow.by).toBeCloseTo(0, 9);
+  expect(released.bearingArrow.by).toBeLessThan(-10);
+  expect(drawn().clampArrow.by).toBeLessThan(-30);
+  expect(drawn().bearingArrow.by).toBeCloseTo(0, 6);
+});
+
+test('coil springs are drawn for a lever cover, and fingers lean as their ratio says', () => {
+  expect(drawn(HAWSER).coils.length).toBe(drawn(BOLLARD).coils.length + 1);
+  const [plate, pivot, tip] = part(drawn(BOLLARD), 'spring')[0]!.points;
+  const lean = (tip!.x - pivot!.x) / (pivot!.x - plate!.x);
+  expect(lean).toBeCloseTo(leverRatio(BOLLARD.cover), 0);
+});
+
+test('a bearing without play touches the fingers with the pedal up', () => {
+  const rides = withClutchFault(BOLLARD, AS_BUILT, 'no-free-play');
+  const section = drawn(BOLLARD, 0, rides);
+  const tip = part(section, 'spring')[0]!.points[2]!;
+  expect(Math.abs(left(section, 'bearing') - tip.x)).toBeLessThan(0.5);
+  const free = drawn();
+  expect(left(free, 'bearing') - part(free, 'spring')[0]!.points[2]!.x).toBeGreaterThan(3);
+});

@@ -1,0 +1,112 @@
+import { Key } from 'selenium-webdriver';
+import type { Browser } from './browser';
+import { session } from './session';
+
+/** Questions about clutches and packs as a student meets them, and as an instructor builds them. */
+const run = session();
+let b: Browser;
+beforeAll(() => {
+  b = run.browser();
+});
+
+const begin = async (lesson: string, step?: RegExp) => {
+  await b.open(run.at(`/teach/lessons/${lesson}/preview`));
+  await b.press('button', 'Begin');
+  if (step) await b.press('button', step);
+};
+const commit = async () => {
+  await b.press('radio', 'fairly sure');
+  await b.press('button', 'Commit prediction');
+};
+const focus = async (role: string, name: string | RegExp) =>
+  b.driver.executeScript('arguments[0].focus()', await b.role(role, name));
+const keys = async (...list: string[]) =>
+  b.driver
+    .actions()
+    .sendKeys(...list)
+    .perform();
+
+test('the order of adjusting, by keyboard; what the fork rod first leaves is told', async () => {
+  await begin('pedal-to-plate', /2 Which/);
+  await b.see('In which order do you adjust it?');
+  await focus('button', /^Move Set the over-centre/);
+  for (const key of [Key.SPACE, Key.ARROW_DOWN, Key.SPACE]) {
+    await keys(key);
+    await b.driver.sleep(300);
+  }
+  await commit();
+  await b.see('Over-centre spring before fork rod.');
+  await b.see('by the book: place 1');
+});
+
+test('the free play is set on the drawing; the readings come after the commit', async () => {
+  await begin('pedal-to-plate', /3 Set/);
+  await b.see('Free play wanted: 20.00 mm – 30.00 mm.');
+  expect(await b.text()).not.toMatch(/Free play at the pad/i);
+  await focus('slider', 'Turnbuckle moves the pedal');
+  await keys(...Array.from({ length: 34 }, () => Key.ARROW_LEFT));
+  await focus('slider', 'Fork rod let out');
+  await keys(...Array.from({ length: 27 }, () => Key.ARROW_RIGHT));
+  await commit();
+  await b.see(/Free play at the pad/i);
+  await b.see('Right');
+});
+
+test('half worn it holds more; the high gear slips first', async () => {
+  await begin('new-to-rivets', /2 Half/);
+  await b.press('radio', 'it slips');
+  await b.fill('spinbutton', 'It can hold', '147');
+  await commit();
+  await b.see('A disc has two faces.');
+  await b.press('button', /Next: Which gear first/);
+  await b.press('radio', '1');
+  await commit();
+  await b.see('The high gear asks most of the clutch.');
+});
+
+test('which noise test, and a start drawn on the slip', async () => {
+  await begin('listen-and-start');
+  await b.press('radio', 'pedal down, in gear');
+  await commit();
+  await b.see('In that test both turn.');
+  await b.see(/rev\/min between the races/);
+  await b.press('button', /3 Start/);
+  await focus('slider', 'Clutch pedal at 0.4 s');
+  await keys(...Array.from({ length: 12 }, () => Key.PAGE_DOWN));
+  await commit();
+  await b.see('The engine was pulled below its running speed.');
+  await b.see('one way of many');
+});
+
+test('packs: the part, what it carries, what gives first', async () => {
+  await begin('plates-and-rings', /2 Set/);
+  await b.press('radio', '1.40 mm');
+  await commit();
+  await b.see('Thicker takes room away.');
+  await b.press('button', /Next: Does it carry/);
+  await b.fill('spinbutton', 'It carries', '160');
+  await commit();
+  await b.see('A pack that holds carries what is sent through it.');
+  await b.press('button', /Next: Thinner/);
+  await b.press('radio', 'heat in the steels');
+  await commit();
+  await b.see('Right');
+});
+
+test('an instructor adds a clutch question and a bench; the answer is computed at once', async () => {
+  await b.open(run.at('/teach/lessons/plates-and-rings'));
+  await b.see('The model answers');
+  await b.press('button', /Clutch bench/);
+  await b.see('move the pedal');
+  await b.press('button', /^Question$/);
+  const select = await b.driver.executeScript<never>(
+    'return [...document.querySelectorAll("[aria-label=\'Kind of question\']")].at(-1)',
+  );
+  await b.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', select);
+  await b.driver.actions().click(select).perform();
+  await b.driver.sleep(300);
+  await b.driver.executeScript(
+    `[...document.querySelectorAll('.ant-select-item-option')].find((o) => o.textContent === 'Which noise test').click()`,
+  );
+  await b.see('first touch, neutral or pedal down, neutral');
+});
