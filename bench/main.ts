@@ -8,6 +8,7 @@ import {
   unitOfSet,
   type PlanetarySet,
 } from '../core/geartrain';
+import { benchClutch } from './clutch';
 import { compare, type Comparison } from './compare';
 import { benchConverter } from './converter';
 import { benchUnits } from './units';
@@ -58,5 +59,6 @@ console.log(`exact solution of one set: ${(exact.theirsNs / 1000).toFixed(1)} µ
 const drawing = compare('', ours, () => void endView(set));
 console.log(`end view geometry, 4 pinions and 70 teeth: ${(drawing.theirsNs / 1e6).toFixed(2)} ms`);
 benchConverter();
+benchClutch();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

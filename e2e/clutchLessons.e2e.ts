@@ -95,6 +95,7 @@ test('packs: the part, what it carries, what gives first', async () => {
 
 test('an instructor adds a clutch question and a bench; the answer is computed at once', async () => {
   await b.open(run.at('/teach/lessons/plates-and-rings'));
+  await b.press('button', /2 Set the clearance/);
   await b.see('The model answers');
   await b.press('button', /Clutch bench/);
   await b.see('move the pedal');

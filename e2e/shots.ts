@@ -97,16 +97,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'player-tablet',
-    route: '/teach/lessons/hold-one-drive-one/preview',
-    size: [820, 1180],
-    steps: async (b) => {
-      await answerRing(b);
-      await b.press('button', 'Commit prediction');
-    },
-  },
-  { name: 'units', route: '/teach/models/units' },
-  {
     name: 'apply',
     route: '/teach/apply/skerry-three',
     steps: async (b) => {
@@ -121,14 +111,6 @@ const SHOTS: readonly Shot[] = [
       await b.press('button', /^Paper: Day/);
       await b.press('radio', 'Lever');
       await b.press('radio', 'Why');
-    },
-  },
-  {
-    name: 'apply-power',
-    route: '/teach/apply/lighter-six',
-    steps: async (b) => {
-      await b.press('button', /^5.*put D5 on the bench/);
-      await b.press('radio', 'Power');
     },
   },
   {
@@ -149,6 +131,29 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'converter', route: '/teach/converter', steps: (b) => b.see('stator holds') },
+  {
+    name: 'clutch',
+    route: '/teach/clutch',
+    steps: async (b) => {
+      await b.see('clamps');
+      await b.driver.actions().sendKeys('p').perform();
+      await b.see('gap 1.05 mm');
+    },
+  },
+  {
+    name: 'pack',
+    route: '/teach/clutch/packs',
+    steps: (b) => b.see('nearest to the middle'),
+  },
+  {
+    name: 'clutch-start',
+    route: '/teach/clutch',
+    size: [820, 1180],
+    steps: async (b) => {
+      await b.press('radio', 'Drive off');
+      await b.see('A clean start.');
+    },
+  },
   { name: 'class-book', route: '/teach/class-book', steps: (b) => b.see('How sure') },
 ];
 

@@ -3,7 +3,7 @@ import type { EngineModel } from '../converter';
 import { solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { GRAVITY, type Vehicle } from '../vehicle';
-import { mainClutchOf } from './engagement';
+import { mainClutchOf } from './engagementRig';
 
 /**
  * What a closed clutch is asked to carry in a gear, and at which wear it begins to slip there (derived here). Part of

@@ -1,15 +1,15 @@
+export { engage } from './engagement';
+export { mainClutchOf } from './engagementRig';
 export {
-  engage,
   FELT_SWING,
   HOT_FACING_C,
-  mainClutchOf,
   type EngagementEvent,
   type EngagementEventKind,
   type EngagementResult,
   type EngagementSample,
   type EngagementSetup,
   type EngagementSummary,
-} from './engagement';
+} from './engagementSetup';
 export { engagementVerdicts, JOLT, LONG_SLIP_S, type EngagementVerdict } from './verdicts';
 export { demands, mostTorque, slipWear, type Demand } from './holding';
 export { dragTest, roadSlipTest, slipTest, type DragTest, type SlipTest } from './shopTests';

@@ -6,7 +6,8 @@ import {
   type Clutch,
   type ClutchState,
 } from '../clutch';
-import { engage, type EngagementResult, type EngagementSetup } from './engagement';
+import { engage } from './engagement';
+import type { EngagementResult, EngagementSetup } from './engagementSetup';
 import { steady } from './trace';
 
 /** The tests of the trade, done on the model: every reading is computed. */

@@ -1,5 +1,6 @@
 import { worn } from '../clutch';
-import { engage, type EngagementSetup, type EngagementSummary } from './engagement';
+import { engage } from './engagement';
+import type { EngagementSetup, EngagementSummary } from './engagementSetup';
 import type { Trace } from './trace';
 
 /** A run again and again while one thing goes from one value to another. */

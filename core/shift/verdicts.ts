@@ -1,4 +1,4 @@
-import { FELT_SWING, HOT_FACING_C, type EngagementSummary } from './engagement';
+import { FELT_SWING, HOT_FACING_C, type EngagementSummary } from './engagementSetup';
 
 /** What a driver would say of a run, the worst first; `clean` alone when there is nothing to say. */
 export type EngagementVerdict =

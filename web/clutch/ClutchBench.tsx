@@ -6,6 +6,7 @@ import { clutchFindings, type Clutch } from '../../core/clutch';
 import { engineModel } from '../../core/converter';
 import { mostTorque } from '../../core/shift';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { CautionBox } from '../lessons/CautionBox';
 import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
 import { selectClutches, selectEngines, selectUnits, selectVehicles } from '../models/modelsSlice';
@@ -164,6 +165,7 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
         <ClutchFindings findings={findings} />
         {model && <ClutchReadout clutch={clutch} model={model} asked={asked} />}
         <ClutchControls clutch={clutch} setting={bench} allow={ALL} onSetting={change} />
+        <CautionBox block={{ id: 'dust', kind: 'caution', topic: 'dust', markdown: '' }} />
       </aside>
     </>
   );

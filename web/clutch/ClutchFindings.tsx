@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { ClutchFinding } from '../../core/clutch';
-import { WarningOutlined } from '../shared/icons';
+import { FindingsList } from '../shared/FindingsList';
 import { useNumbers } from '../shared/numbers';
 import { useGapText } from './useGapText';
 
@@ -9,7 +9,6 @@ export function ClutchFindings({ findings }: { findings: readonly ClutchFinding[
   const { t } = useTranslation();
   const numbers = useNumbers();
   const gapText = useGapText();
-  if (findings.length === 0) return null;
   const words = (f: ClutchFinding): string => {
     switch (f.code) {
       case 'never-releases':
@@ -34,14 +33,5 @@ export function ClutchFindings({ findings }: { findings: readonly ClutchFinding[
         return t(`clutch.findings.${f.code}`);
     }
   };
-  return (
-    <div className="findings" role="status">
-      <WarningOutlined />
-      <ul>
-        {findings.map((f, k) => (
-          <li key={k}>{words(f)}</li>
-        ))}
-      </ul>
-    </div>
-  );
+  return <FindingsList items={findings.map(words)} />;
 }

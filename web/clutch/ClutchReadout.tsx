@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { linkageVerdicts, type Clutch } from '../../core/clutch';
-import { WarningOutlined } from '../shared/icons';
+import { FindingsList } from '../shared/FindingsList';
 import { useNumbers } from '../shared/numbers';
 import { LinkageTable } from './LinkageTable';
 import type { ClutchModel } from './useClutchModel';
@@ -47,16 +47,7 @@ export function ClutchReadout({ clutch, model, asked }: Props) {
         </div>
       </div>
       <LinkageTable clutch={clutch} state={state} />
-      {out.length > 0 && (
-        <div className="findings" role="status">
-          <WarningOutlined />
-          <ul>
-            {out.map((code) => (
-              <li key={code}>{t(`clutch.verdicts.${code}`)}</li>
-            ))}
-          </ul>
-        </div>
-      )}
+      <FindingsList items={out.map((code) => t(`clutch.verdicts.${code}`))} />
     </>
   );
 }

@@ -1,4 +1,3 @@
-import { Button, Progress, Select } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -9,6 +8,7 @@ import {
 import { reasonOf } from '../app/thunk';
 import { CurveSheet } from '../curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
+import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runEngagementSweep } from '../workers/clutchWorker';
 import type { EngagementRequest } from '../workers/protocol';
@@ -58,30 +58,18 @@ export function EngagementSweep({ request, life }: Props) {
   const energy = (p: EngagementPoint) => numbers.toDisplay(p.summary.heat / 1000, 'energy');
   return (
     <>
-      <div className="sweep-controls">
-        <Select
-          aria-label={t('sweep.what')}
-          value={swept}
-          disabled={running}
-          onChange={setSwept}
-          style={{ width: 190 }}
-          options={SWEPT_OF_ENGAGEMENT.map((s) => ({ value: s, label: t(`clutch.sweep.${s}`) }))}
-        />
-        {running ? (
-          <Button onClick={cancel}>{t('sweep.cancel')}</Button>
-        ) : (
-          <Button type="primary" onClick={start}>
-            {t('clutch.sweep.run', { count: RUNS })}
-          </Button>
-        )}
-        {running && (
-          <Progress
-            percent={Math.round((100 * (done?.points.length ?? 0)) / RUNS)}
-            aria-label={t('clutch.sweep.run', { count: RUNS })}
-          />
-        )}
-        {failure !== '' && <span role="alert">{t('clutch.failed', { reason: failure })}</span>}
-      </div>
+      <SweepControls
+        label={t('sweep.what')}
+        value={swept}
+        options={SWEPT_OF_ENGAGEMENT.map((v) => ({ value: v, label: t(`clutch.sweep.${v}`) }))}
+        onValue={setSwept}
+        runLabel={t('clutch.sweep.run', { count: RUNS })}
+        running={running}
+        done={Math.round((100 * (done?.points.length ?? 0)) / RUNS)}
+        onRun={start}
+        onCancel={cancel}
+        failure={failure && t('clutch.failed', { reason: failure })}
+      />
       {done && done.points.length > 0 ? (
         <CurveSheet
           title={t(`clutch.sweep.${done.swept}`)}

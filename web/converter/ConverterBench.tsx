@@ -17,7 +17,7 @@ import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
 import { selectConverters, selectEngines, selectVehicles } from '../models/modelsSlice';
 import { shelfOf } from '../models/modelPlaces';
-import { WarningOutlined } from '../shared/icons';
+import { FindingsList } from '../shared/FindingsList';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useShortcuts } from '../shared/useShortcuts';
 import { BenchControls } from './BenchControls';
@@ -209,24 +209,16 @@ function Pickers({ converter, engine, vehicle, onBench }: PickProps) {
 function PairNotice({ findings }: { findings: readonly PairFinding[] }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  if (findings.length === 0) return null;
   return (
-    <div className="findings" role="status">
-      <WarningOutlined />
-      <ul>
-        {findings.map(({ code, asked, there }) => {
-          const quantity = code === 'stall-at-governor' ? 'speed' : 'torque';
-          return (
-            <li key={code}>
-              {t(`pairFindings.${code}`, {
-                asked: numbers.quantity(Math.round(asked), quantity),
-                there: numbers.quantity(Math.round(there), quantity),
-              })}
-            </li>
-          );
-        })}
-      </ul>
-    </div>
+    <FindingsList
+      items={findings.map(({ code, asked, there }) => {
+        const quantity = code === 'stall-at-governor' ? 'speed' : 'torque';
+        return t(`pairFindings.${code}`, {
+          asked: numbers.quantity(Math.round(asked), quantity),
+          there: numbers.quantity(Math.round(there), quantity),
+        });
+      })}
+    />
   );
 }
 

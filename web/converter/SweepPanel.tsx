@@ -1,10 +1,10 @@
-import { Button, Progress, Select } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { SWEPT, type Swept, type SweepPoint } from '../../core/vehicle';
 import { reasonOf } from '../app/thunk';
 import { CurveSheet } from '../curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
+import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runSweep } from '../workers/converterWorker';
 import type { LaunchRequest } from '../workers/protocol';
@@ -54,30 +54,18 @@ export function SweepPanel({ request }: { request: LaunchRequest }) {
   };
   return (
     <div className="curve-sheet">
-      <div className="sweep-controls">
-        <Select
-          aria-label={t('sweep.what')}
-          value={swept}
-          disabled={running}
-          onChange={setSwept}
-          style={{ width: 200 }}
-          options={SWEPT.map((s) => ({ value: s, label: t(`sweep.of.${s}`) }))}
-        />
-        {running ? (
-          <Button onClick={cancel}>{t('sweep.cancel')}</Button>
-        ) : (
-          <Button type="primary" onClick={start}>
-            {t('sweep.run', { count: RUNS })}
-          </Button>
-        )}
-        {running && (
-          <Progress
-            percent={Math.round((100 * (done?.points.length ?? 0)) / RUNS)}
-            aria-label={t('sweep.run', { count: RUNS })}
-          />
-        )}
-        {failure !== '' && <span role="alert">{t('launch.failed', { reason: failure })}</span>}
-      </div>
+      <SweepControls
+        label={t('sweep.what')}
+        value={swept}
+        options={SWEPT.map((v) => ({ value: v, label: t(`sweep.of.${v}`) }))}
+        onValue={setSwept}
+        runLabel={t('sweep.run', { count: RUNS })}
+        running={running}
+        done={Math.round((100 * (done?.points.length ?? 0)) / RUNS)}
+        onRun={start}
+        onCancel={cancel}
+        failure={failure && t('launch.failed', { reason: failure })}
+      />
       {done && done.points.length > 0 ? (
         <SweepCurves done={done} request={request} />
       ) : (

@@ -16,6 +16,7 @@ import { SmallSlider } from '../clutch/SmallSlider';
 import { runPack } from '../workers/clutchWorker';
 import { useSettledRun } from '../workers/useSettledRun';
 import type { PackReport } from '../workers/protocol';
+import { BandPanel } from './BandPanel';
 import { CapacityCurves } from './CapacityCurves';
 import { HeatCurves } from './HeatCurves';
 import { PackFindings } from './PackFindings';
@@ -29,7 +30,7 @@ import '../converter/Readout.css';
 import '../clutch/DrivePanel.css';
 import './PackBench.css';
 
-const TABS = ['clearance', 'capacity', 'heat', 'upgrades'] as const;
+const TABS = ['clearance', 'capacity', 'heat', 'upgrades', 'band'] as const;
 
 /** The Pack bench: lay plates in and out, feel the clearance, see what it holds and where it gets hot. */
 export function PackBench() {
@@ -102,6 +103,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
         {tab === 'clearance' && <SelectiveTable pack={pack} onPack={setPack} />}
         {tab === 'capacity' && works && <CapacityCurves pack={pack} />}
         {tab === 'heat' && report && <HeatCurves pack={pack} heat={report.heat} />}
+        {tab === 'band' && <BandPanel />}
         {tab === 'upgrades' && report && (
           <UpgradeTable upgrades={report.upgrades} onPack={setPack} />
         )}

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { PackFinding } from '../../core/clutch';
 import { useGapText } from '../clutch/useGapText';
 import { NothingWrong } from '../models/NothingWrong';
-import { WarningOutlined } from '../shared/icons';
+import { FindingsList } from '../shared/FindingsList';
 import { useNumbers } from '../shared/numbers';
 
 /** What is wrong or odd with the pack as it lies there. */
@@ -39,14 +39,5 @@ export function PackFindings({ findings }: { findings: readonly PackFinding[] })
         return t(`pack.findings.${f.code}`);
     }
   };
-  return (
-    <div className="findings" role="status">
-      <WarningOutlined />
-      <ul>
-        {findings.map((f, k) => (
-          <li key={k}>{words(f)}</li>
-        ))}
-      </ul>
-    </div>
-  );
+  return <FindingsList items={findings.map(words)} />;
 }

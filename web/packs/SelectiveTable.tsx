@@ -39,8 +39,8 @@ export function SelectiveTable({ pack, onPack }: Props) {
             <th scope="col" className="num">
               {t('pack.gauge')}
             </th>
-            <th scope="col" />
-            <th scope="col" />
+            <th scope="col">{t('pack.verdict')}</th>
+            <th scope="col">{t('pack.change')}</th>
           </tr>
         </thead>
         <tbody>

@@ -32,7 +32,7 @@ export function UpgradeTable({ upgrades, onPack }: Props) {
             {t('pack.grooveShare')}
           </th>
           <th scope="col">{t('pack.limitedBy')}</th>
-          <th scope="col" />
+          <th scope="col">{t('pack.change')}</th>
         </tr>
       </thead>
       <tbody>

@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { PlanetarySet, ToothFinding } from '../../core/geartrain';
 import { formatNumber } from '../shared/numbers';
-import './Findings.css';
+import '../shared/FindingsList.css';
 
 interface Props {
   set: PlanetarySet;

@@ -14,7 +14,7 @@ const files = (dir: string): string[] =>
     const file = path.join(dir, name);
     return statSync(file).isDirectory()
       ? files(file)
-      : /\.tsx?$/.test(file) && !/test/i.test(name)
+      : /\.tsx?$/.test(file) && !/\.test\./.test(name)
         ? [file]
         : [];
   });

@@ -1,4 +1,4 @@
-import { Input, Select } from 'antd';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { BEARINGS, selectiveChoices, UPGRADES } from '../../../core/clutch';
 import type { Model } from '../../../core/formats';
@@ -14,8 +14,9 @@ import { NumberField } from '../../shared/NumberField';
 import { gapText, useNumbers } from '../../shared/numbers';
 import { gearName } from '../../shared/unitNames';
 import { clutchKeyText, clutchPrompt } from '../clutchWords';
-import { QuestionFaultAlert } from '../QuestionFaultAlert';
+import { ChoiceField } from './ChoiceField';
 import { ModelPicker } from './ModelPicker';
+import { QuestionFrame } from './QuestionFrame';
 import { useClutchRig } from './useClutchRig';
 
 interface Props {
@@ -26,43 +27,29 @@ interface Props {
 
 /** What is asked about a clutch or a pack, and the answer that the model gives at this moment. */
 export function ClutchQuestionEditor({ question, onQuestion }: Props) {
-  const { t } = useTranslation();
-  const numbers = useNumbers();
   const { rig } = useClutchRig(question);
   return (
     <>
       <Pickers question={question} onQuestion={onQuestion} />
-      {rig && (
-        <>
-          <div className="field-row">
-            <Fields question={question} rig={rig} onQuestion={onQuestion} />
-          </div>
-          <label className="field">
-            <span className="label">{t('question.wording')}</span>
-            <Input.TextArea
-              autoSize={{ minRows: 1, maxRows: 5 }}
-              placeholder={clutchPrompt(t, numbers, { ...question, prompt: '' }, rig)}
-              value={question.prompt}
-              onChange={(e) => onQuestion({ ...question, prompt: e.target.value })}
-            />
-          </label>
-          <KeyNow question={question} rig={rig} />
-        </>
-      )}
+      {rig && <Framed question={question} rig={rig} onQuestion={onQuestion} />}
     </>
   );
 }
 
-function KeyNow({ question, rig }: { question: ClutchQuestion; rig: ClutchRig }) {
+function Framed({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const key = clutchKey(question, rig);
-  if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
-  const text = clutchKeyText(t, numbers, question, rig);
+  const key = useMemo(() => clutchKey(question, rig), [question, rig]);
   return (
-    <p className="key-now">
-      {t('question.modelSays')} <strong>{text?.main}</strong> {text?.detail}
-    </p>
+    <QuestionFrame
+      prompt={question.prompt}
+      worded={clutchPrompt(t, numbers, { ...question, prompt: '' }, rig)}
+      onPrompt={(prompt) => onQuestion({ ...question, prompt })}
+      fault={key.ok ? null : key.fault}
+      answer={key.ok ? clutchKeyText(t, numbers, question, rig) : null}
+    >
+      <Fields question={question} rig={rig} onQuestion={onQuestion} />
+    </QuestionFrame>
   );
 }
 
@@ -122,7 +109,7 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
       return (
         <>
           {(['first', 'second'] as const).map((which) => (
-            <Choice
+            <ChoiceField
               key={which}
               label={t(`clutchBlock.${which}`)}
               value={question[which]}
@@ -136,7 +123,7 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
     case 'will-it-hold':
       return (
         <>
-          <Choice
+          <ChoiceField
             label={t('question.asks')}
             value={question.ask}
             of={HOLD_ASKS}
@@ -204,7 +191,7 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
       );
     case 'choose-selective':
       return (
-        <Choice
+        <ChoiceField
           label={t('clutchBlock.fitted')}
           value={String(question.fitted)}
           of={[
@@ -218,14 +205,14 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
     case 'upgrade-limit':
       return (
         <>
-          <Choice
+          <ChoiceField
             label={t('question.asks')}
             value={question.ask}
             of={UPGRADE_ASKS}
             name={(v) => t(`clutchBlock.asks.${v}`)}
             onValue={(ask) => onQuestion({ ...question, ask })}
           />
-          <Choice
+          <ChoiceField
             label={t('pack.upgrade')}
             value={question.upgrade}
             of={UPGRADES}
@@ -294,7 +281,7 @@ function Gear({ rig, value, onValue }: GearProps) {
   const { t } = useTranslation();
   const ranges = rig.unit?.ranges ?? [];
   return (
-    <Choice
+    <ChoiceField
       label={t('clutch.gear')}
       value={value}
       of={ranges.map((r) => r.id)}
@@ -304,28 +291,5 @@ function Gear({ rig, value, onValue }: GearProps) {
       }}
       onValue={onValue}
     />
-  );
-}
-
-interface ChoiceProps<T extends string> {
-  label: string;
-  value: T;
-  of: readonly T[];
-  name: (value: T) => string;
-  onValue: (value: T) => void;
-}
-
-function Choice<T extends string>({ label, value, of, name, onValue }: ChoiceProps<T>) {
-  return (
-    <label className="field">
-      <span className="label">{label}</span>
-      <Select<T>
-        aria-label={label}
-        value={value}
-        style={{ width: 210 }}
-        onChange={onValue}
-        options={of.map((v) => ({ value: v, label: name(v) }))}
-      />
-    </label>
   );
 }

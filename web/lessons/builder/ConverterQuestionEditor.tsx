@@ -1,4 +1,5 @@
-import { Input, Select, Slider } from 'antd';
+import { Select, Slider } from 'antd';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Model } from '../../../core/formats';
 import {
@@ -15,8 +16,9 @@ import {
 import { NumberField } from '../../shared/NumberField';
 import { useNumbers } from '../../shared/numbers';
 import { converterKeyText, converterPrompt, quantityRead } from '../converterWords';
-import { QuestionFaultAlert } from '../QuestionFaultAlert';
+import { ChoiceField } from './ChoiceField';
 import { ConverterPickers } from './ConverterPickers';
+import { QuestionFrame } from './QuestionFrame';
 import { useRig } from './useRig';
 
 interface Props {
@@ -27,8 +29,6 @@ interface Props {
 
 /** What is asked about a converter, and the answer that the model gives at this moment. */
 export function ConverterQuestionEditor({ question, onQuestion }: Props) {
-  const { t } = useTranslation();
-  const numbers = useNumbers();
   const { rig } = useRig(question);
   return (
     <>
@@ -41,37 +41,25 @@ export function ConverterQuestionEditor({ question, onQuestion }: Props) {
         }
         onModel={(field, model) => onQuestion({ ...question, [field]: model.id }, [model])}
       />
-      {rig && (
-        <>
-          <div className="field-row">
-            <Fields question={question} onQuestion={onQuestion} />
-          </div>
-          <label className="field">
-            <span className="label">{t('question.wording')}</span>
-            <Input.TextArea
-              autoSize={{ minRows: 1, maxRows: 5 }}
-              placeholder={converterPrompt(t, numbers, { ...question, prompt: '' }, rig)}
-              value={question.prompt}
-              onChange={(e) => onQuestion({ ...question, prompt: e.target.value })}
-            />
-          </label>
-          <KeyNow question={question} rig={rig} />
-        </>
-      )}
+      {rig && <Framed question={question} rig={rig} onQuestion={onQuestion} />}
     </>
   );
 }
 
-function KeyNow({ question, rig }: { question: ConverterQuestion; rig: ConverterRig }) {
+function Framed({ question, rig, onQuestion }: Props & { rig: ConverterRig }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const key = converterKey(question, rig);
-  if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
-  const text = converterKeyText(t, numbers, question, rig);
+  const key = useMemo(() => converterKey(question, rig), [question, rig]);
   return (
-    <p className="key-now">
-      {t('question.modelSays')} <strong>{text?.main}</strong> {text?.detail}
-    </p>
+    <QuestionFrame
+      prompt={question.prompt}
+      worded={converterPrompt(t, numbers, { ...question, prompt: '' }, rig)}
+      onPrompt={(prompt) => onQuestion({ ...question, prompt })}
+      fault={key.ok ? null : key.fault}
+      answer={key.ok ? converterKeyText(t, numbers, question, rig) : null}
+    >
+      <Fields question={question} onQuestion={onQuestion} />
+    </QuestionFrame>
   );
 }
 
@@ -82,11 +70,11 @@ function Fields({ question, onQuestion }: Props) {
       const quantity = quantityRead(question.measure);
       return (
         <>
-          <Choice
+          <ChoiceField
             label={t('converterBlock.measure')}
             value={question.measure}
             of={MEASURES}
-            words="measures"
+            name={(v) => t(`measures.${v}`)}
             onValue={(measure) => onQuestion({ ...question, measure })}
           />
           <NumberField
@@ -106,11 +94,11 @@ function Fields({ question, onQuestion }: Props) {
     case 'read-match':
       return (
         <>
-          <Choice
+          <ChoiceField
             label={t('question.asks')}
             value={question.ask}
             of={MATCH_ASKS}
-            words="matchAsks"
+            name={(v) => t(`matchAsks.${v}`)}
             onValue={(ask) => onQuestion({ ...question, ask })}
           />
           <Throttle
@@ -135,11 +123,11 @@ function Fields({ question, onQuestion }: Props) {
     case 'sketch-curve':
       return (
         <>
-          <Choice
+          <ChoiceField
             label={t('converterBlock.curve')}
             value={question.curve}
             of={SKETCHED}
-            words="sketch.curves"
+            name={(v) => t(`sketch.curves.${v}`)}
             onValue={(curve) => onQuestion({ ...question, curve })}
           />
           <NumberField
@@ -156,11 +144,11 @@ function Fields({ question, onQuestion }: Props) {
     case 'predict-change':
       return (
         <>
-          <Choice
+          <ChoiceField
             label={t('question.asks')}
             value={question.of}
             of={CHANGED}
-            words="changed"
+            name={(v) => t(`changed.${v}`)}
             onValue={(of) => onQuestion({ ...question, of })}
           />
           <ChangeFields
@@ -252,31 +240,6 @@ function ChangeFields({ change, onChange }: ChangeProps) {
         />
       )}
     </>
-  );
-}
-
-interface ChoiceProps<T extends string> {
-  label: string;
-  value: T;
-  of: readonly T[];
-  /** Where the names stand in the catalogue. */
-  words: 'measures' | 'matchAsks' | 'sketch.curves' | 'changed';
-  onValue: (value: T) => void;
-}
-
-function Choice<T extends string>({ label, value, of, words, onValue }: ChoiceProps<T>) {
-  const { t } = useTranslation();
-  return (
-    <label className="field">
-      <span className="label">{label}</span>
-      <Select<T>
-        aria-label={label}
-        value={value}
-        style={{ width: 210 }}
-        onChange={onValue}
-        options={of.map((v) => ({ value: v, label: t(`${words}.${v}`) }))}
-      />
-    </label>
   );
 }
 

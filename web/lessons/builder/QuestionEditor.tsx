@@ -78,7 +78,8 @@ export function QuestionEditor({ question, onQuestion }: Props) {
         value={question.kind}
         onChange={change}
         style={{ width: 260 }}
-        listHeight={620}
+        listHeight={560}
+        virtual={false}
         options={[
           { label: t('question.ofSet'), options: SET_KINDS.map(option) },
           ...(units.length > 0

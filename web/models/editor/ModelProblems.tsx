@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { Problem, TableProblem } from '../../../core/formats';
 import { WarningOutlined } from '../../shared/icons';
 import { NothingWrong } from '../NothingWrong';
-import '../../ratio/Findings.css';
+import '../../shared/FindingsList.css';
 
 /** What is wrong with the draft, each at its place; or that nothing is. */
 export function ModelProblems({ problems }: { problems: readonly Problem[] }) {

@@ -4,7 +4,7 @@ import type { Unit, UnitFinding } from '../../../core/geartrain';
 import { formatNumber } from '../../shared/numbers';
 import { WarningOutlined } from '../../shared/icons';
 import { NothingWrong } from '../../models/NothingWrong';
-import '../../ratio/Findings.css';
+import '../../shared/FindingsList.css';
 
 interface Props {
   unit: Unit;
