@@ -11,6 +11,8 @@ const run = (script: string, ...args: string[]) => {
   return { code: r.status, out: r.stdout, err: r.stderr };
 };
 
+const read = (file: string) => JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;
+
 test('check: good files pass, a bad one is named with its path and what would be right', () => {
   expect(
     run(
@@ -112,7 +114,6 @@ test('inspect --fault: a failed part changes the ranges that need it, and an unk
 }, 60_000);
 
 test('check: tables are found wrong at their rows, and an engine that can’t pull idle is noted', () => {
-  const read = (file: string) => JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;
   const table = read('demo/converters/slipway-table.json') as {
     model: { rows: { speedRatio: number; torqueRatio: number }[] };
   };
@@ -132,3 +133,18 @@ test('check: tables are found wrong at their rows, and an engine that can’t pu
   expect(odd.code).toBe(0);
   expect(odd.out).toContain('can-not-pull-idle');
 }, 30_000);
+
+test('check knows clutches and packs, and notes what is odd about them', () => {
+  expect(
+    run('check', 'demo/clutches/bollard-nine.json', 'demo/clutch-packs/fender-pack.json'),
+  ).toMatchObject({
+    code: 0,
+  });
+  const clutch = read('demo/clutches/bollard-nine.json') as { linkage: object };
+  const short = { ...clutch, linkage: { ...clutch.linkage, pedalTravel: 0.05 } };
+  const noted = run('check', written(short));
+  expect(noted.code).toBe(0);
+  expect(noted.out + noted.err).toContain('never-releases');
+  const pack = read('demo/clutch-packs/fender-pack.json');
+  expect(run('check', written({ ...pack, pressure: -1 })).err).toContain('pressure: too_small');
+}, 60_000);

@@ -6,7 +6,6 @@ import {
   clampLoad,
   clutchFindings,
   coverLoads,
-  CLUTCH_FAULTS,
   faultFits,
   forkPlayNow,
   holdingTorque,
@@ -17,6 +16,7 @@ import {
   withClutchFault,
   worn,
   type Clutch,
+  type ClutchFault,
   type ClutchState,
 } from './index';
 import { BOLLARD, HAWSER, SEED } from './tests/demo';
@@ -184,9 +184,9 @@ test('wear eats the free play, and a riding bearing takes load away', () => {
 // Common practice, no source (the trade's list of what each does).
 test('what each fault does, computed', () => {
   const sound = releaseCurve(BOLLARD, AS_BUILT);
-  const down = (fault: (typeof CLUTCH_FAULTS)[number]) =>
+  const down = (fault: ClutchFault) =>
     floorOf(BOLLARD, withClutchFault(BOLLARD, AS_BUILT, fault));
-  const holds = (fault: (typeof CLUTCH_FAULTS)[number]) =>
+  const holds = (fault: ClutchFault) =>
     holdingTorque(BOLLARD, withClutchFault(BOLLARD, AS_BUILT, fault));
   const full = holdingTorque(BOLLARD, AS_BUILT);
   expect(holds('worn')).toBeLessThan(0.75 * full);

@@ -20,6 +20,7 @@ import {
   runStart,
   startJudged,
   type ClutchKey,
+  type ClutchKeyResult,
   type ClutchQuestionFault,
 } from './clutchKey';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './clutchQuestion';
@@ -67,15 +68,16 @@ type Of<T extends { kind: string }, K extends T['kind']> = Extract<T, { kind: K 
 
 /**
  * Grades answers to one question; its key is computed once, however many answers there are.
+ * @param result the question's key, where it is known already: that of a start takes a search
  * @returns a grader, or why the question can't be asked
  */
 export function clutchGrader(
   question: ClutchQuestion,
   rig: ClutchRig,
+  result: ClutchKeyResult = clutchKey(question, rig),
 ):
   | { readonly ok: true; readonly grade: (answer: ClutchAnswer) => ClutchGrade }
   | { readonly ok: false; readonly fault: ClutchQuestionFault } {
-  const result = clutchKey(question, rig);
   if (!result.ok) return result;
   return {
     ok: true,
@@ -94,8 +96,9 @@ export function gradeClutch(
   question: ClutchQuestion,
   rig: ClutchRig,
   answer: ClutchAnswer,
+  known?: ClutchKeyResult,
 ): ClutchGradeResult {
-  const grader = clutchGrader(question, rig);
+  const grader = clutchGrader(question, rig, known);
   return grader.ok ? { ok: true, grade: grader.grade(answer) } : grader;
 }
 

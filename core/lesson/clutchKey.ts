@@ -169,7 +169,7 @@ function holdKey(question: WillItHoldQuestion, clutch: Clutch, rig: ClutchRig): 
 }
 
 /** The step of a run that is graded, and of the runs that look for an example, s. */
-const GRADE_STEP = 0.001;
+const GRADE_STEP = 0.002;
 const SEARCH_STEP = 0.004;
 
 /** A drawn start, run; `null` when engine, unit, vehicle or range is missing. */

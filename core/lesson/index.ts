@@ -155,6 +155,7 @@ export {
   MAY_ROLL,
   startSetup,
   type ClutchKey,
+  type ClutchKeyResult,
   type ClutchQuestionFault,
 } from './clutchKey';
 export {

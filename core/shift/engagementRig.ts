@@ -13,7 +13,7 @@ import { train, type Rubbing, type Spin, type Spring, type Train, type TrainStat
 const RAD = Math.PI / 30;
 /** Shafts and tyres, at the unit's output: N·m/rad at the wheels for each kg of vehicle, and s of damping (memory). */
 const SHAFT_PER_KG = 9;
-const SHAFT_DAMPING = 0.003;
+const SHAFT_DAMPING = 0.007;
 /** Share of a vehicle's weight that all brakes hold on a dry road. */
 const BRAKE_SHARE = 0.8;
 /** Share of idle below which an engine has stopped firing. */
@@ -25,7 +25,7 @@ const SKIN_SHARE = 0.06;
 const SKIN_RATE = 0.12;
 /** How much a tipped plate, and oil in patches, make the torque wave round a turn of slip (memory). */
 const TIPPED_SHARE = 0.5;
-const OILED_SHARE = 0.35;
+const OILED_SHARE = 0.45;
 const MOST_UNEVEN = 0.6;
 const START_C = 60;
 const AMBIENT_C = 40;

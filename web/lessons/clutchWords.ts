@@ -4,6 +4,7 @@ import {
   clutchKey,
   isPackQuestion,
   type ClutchAnswer,
+  type ClutchKeyResult,
   type ClutchQuestion,
   type ClutchRig,
   type Misconception,
@@ -132,8 +133,8 @@ export function clutchKeyText(
   numbers: Numbers,
   question: ClutchQuestion,
   rig: ClutchRig,
+  result: ClutchKeyResult = clutchKey(question, rig),
 ): Worded | null {
-  const result = clutchKey(question, rig);
   if (!result.ok) return null;
   const { key } = result;
   switch (key.kind) {

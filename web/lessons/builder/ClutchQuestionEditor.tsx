@@ -46,7 +46,7 @@ function Framed({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
       worded={clutchPrompt(t, numbers, { ...question, prompt: '' }, rig)}
       onPrompt={(prompt) => onQuestion({ ...question, prompt })}
       fault={key.ok ? null : key.fault}
-      answer={key.ok ? clutchKeyText(t, numbers, question, rig) : null}
+      answer={key.ok ? clutchKeyText(t, numbers, question, rig, key) : null}
     >
       <Fields question={question} rig={rig} onQuestion={onQuestion} />
     </QuestionFrame>

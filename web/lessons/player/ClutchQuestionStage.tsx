@@ -59,6 +59,7 @@ export function ClutchQuestionStage({ block, rig, round, heading, blocks, next }
           <ClutchReveal
             question={question}
             rig={rig}
+            known={key}
             answer={committed}
             next={next}
             onAgain={() => dispatch(roundBegun(block.id))}

@@ -1,11 +1,11 @@
 import { useTranslation } from 'react-i18next';
 import { AS_BUILT, bearingRuns, NOISE_TESTS, type Clutch } from '../../../core/clutch';
 import {
-  clutchKey,
   gradeClutch,
   handedOut,
   type AttemptAnswer,
   type ClutchAnswer,
+  type ClutchKeyResult,
   type ClutchQuestion,
   type ClutchRig,
 } from '../../../core/lesson';
@@ -19,18 +19,20 @@ import { RevealFrame } from './RevealFrame';
 interface Props {
   question: ClutchQuestion;
   rig: ClutchRig;
+  /** The question's key, computed once for the whole stage. */
+  known: ClutchKeyResult;
   answer: AttemptAnswer;
   next: Next;
   onAgain: () => void;
 }
 
 /** The prediction about a clutch beside the model's answer. */
-export function ClutchReveal({ question, rig, answer, next, onAgain }: Props) {
+export function ClutchReveal({ question, rig, known, answer, next, onAgain }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const said = answer.answer as ClutchAnswer;
-  const graded = gradeClutch(question, rig, said);
-  const model = clutchKeyText(t, numbers, question, rig);
+  const graded = gradeClutch(question, rig, said, known);
+  const model = clutchKeyText(t, numbers, question, rig, known);
   if (!graded.ok || !model) return null;
   return (
     <RevealFrame
@@ -56,7 +58,11 @@ export function ClutchReveal({ question, rig, answer, next, onAgain }: Props) {
       {question.kind === 'noise-test' && rig.clutch && rig.engine && (
         <BearingsTable clutch={rig.clutch} engineRpm={rig.engine.idleRpm} />
       )}
-      {question.kind === 'draw-start' && <ExampleFeet question={question} rig={rig} />}
+      {known.ok && known.key.kind === 'draw-start' && (
+        <div className="example-feet">
+          <FeetPads pedal={known.key.pedal} throttle={known.key.throttle} />
+        </div>
+      )}
     </RevealFrame>
   );
 }
@@ -90,16 +96,5 @@ function BearingsTable({ clutch, engineRpm }: { clutch: Clutch; engineRpm: numbe
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** One way to start that keeps to the limits. */
-function ExampleFeet({ question, rig }: { question: ClutchQuestion; rig: ClutchRig }) {
-  const key = clutchKey(question, rig);
-  if (!key.ok || key.key.kind !== 'draw-start') return null;
-  return (
-    <div className="example-feet">
-      <FeetPads pedal={key.key.pedal} throttle={key.key.throttle} />
-    </div>
   );
 }

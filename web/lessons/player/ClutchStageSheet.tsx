@@ -151,4 +151,4 @@ function Start({ question, rig, draft, answer, onDraft }: StartProps) {
   );
 }
 
-const SHOWN_STEP = 0.001;
+const SHOWN_STEP = 0.002;
