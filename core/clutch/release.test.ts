@@ -184,8 +184,7 @@ test('wear eats the free play, and a riding bearing takes load away', () => {
 // Common practice, no source (the trade's list of what each does).
 test('what each fault does, computed', () => {
   const sound = releaseCurve(BOLLARD, AS_BUILT);
-  const down = (fault: ClutchFault) =>
-    floorOf(BOLLARD, withClutchFault(BOLLARD, AS_BUILT, fault));
+  const down = (fault: ClutchFault) => floorOf(BOLLARD, withClutchFault(BOLLARD, AS_BUILT, fault));
   const holds = (fault: ClutchFault) =>
     holdingTorque(BOLLARD, withClutchFault(BOLLARD, AS_BUILT, fault));
   const full = holdingTorque(BOLLARD, AS_BUILT);
