@@ -1,0 +1,113 @@
+import { readingOf, type Check } from './checks';
+import type { SymptomRow } from './symptoms';
+
+/**
+ * Which checks tell faults apart, and the cheapest set that tells all apart that can be: a weighted set cover over pairs of
+ * faults, solved exactly by branch and bound (any text on combinatorial optimisation) up to a number of nodes.
+ */
+export interface TestPlan {
+  readonly checks: readonly Check[];
+  readonly minutes: number;
+  /** Pairs (by their places) that no check tells apart. */
+  readonly inseparable: readonly (readonly [number, number])[];
+  /** False where the search was cut off: then the set is good, but perhaps not the cheapest. */
+  readonly exact: boolean;
+}
+
+/** The cheapest check that reads differently for the two; `null` when none does. */
+export function cheapestSplit(
+  checks: readonly Check[],
+  a: SymptomRow,
+  b: SymptomRow,
+): Check | null {
+  return checks.reduce<Check | null>(
+    (best, c) =>
+      readingOf(c, a) !== readingOf(c, b) && (!best || c.minutes < best.minutes) ? c : best,
+    null,
+  );
+}
+
+const MOST_NODES = 200_000;
+
+export function cheapestPlan(checks: readonly Check[], rows: readonly SymptomRow[]): TestPlan {
+  const readings = checks.map((c) => rows.map((r) => readingOf(c, r)));
+  const pairs: (readonly [number, number])[] = [];
+  const inseparable: (readonly [number, number])[] = [];
+  const covers: number[][] = [];
+  for (let a = 0; a < rows.length; a++)
+    for (let b = a + 1; b < rows.length; b++) {
+      const by = checks.flatMap((_c, k) => (readings[k]![a] !== readings[k]![b] ? [k] : []));
+      if (by.length === 0) inseparable.push([a, b]);
+      else {
+        pairs.push([a, b]);
+        covers.push(by.sort((x, y) => checks[x]!.minutes - checks[y]!.minutes));
+      }
+    }
+  const search = cover(checks, essential(covers));
+  const chosen = search.best.map((k) => checks[k]!);
+  return {
+    checks: chosen.sort((a, b) => a.minutes - b.minutes),
+    minutes: chosen.reduce((sum, c) => sum + c.minutes, 0),
+    inseparable,
+    exact: search.exact,
+  };
+}
+
+/** Pairs whose checks hold those of another pair are told apart along with it. */
+function essential(covers: readonly number[][]): number[][] {
+  const unique = [...new Map(covers.map((c) => [[...c].sort((a, b) => a - b).join(), c])).values()];
+  const sorted = unique.sort((a, b) => a.length - b.length);
+  const kept: number[][] = [];
+  for (const c of sorted) if (!kept.some((k) => k.every((v) => c.includes(v)))) kept.push(c);
+  return kept;
+}
+
+/** Always branches on the pair that fewest checks tell apart; a bound is a check for each pair with nothing in common. */
+function cover(checks: readonly Check[], pairs: readonly number[][]) {
+  const cost = (k: number) => checks[k]!.minutes;
+  let best = greedy(checks, pairs);
+  let bestCost = best.reduce((s, k) => s + cost(k), 0);
+  let nodes = 0;
+  const visit = (chosen: number[], spent: number, left: readonly number[][]): void => {
+    if (++nodes > MOST_NODES) return;
+    if (left.length === 0) {
+      if (spent < bestCost) [best, bestCost] = [[...chosen], spent];
+      return;
+    }
+    if (spent + disjointBound(left, cost) >= bestCost) return;
+    const tightest = left.reduce((a, b) => (b.length < a.length ? b : a));
+    // Each branch takes one check and gives up those before it, so that no set is met twice.
+    tightest.forEach((k, place) => {
+      const given = tightest.slice(0, place);
+      const rest = left
+        .filter((pair) => !pair.includes(k))
+        .map((pair) => pair.filter((v) => !given.includes(v)));
+      if (rest.every((pair) => pair.length > 0)) visit([...chosen, k], spent + cost(k), rest);
+    });
+  };
+  visit([], 0, pairs);
+  return { best, exact: nodes <= MOST_NODES };
+}
+
+function disjointBound(left: readonly number[][], cost: (k: number) => number): number {
+  const used = new Set<number>();
+  let bound = 0;
+  for (const pair of left) {
+    if (pair.some((k) => used.has(k))) continue;
+    pair.forEach((k) => used.add(k));
+    bound += Math.min(...pair.map(cost));
+  }
+  return bound;
+}
+
+function greedy(checks: readonly Check[], pairs: readonly number[][]): number[] {
+  const chosen: number[] = [];
+  let left = [...pairs];
+  while (left.length > 0) {
+    const worth = (k: number) => left.filter((p) => p.includes(k)).length / checks[k]!.minutes;
+    const next = checks.map((_c, k) => k).reduce((a, b) => (worth(b) > worth(a) ? b : a));
+    chosen.push(next);
+    left = left.filter((p) => !p.includes(next));
+  }
+  return chosen;
+}
