@@ -35,6 +35,8 @@ const SCREENS: [string, string, (() => Promise<void>)[]][] = [
   ['player, bench', '/teach/lessons/name-the-parts/preview', [press('Begin')]],
   ['record', '/teach/lessons/name-the-parts/preview', [press('Begin'), press('Your record')]],
   ['ratio bench', '/teach/ratio', []],
+  ['atlas', '/teach/atlas', [() => b.see('Ask next')]],
+  ['atlas, a fault', '/teach/atlas', [press('C1, Ahead clutch: will not apply')]],
   ['clutch bench', '/teach/clutch', [() => b.see('clamps')]],
   ['clutch bench, levers, wear', '/teach/clutch?clutch=hawser-twelve', [radio('Wear')]],
   ['clutch bench, drive off', '/teach/clutch', [radio('Drive off'), () => b.see('slips')]],

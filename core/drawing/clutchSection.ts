@@ -99,7 +99,7 @@ interface LayoutPlaces {
 
 const LAYOUTS: Readonly<Record<ClutchLayout, LayoutPlaces>> = {
   wide: { width: 476, height: 206, pivot: { x: 408, y: 44 }, masterX: 310, around: null },
-  tall: { width: 352, height: 394, pivot: { x: 234, y: 246 }, masterX: 126, around: 350 },
+  tall: { width: 366, height: 394, pivot: { x: 240, y: 246 }, masterX: 130, around: 363 },
 };
 
 /** Axial travel is drawn this many times as long. */

@@ -23,6 +23,7 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/teach/apply', key: 'apply' },
     { to: '/teach/converter', key: 'converter' },
     { to: '/teach/clutch', key: 'clutch' },
+    { to: '/teach/atlas', key: 'atlas' },
     { to: '/teach/class-book', key: 'classBook' },
   ],
   learn: [

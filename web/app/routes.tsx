@@ -13,6 +13,7 @@ export function createRouter() {
   const converter = async () => ({ Component: await screens.converter() });
   const clutch = async () => ({ Component: await screens.clutch() });
   const packs = async () => ({ Component: await screens.packs() });
+  const atlas = async () => ({ Component: await screens.atlas() });
   const apply = async () => ({ Component: await screens.apply() });
   const library = (door: 'teach' | 'learn') => async () => {
     const LessonLibrary = await screens.library();
@@ -45,6 +46,7 @@ export function createRouter() {
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
         { path: 'teach/converter', lazy: converter },
+        { path: 'teach/atlas', lazy: atlas },
         { path: 'teach/clutch', lazy: clutch },
         { path: 'teach/clutch/packs', lazy: packs },
         { path: 'teach/models', lazy: models('fair-sprocket/unit') },

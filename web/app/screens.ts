@@ -21,6 +21,7 @@ export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
   apply: () => withDialogs(apply()),
   converter: async () => (await import('../converter/ConverterBench')).ConverterBench,
+  atlas: async () => (await import('../atlas/AtlasScreen')).AtlasScreen,
   clutch: async () => (await import('../clutch/ClutchBench')).ClutchBench,
   packs: async () => (await import('../packs/PackBench')).PackBench,
   models: () => withDialogs(models()),

@@ -1,5 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { applyReducer } from '../apply/applySlice';
+import { atlasReducer } from '../atlas/atlasSlice';
 import { attemptsReducer } from '../classBook/attemptsSlice';
 import { clutchReducer } from '../clutch/clutchSlice';
 import { converterReducer } from '../converter/converterSlice';
@@ -25,6 +26,7 @@ export function createStore(services: Services) {
       attempts: attemptsReducer,
       apply: applyReducer,
       converter: converterReducer,
+      atlas: atlasReducer,
       clutch: clutchReducer,
       pack: packReducer,
       models: modelsReducer,

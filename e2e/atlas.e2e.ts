@@ -1,0 +1,48 @@
+import type { Browser } from './browser';
+import { bytesOf, downloaded } from './files';
+import { session } from './session';
+
+/** The symptom atlas: what was seen narrows the faults, look-alikes are split, the table goes out as CSV. */
+const run = session();
+let b: Browser;
+beforeAll(() => {
+  b = run.browser();
+});
+
+const choose = async (name: string, option: string) => {
+  const select = await b.role('combobox', name);
+  await select.click();
+  await b.driver.sleep(250);
+  await b.driver.executeScript(
+    `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find((o) => o.textContent === arguments[0]).click()`,
+    option,
+  );
+};
+
+test('third and reverse gone, the others good: only what works in both and in no good range is left', async () => {
+  await b.open(run.at('/teach/atlas'));
+  await choose('Unit', 'Skerry three-speed');
+  await b.see('Skerry three-speed');
+  await choose('Seen in R', 'neutral');
+  await choose('Seen in D 3', 'wrong ratio');
+  await b.see('Left to suspect: C2');
+  await choose('Seen in D 1', 'as it should');
+  await choose('Seen in D 2', 'as it should');
+  await b.see('C2, Direct clutch: will not apply');
+  await b.see(/^\d+ of \d+ faults? fits?/m);
+  await choose('Seen in N', 'binds');
+  await b.see('No single fault gives all of this.');
+  await b.press('button', 'Forget what was seen');
+  await b.see('Ask next');
+});
+
+test('a fault shows what looks like it and the check that splits them; the table goes out', async () => {
+  await b.open(run.at('/teach/atlas'));
+  await b.press('button', 'C1, Ahead clutch: will not apply');
+  await b.see('On the road these look just like it:');
+  await b.see(/Air check of C1, Ahead clutch \(25 min/);
+  await b.press('button', 'CSV');
+  const csv = new TextDecoder().decode(bytesOf(await downloaded(b, '.csv')));
+  expect(csv).toContain('Fault,');
+  expect(csv).toContain('neutral');
+});

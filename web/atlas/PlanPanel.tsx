@@ -1,0 +1,50 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { checksOf, cheapestPlan, nextChecks, suspects, type SymptomRow } from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
+import { formatNumber } from '../shared/numbers';
+import { checkText } from './faultWords';
+
+const SHOWN = 3;
+/** Past this many faults a plan for all is a whole shop manual. */
+const MOST_PLANNED = 12;
+
+/** For the faults that are left: what to ask next, and the cheapest set of checks that tells all of them apart. */
+export function PlanPanel({ unit, rows }: { unit: Unit; rows: readonly SymptomRow[] }) {
+  const { t } = useTranslation();
+  const checks = useMemo(() => checksOf(unit), [unit]);
+  const next = useMemo(() => nextChecks(suspects(rows, []), checks, []), [rows, checks]);
+  const plan = useMemo(
+    () => (rows.length > 1 && rows.length <= MOST_PLANNED ? cheapestPlan(checks, rows) : null),
+    [rows, checks],
+  );
+  if (rows.length < 2) return null;
+  return (
+    <div className="atlas-detail">
+      <strong>{t('atlas.askNext')}</strong>
+      <ol>
+        {next.slice(0, SHOWN).map(({ check, bits }) => (
+          <li key={check.id}>
+            {checkText(t, unit, check)}
+            <span className="quiet">{t('atlas.bits', { bits: formatNumber(bits, 1) })}</span>
+          </li>
+        ))}
+      </ol>
+      {plan && (
+        <>
+          <strong>
+            {t(plan.exact ? 'atlas.plan' : 'atlas.planCut', { minutes: plan.minutes })}
+          </strong>
+          <ol>
+            {plan.checks.map((c) => (
+              <li key={c.id}>{checkText(t, unit, c)}</li>
+            ))}
+          </ol>
+          {plan.inseparable.length > 0 && (
+            <p className="quiet">{t('atlas.pairsLeft', { count: plan.inseparable.length })}</p>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
