@@ -73,6 +73,16 @@ export const stackHeight = ({ stack }: Pick<ClutchPack, 'stack'>): number =>
 export const packClearance = (pack: ClutchPack): number =>
   pack.depth - pack.ring.thickness - stackHeight(pack);
 
+/**
+ * How far the piston travels, m: to where it first feels the plates, and to where they are pressed flat. Between the two
+ * a waved or dished plate takes the force up gently.
+ */
+export function applyTravel(pack: ClutchPack): { touches: number; clamped: number } {
+  const clamped = Math.max(0, packClearance(pack));
+  const waves = pack.stack.reduce((sum, p) => sum + (p.wave ?? 0), 0);
+  return { touches: Math.max(0, clamped - waves), clamped };
+}
+
 /** The part that brings the clearance nearest to the middle of its window, and the clearance it gives. */
 export interface SelectiveChoice {
   readonly thickness: number;

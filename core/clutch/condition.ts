@@ -56,25 +56,7 @@ export const AS_BUILT: ClutchState = {
 };
 
 /** Conditions of the trade, each with what it does to the state at a usual severity. */
-export type ClutchFault =
-  | 'worn'
-  | 'oiled'
-  | 'air'
-  | 'leak'
-  | 'bent-fingers'
-  | 'uneven-levers'
-  | 'warped-disc'
-  | 'lost-cushion'
-  | 'damper-lost'
-  | 'burred-splines'
-  | 'tight-pilot'
-  | 'no-free-play'
-  | 'too-much-play'
-  | 'rough-release-bearing'
-  | 'rough-pilot-bearing'
-  | 'rough-input-bearing';
-
-export const CLUTCH_FAULTS: readonly ClutchFault[] = [
+export const CLUTCH_FAULTS = [
   'worn',
   'oiled',
   'air',
@@ -91,7 +73,8 @@ export const CLUTCH_FAULTS: readonly ClutchFault[] = [
   'rough-release-bearing',
   'rough-pilot-bearing',
   'rough-input-bearing',
-];
+] as const;
+export type ClutchFault = (typeof CLUTCH_FAULTS)[number];
 
 /** The fault can befall this clutch: air and leaks need hydraulics. */
 export const faultFits = ({ linkage }: Clutch, fault: ClutchFault): boolean =>

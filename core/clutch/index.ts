@@ -72,6 +72,7 @@ export {
   type PedalPlace,
 } from './noise';
 export {
+  applyTravel,
   bestSelective,
   BROKEN_PACK,
   endPlateNeeded,

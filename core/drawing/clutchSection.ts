@@ -80,9 +80,7 @@ export interface ClutchSection {
   };
   readonly pivots: readonly Place[];
   /** Where labels point to. */
-  readonly anchors: Readonly<
-    Record<'gap' | 'bearing' | 'fork' | 'disc' | 'flywheel' | 'pedal', Place>
-  >;
+  readonly anchors: Readonly<Record<'gap' | 'bearing' | 'fork' | 'disc' | 'flywheel', Place>>;
 }
 
 /** The pedal beside the clutch on a wide sheet, below it on a tall one. */
@@ -160,7 +158,7 @@ export function clutchSection(
   const spring = springShape(clutch, r, along);
   // Where the fingers stand with no bearing on them, now that the disc is worn.
   const freePlate =
-    FACE_X + 2 * facing + steel + along(Math.max(0, closed - pressed(point, curve, clutch)));
+    FACE_X + 2 * facing + steel + along(Math.max(0, closed - pressed(curve, clutch)));
   const freeTip = spring.tipFor(freePlate + plateW);
   const rest = freeTip + along(forkPlayNow(clutch, state) / linkage.forkRatio);
   const bearingX = rest - along(point.bearing);
@@ -236,13 +234,12 @@ export function clutchSection(
       fork: fork.end,
       disc: { x: core + steel + 5, y: BASE - 40 },
       flywheel: { x: (10 + FACE_X) / 2, y: (outer + BASE) / 2 },
-      pedal: pedal.pad,
     },
   };
 }
 
 /** m by which the cushion is pressed together with the bearing away. */
-const pressed = (_point: ReleasePoint, curve: ReleaseCurve, clutch: Clutch): number =>
+const pressed = (curve: ReleaseCurve, clutch: Clutch): number =>
   clutch.disc.cushion.travel * Math.sqrt(Math.min(1, curve.freeClamp / clutch.disc.cushion.load));
 
 const tipRadius = ({ cover, disc }: Clutch): number =>

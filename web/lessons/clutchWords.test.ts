@@ -16,11 +16,9 @@ import {
   type ClutchRig,
   type Misconception,
 } from '../../core/lesson';
-import { convertToDisplay, displayUnit } from '../../core/quantities';
 import { FEET_AT } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
-import { formatReading, type Numbers } from '../shared/numbers';
-import { testWords } from '../tests/words';
+import { testNumbers, testWords } from '../tests/words';
 import {
   clutchAnswerText,
   clutchKeyText,
@@ -34,17 +32,7 @@ beforeAll(async () => {
   t = await testWords();
 });
 
-const inUnits = (system: 'si' | 'inch-pound'): Numbers => {
-  const numbers: Numbers = {
-    system,
-    unit: (q) => t(`units.${displayUnit(q, system)}`),
-    value: (v, q) => formatReading(convertToDisplay(v, q, system)).replace(/\u2009/g, ' '),
-    quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
-    toDisplay: (v, q) => convertToDisplay(v, q, system),
-    fromDisplay: (v) => v,
-  };
-  return numbers;
-};
+const inUnits = (system: 'si' | 'inch-pound') => testNumbers(t, system);
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const RIG: ClutchRig = {
   clutch: BOLLARD,

@@ -14,10 +14,8 @@ import {
   type ConverterRig,
   type StallChange,
 } from '../../core/lesson';
-import { convertToDisplay, displayUnit } from '../../core/quantities';
 import type { Vehicle } from '../../core/vehicle';
-import { formatReading, type Numbers } from '../shared/numbers';
-import { testWords } from '../tests/words';
+import { testNumbers, testWords } from '../tests/words';
 import {
   changeText,
   converterAnswerText,
@@ -34,18 +32,7 @@ beforeAll(async () => {
   t = await testWords();
 });
 
-const inUnits = (system: 'si' | 'inch-pound'): Numbers => {
-  const numbers: Numbers = {
-    system,
-    unit: (q) => t(`units.${displayUnit(q, system)}`),
-    // Plain spaces between thousands: the thin ones are for the eye.
-    value: (v, q) => formatReading(convertToDisplay(v, q, system)).replace(/\u2009/g, ' '),
-    quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
-    toDisplay: (v, q) => convertToDisplay(v, q, system),
-    fromDisplay: (v) => v,
-  };
-  return numbers;
-};
+const inUnits = (system: 'si' | 'inch-pound') => testNumbers(t, system);
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const rig: ConverterRig = {
   converter: read<Converter>('converters/jetty-eleven'),

@@ -1,11 +1,13 @@
 import { useTranslation } from 'react-i18next';
 import {
+  applyTravel,
   packTorque,
   pistonForce,
   rubbingFaces,
   type ClutchPack,
   type PackHeat,
 } from '../../core/clutch';
+import { useGapText } from '../clutch/useGapText';
 import { useNumbers } from '../shared/numbers';
 import '../shared/headline.css';
 
@@ -19,6 +21,8 @@ interface Props {
 export function PackReadout({ pack, heat, works }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
+  const gapText = useGapText();
+  const { touches, clamped } = applyTravel(pack);
   const hottest = heat && pack.stack.find((p) => p.id === heat.hottest);
   return (
     <>
@@ -34,6 +38,13 @@ export function PackReadout({ pack, heat, works }: Props) {
           <tr>
             <th scope="row">{t('pack.force')}</th>
             <td className="num">{numbers.quantity(pistonForce(pack, pack.pressure), 'force')}</td>
+          </tr>
+          <tr>
+            <th scope="row">{t('pack.travel')}</th>
+            <td className="num">
+              {gapText(clamped)}{' '}
+              <span className="quiet">{t('pack.touches', { travel: gapText(touches) })}</span>
+            </td>
           </tr>
           <tr>
             <th scope="row">{t('pack.peak')}</th>

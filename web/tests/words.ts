@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import i18next, { type TFunction } from 'i18next';
+import { convertToDisplay, displayUnit } from '../../core/quantities';
+import { formatReading, type Numbers } from '../shared/numbers';
 
 /** The English catalogue's words for tests; a word that is missing shows as its key. */
 export async function testWords(): Promise<TFunction> {
@@ -10,4 +12,17 @@ export async function testWords(): Promise<TFunction> {
     resources: { en: { translation: en } },
     interpolation: { escapeValue: false },
   });
+}
+
+/** Numbers as a screen shows them, with plain spaces between thousands: the thin ones are for the eye. */
+export function testNumbers(t: TFunction, system: 'si' | 'inch-pound'): Numbers {
+  const numbers: Numbers = {
+    system,
+    unit: (q) => t(`units.${displayUnit(q, system)}`),
+    value: (v, q) => formatReading(convertToDisplay(v, q, system)).replace(/\u2009/g, ' '),
+    quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
+    toDisplay: (v, q) => convertToDisplay(v, q, system),
+    fromDisplay: (v) => v,
+  };
+  return numbers;
 }

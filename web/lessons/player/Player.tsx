@@ -1,53 +1,16 @@
-import { lazy, Suspense, type ReactNode } from 'react';
+import { Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  clutchRigOf,
-  isClutchQuestion,
-  isConverterQuestion,
-  missingFault,
-  isUnitQuestion,
-  rigOf,
-  setupForStudent,
-  unitOf,
-  type AnyFault,
-  type Lesson,
-  type LessonStep,
-  type QuestionBlock,
-} from '../../../core/lesson';
+import type { Lesson, LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { useShortcuts } from '../../shared/useShortcuts';
-import { QuestionFaultAlert } from '../QuestionFaultAlert';
-import { NextButton, type Next } from './NextButton';
-import { QuestionStage } from './QuestionStage';
+import { FocusStage } from './FocusStage';
+import { NextButton } from './NextButton';
 import { ReadingBlocks } from './ReadingBlocks';
 import { RecordPanel } from './RecordPanel';
 import { StepTags } from './StepTags';
 import { RECORD, selectPlayer, stepShown } from './playerSlice';
 import { useFocus } from './usePlayerStep';
 import './Player.css';
-
-const UnitQuestionStage = lazy(async () => ({
-  default: (await import('./UnitQuestionStage')).UnitQuestionStage,
-}));
-const UnitBenchStage = lazy(async () => ({
-  default: (await import('./UnitBenchStage')).UnitBenchStage,
-}));
-const ClutchQuestionStage = lazy(async () => ({
-  default: (await import('./ClutchQuestionStage')).ClutchQuestionStage,
-}));
-const ClutchBenchStage = lazy(async () => ({
-  default: (await import('./ClutchBenchStage')).ClutchBenchStage,
-}));
-const PackBenchStage = lazy(async () => ({
-  default: (await import('./ClutchBenchStage')).PackBenchStage,
-}));
-const ConverterQuestionStage = lazy(async () => ({
-  default: (await import('./ConverterQuestionStage')).ConverterQuestionStage,
-}));
-const ConverterBenchStage = lazy(async () => ({
-  default: (await import('./ConverterBenchStage')).ConverterBenchStage,
-}));
-const BenchStage = lazy(async () => ({ default: (await import('./BenchStage')).BenchStage }));
 
 /** The player: steps as tags, the drawing, and beside it what is said and asked. */
 export function Player({ lesson }: { lesson: Lesson }) {
@@ -120,149 +83,16 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
       }
     : { title: nextTitle, go: onNext };
   const frame = { heading, blocks, next };
-  if (focus?.kind === 'question')
-    return <AskedQuestion lesson={lesson} block={focus} round={round} {...frame} />;
-  if (focus?.kind === 'unit-bench') {
-    const unit = unitOf(lesson, focus);
-    return unit ? (
-      <Suspense fallback={null}>
-        <UnitBenchStage key={focus.id} block={focus} unit={unit} {...frame} />
-      </Suspense>
-    ) : (
-      <ModelMissing fault="unit-missing" {...frame} />
-    );
-  }
-  if (focus?.kind === 'converter-bench') {
-    const rig = rigOf(lesson, focus);
-    return rig ? (
-      <Suspense fallback={null}>
-        <ConverterBenchStage key={focus.id} block={focus} rig={rig} {...frame} />
-      </Suspense>
-    ) : (
-      <ModelMissing fault="converter-missing" {...frame} />
-    );
-  }
-  if (focus?.kind === 'clutch-bench') {
-    const clutch = clutchRigOf(lesson, focus)?.clutch;
-    return clutch ? (
-      <Suspense fallback={null}>
-        <ClutchBenchStage key={focus.id} block={focus} clutch={clutch} {...frame} />
-      </Suspense>
-    ) : (
-      <ModelMissing fault="clutch-missing" {...frame} />
-    );
-  }
-  if (focus?.kind === 'pack-bench') {
-    const pack = clutchRigOf(lesson, focus)?.pack;
-    return pack ? (
-      <Suspense fallback={null}>
-        <PackBenchStage key={focus.id} block={focus} pack={pack} {...frame} />
-      </Suspense>
-    ) : (
-      <ModelMissing fault="pack-missing" {...frame} />
-    );
-  }
   if (focus)
     return (
       <Suspense fallback={null}>
-        <BenchStage key={focus.id} block={focus} {...frame} />
+        <FocusStage lesson={lesson} focus={focus} round={round} {...frame} />
       </Suspense>
     );
   return (
     <section className="player-reading" aria-label={t('player.step')}>
       {heading}
       {blocks}
-      <NextButton {...next} />
-    </section>
-  );
-}
-
-interface Frame {
-  heading: ReactNode;
-  blocks: ReactNode;
-  next: Next;
-}
-
-interface AskedProps extends Frame {
-  lesson: Lesson;
-  block: QuestionBlock;
-  round: number;
-}
-
-/** A question with what it is about for this student: a gear set of their own, or models of the lesson. */
-function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
-  const player = useAppSelector(selectPlayer);
-  const seed = {
-    student: player.attempt?.student ?? '',
-    lessonId: lesson.id,
-    questionId: block.id,
-    round,
-  };
-  const { question } = block;
-  const key = `${block.id} ${round}`;
-  if (isConverterQuestion(question)) {
-    const rig = rigOf(lesson, question);
-    if (!rig) return <ModelMissing fault="converter-missing" {...frame} />;
-    return (
-      <Suspense fallback={null}>
-        <ConverterQuestionStage
-          key={key}
-          block={{ ...block, question }}
-          rig={rig}
-          round={round}
-          {...frame}
-        />
-      </Suspense>
-    );
-  }
-  if (isClutchQuestion(question)) {
-    const rig = clutchRigOf(lesson, question);
-    if (!rig) return <ModelMissing fault={missingFault(question)} {...frame} />;
-    return (
-      <Suspense fallback={null}>
-        <ClutchQuestionStage
-          key={key}
-          block={{ ...block, question }}
-          rig={rig}
-          round={round}
-          {...frame}
-        />
-      </Suspense>
-    );
-  }
-  if (!isUnitQuestion(question))
-    return (
-      <QuestionStage
-        key={key}
-        block={{ ...block, question }}
-        setup={setupForStudent(question, seed)}
-        round={round}
-        {...frame}
-      />
-    );
-  const unit = unitOf(lesson, question);
-  if (!unit) return <ModelMissing fault="unit-missing" {...frame} />;
-  return (
-    <Suspense fallback={null}>
-      <UnitQuestionStage
-        key={key}
-        block={{ ...block, question }}
-        unit={unit}
-        round={round}
-        {...frame}
-      />
-    </Suspense>
-  );
-}
-
-/** The lesson came without the model that this step is about. */
-function ModelMissing({ fault, heading, blocks, next }: Frame & { fault: AnyFault }) {
-  const { t } = useTranslation();
-  return (
-    <section className="player-reading" aria-label={t('player.step')}>
-      {heading}
-      {blocks}
-      <QuestionFaultAlert fault={fault} />
       <NextButton {...next} />
     </section>
   );
