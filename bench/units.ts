@@ -1,7 +1,13 @@
 import { SVD, Matrix } from 'ml-matrix';
 import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
-import { faultSweep, singleFaults, withFaults, appliedWithFaults } from '../core/faults';
+import {
+  faultSweep,
+  singleFaults,
+  symptomTable,
+  withFaults,
+  appliedWithFaults,
+} from '../core/faults';
 import {
   combinations,
   elementTerms,
@@ -131,6 +137,14 @@ export async function benchUnits(): Promise<void> {
       e.kind === 'one-way' ? { ...e, kind: 'brake' as const } : e,
     ),
   };
+  const atlas = compare(
+    '',
+    () => void symptomTable(EIGHT),
+    () => void 0,
+  );
+  console.log(
+    `symptom table of all single faults: ${(atlas.oursNs / 1e6).toFixed(2)} ms (50 ms asked)`,
+  );
   const all = compare(
     '',
     () => void combinations(controlled),

@@ -95,6 +95,31 @@ test('the symptom table of the Ravigneaux arrangement, derived by hand', () => {
   expect(drives(RAVIGNEAUX, 'Cc', 'stuck-on')[2]).toBe('right');
 });
 
+// Facts of the trade: an air check tells a clutch that does not apply from one that does not let go; by hand a one-way
+// clutch turns one way only; a stripped link is seen.
+test('what each check reads of each fault', () => {
+  const read = (id: string, target: string, kind: Fault['kind']) => {
+    const check = checksOf(SIMPSON).find((c) => c.id === id)!;
+    return readingOf(check, symptomTable(SIMPSON, [{ target, kind }]).rows[0]!);
+  };
+  expect(read('air C1', 'C1', 'will-not-apply')).toBe('does-not-apply');
+  expect(read('air C1', 'C1', 'stuck-on')).toBe('does-not-release');
+  expect(read('air C1', 'C2', 'will-not-apply')).toBe('works');
+  expect(read('hand F1', 'F1', 'will-not-hold')).toBe('turns-both-ways');
+  expect(read('hand F1', 'F1', 'seized')).toBe('locked');
+  expect(read('hand F1', 'F1', 'reversed')).toBe('wrong-way-round');
+  expect(read('hand F1', 'C1', 'stuck-on')).toBe('holds-one-way');
+  expect(read('look P1.sun', 'P1.sun', 'broken')).toBe('stripped');
+  expect(read('look P1.sun', 'P2.sun', 'broken')).toBe('whole');
+  // A look inside needs the unit out; a drive needs neither lift nor removal.
+  for (const { kind, lift, removal } of checksOf(SIMPSON))
+    expect([kind, lift, removal]).toEqual([
+      kind,
+      kind !== 'road',
+      kind === 'hand' || kind === 'look',
+    ]);
+});
+
 test('look-alikes read alike, and no two groups do', () => {
   for (const unit of [SIMPSON, RAVIGNEAUX]) {
     const table = symptomTable(unit);

@@ -82,7 +82,7 @@ function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
     );
   return (
     <>
-      <section className="atlas-main" aria-label={t('atlas.table')}>
+      <section className="atlas-main" aria-label={unit.name}>
         <div className="atlas-head">
           <h2>{unit.name}</h2>
           <span className="quiet" role="status">

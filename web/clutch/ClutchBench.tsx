@@ -165,7 +165,10 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
         <ClutchFindings findings={findings} />
         {model && <ClutchReadout clutch={clutch} model={model} asked={asked} />}
         <ClutchControls clutch={clutch} setting={bench} allow={ALL} onSetting={change} />
-        <CautionBox block={{ id: 'dust', kind: 'caution', topic: 'dust', markdown: '' }} />
+        {/* The tests bring a caution of their own. */}
+        {tab !== 'tests' && (
+          <CautionBox block={{ id: 'dust', kind: 'caution', topic: 'dust', markdown: '' }} />
+        )}
       </aside>
     </>
   );
