@@ -64,13 +64,9 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'ratio', route: '/teach/ratio' },
   {
-    name: 'ratio-night',
-    route: '/teach/ratio',
-    steps: async (b) => {
-      await b.press('button', /^Paper: Day/);
-      await b.press('button', /^Carrier.*Ring driven/);
-      await b.press('radio', 'Lever');
-    },
+    name: 'atlas',
+    route: '/teach/atlas',
+    steps: (b) => b.press('button', 'C1, Ahead clutch: will not apply'),
   },
   {
     name: 'converter-night',
