@@ -18,14 +18,6 @@ export type ClutchFinding =
   | { readonly code: 'stays-down'; readonly pedal: number }
   | { readonly code: 'before-hump' };
 
-/** These leave nothing to compute. */
-export const BROKEN_CLUTCH: readonly ClutchFinding['code'][] = [
-  'inner-over-outer',
-  'radii-order',
-  'worn-over-new',
-  'spring-inverts',
-];
-
 /** @param asked N·m of the engine that it is to hold; 0 to leave that out */
 export function clutchFindings(clutch: Clutch, asked = 0): ClutchFinding[] {
   const broken = unusable(clutch);

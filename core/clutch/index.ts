@@ -50,7 +50,7 @@ export {
   type ReleasePoint,
 } from './release';
 export { dragTorque, frictionNow, holdingTorque, radiusOf, torqueAt } from './capacity';
-export { BROKEN_CLUTCH, clutchFindings, clutchWorks, type ClutchFinding } from './findings';
+export { clutchFindings, clutchWorks, type ClutchFinding } from './findings';
 export {
   adjusted,
   adjustmentsOf,
@@ -65,7 +65,6 @@ export {
   bearingRuns,
   inputShaftRpm,
   NOISE_TESTS,
-  PEDAL_PLACES,
   separatingTests,
   type BearingRun,
   type NoiseTest,

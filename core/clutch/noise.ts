@@ -9,7 +9,6 @@ import { atPedal, releaseCurve } from './release';
  * neutral is carried along by what drags (pilot bearing, clutch) against the oil in the gearbox.
  */
 export type PedalPlace = 'up' | 'first-touch' | 'down';
-export const PEDAL_PLACES: readonly PedalPlace[] = ['up', 'first-touch', 'down'];
 
 export interface NoiseTest {
   readonly pedal: PedalPlace;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { holdingTorque, worn, type Clutch, type ClutchState } from '../../core/clutch';
+import { clampLoad, holdingTorque, worn, type Clutch, type ClutchState } from '../../core/clutch';
 import { engineModel, type Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
 import { demands, slipWear } from '../../core/shift';
@@ -32,7 +32,8 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
     const at = (w: number) => holdingTorque(clutch, worn(clutch, { ...state, wear: 0 }, w));
     return Array.from({ length: POINTS }, (_v, k) => {
       const w = (life * k) / (POINTS - 1);
-      return { wear: w, holds: at(w) };
+      const clamp = clampLoad(clutch, worn(clutch, { ...state, wear: 0 }, w));
+      return { wear: w, holds: at(w), clamp };
     });
   }, [clutch, state, life]);
   const gears = useMemo(
@@ -52,6 +53,7 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
   const titles = {
     wear: `${t('clutch.wear')}, ${numbers.unit('length')}`,
     holds: `${t('clutch.torque')}, ${numbers.unit('torque')}`,
+    clamp: `${t('clutch.clamp')}, ${numbers.unit('force')}`,
   };
   const slips = (g: { slipsFrom: number | null }) =>
     g.slipsFrom === null ? t('clutch.neverSlips') : gapText(g.slipsFrom);
@@ -61,11 +63,19 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
         title={clutch.name}
         x={{ title: titles.wear, min: 0, max: x(life) }}
         y={{ title: titles.holds, min: 0 }}
+        right={{ title: titles.clamp, min: 0 }}
         curves={[
           {
             label: t('clutch.holds'),
             ink: '--drives',
             points: curve.map((p) => ({ x: x(p.wear), y: y(p.holds) })),
+          },
+          {
+            label: t('clutch.clamp'),
+            ink: '--ink',
+            look: 'thin',
+            right: true,
+            points: curve.map((p) => ({ x: x(p.wear), y: numbers.toDisplay(p.clamp, 'force') })),
           },
           ...asked.map((g, k) => ({
             label: t('clutch.gearAsks', { gear: g.gear }),
@@ -81,12 +91,13 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
           },
         ]}
         figures={{
-          titles: [titles.wear, titles.holds],
+          titles: [titles.wear, titles.holds, titles.clamp],
           rows: curve
             .filter((_p, k) => k % 4 === 0)
             .map((p) => [
               formatNumber(x(p.wear), numbers.system === 'si' ? 2 : 3),
               formatNumber(y(p.holds), 0),
+              formatNumber(numbers.toDisplay(p.clamp, 'force'), 0),
             ]),
         }}
       />

@@ -4,7 +4,6 @@ import {
   atPedal,
   clutchWorks,
   faultFits,
-  holdingTorque,
   releaseCurve,
   torqueAt,
   withClutchFault,
@@ -37,7 +36,7 @@ export function useClutchModel(clutch: Clutch, setting: ClutchSetting, pedal: nu
     if (!clutchWorks(clutch)) return null;
     const state = stateOf(clutch, { wear, adjusted, forkRod, turnbuckle, fault });
     const curve = releaseCurve(clutch, state);
-    return { state, curve, full: holdingTorque(clutch, state) };
+    return { state, curve };
   }, [clutch, wear, adjusted, forkRod, turnbuckle, fault]);
   return useMemo(() => {
     if (!known) return null;

@@ -14,20 +14,13 @@ import type {
   StreamlineModel,
   TableModel,
 } from '../../core/converter';
-import type {
-  Clutch,
-  ClutchState,
-  Duty,
-  PackHeat,
-  ClutchPack,
-  UpgradeResult,
-} from '../../core/clutch';
+import type { Duty, PackHeat, ClutchPack, UpgradeResult } from '../../core/clutch';
 import type {
   EngagementPoint,
   EngagementResult,
+  EngagementSetup,
   SlipTest,
   SweptOfEngagement,
-  Trace,
 } from '../../core/shift';
 import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
 import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
@@ -105,19 +98,9 @@ export interface ConverterWorker {
 }
 
 /** A clutch engaging on a drivetrain, as documents and numbers; the worker makes the models from them. */
-export interface EngagementRequest {
+export type EngagementRequest = Omit<EngagementSetup, 'engine' | 'step' | 'estimate'> & {
   readonly engine: Engine;
-  readonly clutch: Clutch;
-  readonly state: ClutchState;
-  readonly unit: Unit;
-  readonly apply: readonly string[];
-  readonly vehicle: Vehicle;
-  readonly grade: number;
-  readonly pedal: Trace;
-  readonly throttle: Trace;
-  readonly brake: Trace;
-  readonly seconds: number;
-}
+};
 
 export interface EngagementSweepRequest {
   readonly request: EngagementRequest;

@@ -1,4 +1,3 @@
-import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Clutch } from '../../../core/clutch';
@@ -9,6 +8,7 @@ import { ClutchReadout } from '../../clutch/ClutchReadout';
 import { useClutchModel } from '../../clutch/useClutchModel';
 import { PackReadout } from '../../packs/PackReadout';
 import { StackView } from '../../packs/StackView';
+import { AllowRow } from './AllowRow';
 import type { EditsBlock } from './editsBlock';
 import { ModelPicker } from './ModelPicker';
 import { useClutchRig } from './useClutchRig';
@@ -30,20 +30,12 @@ export function ClutchBenchEditor({ block, onBlock }: EditsBlock<ClutchBenchBloc
         onModel={(m) => onBlock({ ...block, clutch: m.id }, [m])}
       />
       {clutch && <Setup block={block} clutch={clutch} onBlock={onBlock} />}
-      <div className="row">
-        <span className="label">{t('builder.studentMay')}</span>
-        {CLUTCH_ALLOW.map((key) => (
-          <Checkbox
-            key={key}
-            checked={block.allow[key]}
-            onChange={(e) =>
-              onBlock({ ...block, allow: { ...block.allow, [key]: e.target.checked } })
-            }
-          >
-            {t(`clutchBlock.allow.${key}`)}
-          </Checkbox>
-        ))}
-      </div>
+      <AllowRow
+        allow={block.allow}
+        of={CLUTCH_ALLOW}
+        name={(key) => t(`clutchBlock.allow.${key}`)}
+        onAllow={(change) => onBlock({ ...block, allow: { ...block.allow, ...change } })}
+      />
     </>
   );
 }
@@ -108,20 +100,12 @@ export function PackBenchEditor({ block, onBlock }: EditsBlock<PackBenchBlock>) 
           </div>
         </div>
       )}
-      <div className="row">
-        <span className="label">{t('builder.studentMay')}</span>
-        {PACK_ALLOW.map((key) => (
-          <Checkbox
-            key={key}
-            checked={block.allow[key]}
-            onChange={(e) =>
-              onBlock({ ...block, allow: { ...block.allow, [key]: e.target.checked } })
-            }
-          >
-            {t(`clutchBlock.allow.${key}`)}
-          </Checkbox>
-        ))}
-      </div>
+      <AllowRow
+        allow={block.allow}
+        of={PACK_ALLOW}
+        name={(key) => t(`clutchBlock.allow.${key}`)}
+        onAllow={(change) => onBlock({ ...block, allow: { ...block.allow, ...change } })}
+      />
     </>
   );
 }

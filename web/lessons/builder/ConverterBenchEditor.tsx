@@ -1,4 +1,3 @@
-import { Checkbox } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { ConverterBenchBlock, ConverterRig } from '../../../core/lesson';
 import { BenchControls } from '../../converter/BenchControls';
@@ -6,6 +5,7 @@ import { ConverterDrawing } from '../../converter/ConverterDrawing';
 import { Readout } from '../../converter/Readout';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { ConverterPickers } from './ConverterPickers';
+import { AllowRow } from './AllowRow';
 import type { EditsBlock } from './editsBlock';
 import { useRig } from './useRig';
 
@@ -23,20 +23,12 @@ export function ConverterBenchEditor({ block, onBlock }: EditsBlock<ConverterBen
         onModel={(field, model) => onBlock({ ...block, [field]: model.id }, [model])}
       />
       {rig && <Setup block={block} rig={rig} onBlock={onBlock} />}
-      <div className="row">
-        <span className="label">{t('builder.studentMay')}</span>
-        {ALLOW.map((key) => (
-          <Checkbox
-            key={key}
-            checked={block.allow[key]}
-            onChange={(e) =>
-              onBlock({ ...block, allow: { ...block.allow, [key]: e.target.checked } })
-            }
-          >
-            {t(`converterBlock.allow.${key}`)}
-          </Checkbox>
-        ))}
-      </div>
+      <AllowRow
+        allow={block.allow}
+        of={ALLOW}
+        name={(key) => t(`converterBlock.allow.${key}`)}
+        onAllow={(change) => onBlock({ ...block, allow: { ...block.allow, ...change } })}
+      />
     </>
   );
 }

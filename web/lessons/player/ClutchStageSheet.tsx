@@ -131,7 +131,7 @@ function Start({ question, rig, draft, answer, onDraft }: StartProps) {
   const known = useMemo(() => {
     if (!clutch) return null;
     const curve = releaseCurve(clutch, AS_BUILT);
-    return { state: AS_BUILT, curve, full: 0, holds: 0, point: curve.points[0]! };
+    return { state: AS_BUILT, curve, holds: 0, point: curve.points[0]! };
   }, [clutch]);
   const open = !answer;
   return (
