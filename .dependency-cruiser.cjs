@@ -17,7 +17,15 @@ module.exports = {
     layer('vehicle', ['numerics', 'quantities', 'converter']),
     layer('clutch', ['numerics', 'quantities']),
     layer('shift', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch', 'vehicle']),
-    layer('faults', ['numerics', 'quantities', 'geartrain']),
+    layer('faults', [
+      'numerics',
+      'quantities',
+      'geartrain',
+      'converter',
+      'clutch',
+      'vehicle',
+      'shift',
+    ]),
     layer('drawing', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch']),
     layer('lesson', [
       'numerics',
@@ -27,6 +35,7 @@ module.exports = {
       'clutch',
       'vehicle',
       'shift',
+      'faults',
     ]),
     layer('formats', [
       'numerics',
@@ -36,6 +45,7 @@ module.exports = {
       'clutch',
       'vehicle',
       'shift',
+      'faults',
       'lesson',
     ]),
     {

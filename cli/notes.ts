@@ -1,14 +1,19 @@
 import type { Documents, DocumentKind } from '../core/formats';
 import { clutchFindings, packFindings, type Clutch, type ClutchPack } from '../core/clutch';
 import { pairFindings } from '../core/converter';
+import { caseProblems, type FaultCase } from '../core/faults';
 import { unitFindings, type Unit } from '../core/geartrain';
 import {
   answerKey,
   converterKey,
   clutchKey,
   clutchRigOf,
+  caseOf,
+  faultAnswerKey,
+  isCaseQuestion,
   isClutchQuestion,
   isConverterQuestion,
+  isFaultQuestion,
   missingFault,
   isUnitQuestion,
   rigOf,
@@ -29,6 +34,7 @@ export function notesOn(document: Documents[DocumentKind]): Notes {
   if (document.format === 'fair-sprocket/unit') noteUnit(document, '', found);
   if (document.format === 'fair-sprocket/clutch') noteClutch(document, '', found);
   if (document.format === 'fair-sprocket/clutch-pack') notePack(document, '', found);
+  if (document.format === 'fair-sprocket/fault-case') noteCase(document, '', found);
   if (document.format === 'fair-sprocket/lesson') noteLesson(document, found);
   return found;
 }
@@ -52,6 +58,12 @@ function notePack(pack: ClutchPack, prefix: string, found: Notes): void {
     found.notes.push(`${prefix}${line(code, values)}`);
 }
 
+/** A case that can't be given out is wrong: its cause is not there, or nobody would notice it. */
+function noteCase(faultCase: FaultCase, prefix: string, found: Notes): void {
+  for (const { code, ...values } of caseProblems(faultCase))
+    found.problems.push(`${prefix}cause: ${line(code, values)}`);
+}
+
 function line(code: string, values: Readonly<Record<string, unknown>>): string {
   const facts = Object.entries(values).map(
     ([k, v]) => `${k} ${typeof v === 'number' ? Number(v.toPrecision(3)) : String(v)}`,
@@ -63,10 +75,11 @@ function noteLesson(lesson: Lesson, found: Notes): void {
   (lesson.units ?? []).forEach((unit, k) => noteUnit(unit, `units[${k}].`, found));
   (lesson.clutches ?? []).forEach((c, k) => noteClutch(c, `clutches[${k}]: `, found));
   (lesson.clutchPacks ?? []).forEach((p, k) => notePack(p, `clutchPacks[${k}]: `, found));
+  (lesson.cases ?? []).forEach((c, k) => noteCase(c, `cases[${k}].`, found));
   lesson.steps.forEach((step, s) =>
     step.blocks.forEach((block, k) => {
       const path = `steps[${s}].blocks[${k}]`;
-      if (block.kind === 'unit-bench' && !unitOf(lesson, block))
+      if ((block.kind === 'unit-bench' || block.kind === 'fault-table') && !unitOf(lesson, block))
         found.notes.push(`${path}.unit: unit-missing (${block.unit})`);
       if (block.kind === 'converter-bench') noteRig(lesson, block, path, found);
       if (block.kind === 'clutch-bench' && !clutchRigOf(lesson, block))
@@ -109,6 +122,13 @@ function faultOf(lesson: Lesson, question: Question): string | null {
     const rig = clutchRigOf(lesson, question);
     if (!rig) return missingFault(question);
     const key = clutchKey(question, rig);
+    return key.ok ? null : key.fault;
+  }
+  if (isFaultQuestion(question)) {
+    const named = isCaseQuestion(question);
+    const faultCase = named ? caseOf(lesson, question) : null;
+    const unit = named ? null : (unitOf(lesson, question) ?? null);
+    const key = faultAnswerKey(question, { unit, faultCase });
     return key.ok ? null : key.fault;
   }
   if (!isUnitQuestion(question)) {

@@ -13,8 +13,13 @@ import {
   clutchKey,
   clutchRigOf,
   converterKey,
+  caseOf,
+  faultAnswerKey,
+  FAULT_QUESTION_KINDS,
+  isCaseQuestion,
   isClutchQuestion,
   isConverterQuestion,
+  isFaultQuestion,
   isUnitQuestion,
   questionsOf,
   UNIT_QUESTION_KINDS,
@@ -39,7 +44,8 @@ const engines = load('engines', 'fair-sprocket/engine');
 const vehicles = load('vehicles', 'fair-sprocket/vehicle');
 const clutches = load('clutches', 'fair-sprocket/clutch');
 const packs = load('clutch-packs', 'fair-sprocket/clutch-pack');
-const library = [...units, ...converters, ...engines, ...vehicles, ...clutches, ...packs];
+const cases = load('fault-cases', 'fair-sprocket/fault-case');
+const library = [...units, ...converters, ...engines, ...vehicles, ...clutches, ...packs, ...cases];
 
 test('every question of the demo world has an answer, on a set that can be built', () => {
   expect(lessons.length).toBeGreaterThanOrEqual(3);
@@ -70,6 +76,19 @@ test('every question of the demo world has an answer, on a set that can be built
         ]);
         continue;
       }
+      if (isFaultQuestion(question)) {
+        const named = isCaseQuestion(question);
+        const subject = {
+          unit: named ? null : (unitOf(lesson, question) ?? null),
+          faultCase: named ? caseOf(lesson, question) : null,
+        };
+        expect([lesson.id, id, faultAnswerKey(question, subject).ok]).toEqual([
+          lesson.id,
+          id,
+          true,
+        ]);
+        continue;
+      }
       expect([lesson.id, id, answerKey(question).ok]).toEqual([lesson.id, id, true]);
       expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);
     }
@@ -81,6 +100,7 @@ test('there is a lesson for each kind of question, and the models in it are thos
     ...UNIT_QUESTION_KINDS,
     ...CONVERTER_QUESTION_KINDS,
     ...CLUTCH_QUESTION_KINDS,
+    ...FAULT_QUESTION_KINDS,
   ])
     expect([...kinds]).toContain(kind);
   for (const lesson of lessons) {

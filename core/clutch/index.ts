@@ -111,3 +111,17 @@ export {
   type UpgradeLimit,
   type UpgradeResult,
 } from './upgrade';
+export {
+  coilReading,
+  COUPLING_AS_BUILT,
+  couplingStack,
+  couplingTorque,
+  flangeDrag,
+  looseStart,
+  tightCircle,
+  USUAL_COUPLING,
+  type Coupling,
+  type CouplingState,
+  type LooseStart,
+  type TightCircle,
+} from './ballRamp';

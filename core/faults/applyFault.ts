@@ -1,27 +1,13 @@
 import { CASE, portsOf, type ElementKind, type ShiftElement, type Unit } from '../geartrain';
+import { UNIT_FAULT_KINDS, type ElementFault, type Fault, type UnitFaultKind } from './fault';
 
 /**
- * A fault changes the model; the symptom is then computed from the changed model like anything else.
- * `broken` splits a member at one port of one gear set (stripped splines): the port stays with a stub of its own.
+ * Faults of a unit as changes of its constraints, exactly. `broken` splits a member at one port of one gear set (stripped
+ * splines): the port stays with a stub of its own. `stripped` takes a gear set's teeth away.
  */
-export type ElementFault = 'will-not-apply' | 'stuck-on' | 'will-not-hold' | 'seized' | 'reversed';
-export type FaultKind = ElementFault | 'broken';
-export const FAULT_KINDS: readonly FaultKind[] = [
-  'will-not-apply',
-  'stuck-on',
-  'will-not-hold',
-  'seized',
-  'reversed',
-  'broken',
-];
 
-export interface Fault {
-  /** Element id, or `GEARSET.PORT` for `broken`. */
-  readonly target: string;
-  readonly kind: FaultKind;
-}
-
-export type FaultProblem = 'unknown-element' | 'unknown-port' | 'fault-does-not-fit';
+export type FaultProblem =
+  'unknown-element' | 'unknown-port' | 'unknown-gearset' | 'fault-does-not-fit';
 
 export type FaultResult =
   | {
@@ -51,10 +37,7 @@ export function withFaults(unit: Unit, faults: readonly Fault[]): FaultResult {
   const applyAlso: string[] = [];
   const never: string[] = [];
   for (const fault of faults) {
-    const changed =
-      fault.kind === 'broken'
-        ? breakLink(current, fault.target)
-        : changeElement(current, fault.target, fault.kind);
+    const changed = changeUnit(current, fault);
     if (typeof changed === 'string') return { ok: false, problem: changed, target: fault.target };
     current = changed;
     if (fault.kind === 'stuck-on' || fault.kind === 'seized') applyAlso.push(fault.target);
@@ -71,6 +54,22 @@ export const appliedWithFaults = (
     never,
   }: { readonly applyAlso: readonly string[]; readonly never: readonly string[] },
 ): string[] => [...new Set([...apply, ...applyAlso])].filter((id) => !never.includes(id));
+
+/** @returns the changed unit; the unit itself for a fault that leaves its constraints alone */
+function changeUnit(unit: Unit, { target, kind }: Fault): Unit | FaultProblem {
+  if (!isUnitFault(kind)) return 'fault-does-not-fit';
+  if (kind === 'broken') return breakLink(unit, target);
+  if (kind === 'stripped') return stripTeeth(unit, target);
+  return changeElement(unit, target, kind);
+}
+
+const isUnitFault = (kind: Fault['kind']): kind is UnitFaultKind =>
+  (UNIT_FAULT_KINDS as readonly string[]).includes(kind);
+
+function stripTeeth(unit: Unit, target: string): Unit | FaultProblem {
+  if (!unit.gearsets.some((g) => g.id === target)) return 'unknown-gearset';
+  return { ...unit, gearsets: unit.gearsets.filter((g) => g.id !== target) };
+}
 
 function changeElement(unit: Unit, target: string, kind: ElementFault): Unit | FaultProblem {
   const element = unit.elements.find((e) => e.id === target);

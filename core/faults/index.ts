@@ -1,38 +1,133 @@
 export {
   appliedWithFaults,
-  FAULT_KINDS,
   FAULTS_OF,
   portTargets,
   withFaults,
-  type ElementFault,
-  type Fault,
-  type FaultKind,
   type FaultProblem,
   type FaultResult,
 } from './applyFault';
-export { faultSweep, LOADS, singleFaults, type SweepCase } from './sweep';
 export {
-  lookAlikes,
-  signatureOf,
-  symptomTable,
+  agrees,
+  likelihood,
+  readingClass,
+  READING_ERROR,
+  tolerance,
+  type Answer,
+  type Reading,
+} from './answer';
+export {
+  byFault,
+  examine,
+  fittingPairs,
+  readingOf,
+  singleCandidates,
+  singleCandidatesCount,
+  tellsApart,
+  type Candidate,
+} from './candidates';
+export {
+  complaintOf,
+  DIFFICULTIES,
+  drawCase,
+  hasSymptom,
+  type Difficulty,
+  type DrawnCase,
+} from './cases';
+export { chartReason, worksIn, type ChartReason } from './chartReason';
+export {
+  CHECK_SPECS,
+  checksOf,
+  driverChecks,
+  shiftsOf,
+  startRanges,
+  type Check,
+  type CheckKind,
+  type CheckSpec,
+  type Hazard,
+} from './checks';
+export {
+  bitsOf,
+  nextChecks,
+  oddReadings,
+  suspects,
+  type NextCheck,
+  type Priors,
+  type Suspect,
+} from './diagnosis';
+export {
+  DRIVE_SYMPTOMS,
+  drivingOf,
   type CoastSymptom,
   type DriveSymptom,
+  type Driving,
+  type Heard,
   type SymptomCell,
+} from './driving';
+export {
+  FAULT_KINDS,
+  FAULT_SPECS,
+  faultKey,
+  levelsOf,
+  REMEDIES,
+  severityOf,
+  UNIT_FAULT_KINDS,
+  type ElementFault,
+  type Fault,
+  type FaultKind,
+  type FaultSite,
+  type FaultSpec,
+  type Remedy,
+  type SeverityUnit,
+  type UnitFaultKind,
+} from './fault';
+export {
+  conclude,
+  expertPath,
+  remedyOf,
+  sameUntilStripped,
+  settledBy,
+  type Conclusion,
+  type ExpertPath,
+  type ExpertStep,
+} from './expert';
+export {
+  gradeDiagnosis,
+  type CauseVerdict,
+  type DeskCase,
+  type DeskEntry,
+  type Diagnosis,
+  type DiagnosisGrade,
+} from './gradeDiagnosis';
+export {
+  caseProblems,
+  causeOf,
+  priorsOf,
+  rigOfCase,
+  type CaseFault,
+  type CaseProblem,
+  type FaultCase,
+} from './faultCase';
+export { machineOf, SOUND_MACHINE, type Machine } from './machine';
+export {
+  BARE_RIG,
+  oilElements,
+  rigFaultProblem,
+  rigKind,
+  singleFaults,
+  sleevesOf,
+  type Rig,
+  type RigFaultProblem,
+  type RigKind,
+} from './rig';
+export { openShop, roadAnswer, type Shop } from './shop';
+export {
+  faultPairs,
+  lookAlikes,
+  rigOfUnit,
+  signatureOf,
+  symptomRow,
+  symptomTable,
   type SymptomRow,
   type SymptomTable,
 } from './symptoms';
-export { checksOf, readingOf, type Check, type CheckKind } from './checks';
 export { cheapestPlan, cheapestSplit, type TestPlan } from './testPlan';
-export {
-  chartReason,
-  faultKey,
-  nextChecks,
-  oddReadings,
-  READING_ERROR,
-  suspects,
-  USUAL_PRIORS,
-  type ChartReason,
-  type NextCheck,
-  type Reading,
-  type Suspect,
-} from './diagnosis';

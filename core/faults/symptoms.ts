@@ -1,23 +1,13 @@
-import { SAME_ANSWER } from '../numerics';
 import type { Unit } from '../geartrain';
-import type { Fault } from './applyFault';
-import { faultSweep, singleFaults, type SweepCase } from './sweep';
+import { drivingOf, type Driving, type SymptomCell } from './driving';
+import type { Fault } from './fault';
+import { machineOf, SOUND_MACHINE } from './machine';
+import { BARE_RIG, singleFaults, type Rig } from './rig';
 
 /**
- * What a driver meets in each range when one part has failed, against the sound unit: the symptom table, computed from
- * the model. No fault carries its symptom.
+ * What a driver meets in each range when something has failed, against the sound machine: the symptom table, computed
+ * from the model. No fault carries its symptom.
  */
-export type DriveSymptom = 'right' | 'wrong-ratio' | 'wrong-way' | 'neutral' | 'binds' | 'moves';
-export type CoastSymptom = 'right' | 'no-braking' | 'brakes' | 'binds';
-
-export interface SymptomCell {
-  readonly range: string;
-  readonly drive: DriveSymptom;
-  /** ω_in/ω_out; `null` unless it drives. */
-  readonly ratio: number | null;
-  readonly coast: CoastSymptom;
-}
-
 export interface SymptomRow {
   /** One fault, or two at once; none for the sound unit. */
   readonly faults: readonly Fault[];
@@ -30,67 +20,51 @@ export interface SymptomTable {
   readonly rows: readonly SymptomRow[];
 }
 
-/** @throws Error when a fault does not fit the unit */
+/** A unit by itself, to be asked what its faults look like. */
+export const rigOfUnit = (unit: Unit): Rig => ({ ...BARE_RIG, unit });
+
+export const symptomRow = (driving: Driving, rig: Rig, faults: readonly Fault[]): SymptomRow => ({
+  faults,
+  cells: driving.cells(faults.length === 0 ? SOUND_MACHINE : machineOf(rig, faults)),
+});
+
+/**
+ * @param faults what each row has; every single fault when left out
+ * @throws Error when a fault does not fit the rig
+ */
 export function symptomTable(
-  unit: Unit,
-  faults: readonly Fault[] = singleFaults(unit),
+  rig: Rig,
+  faults: readonly (readonly Fault[])[] = singleFaults(rig).map((f) => [f]),
 ): SymptomTable {
-  const cases = faultSweep(unit, [null, ...faults]);
-  const perFault = 2 * unit.ranges.length;
-  const sound = cases.slice(0, perFault);
-  const rows = [null, ...faults].map((fault, k) => ({
-    faults: fault ? [fault] : [],
-    cells: cellsOf(sound, cases.slice(k * perFault, (k + 1) * perFault)),
-  }));
-  return { sound: rows[0]!, rows: rows.slice(1) };
+  const driving = drivingOf(rig);
+  return {
+    sound: symptomRow(driving, rig, []),
+    rows: faults.map((row) => symptomRow(driving, rig, row)),
+  };
 }
 
-/** Drive and coast of each range stand side by side in a sweep. */
-export function cellsOf(sound: readonly SweepCase[], faulty: readonly SweepCase[]): SymptomCell[] {
-  const cells: SymptomCell[] = [];
-  for (let k = 0; k < faulty.length; k += 2) {
-    const [drive, coast] = [faulty[k]!, faulty[k + 1]!];
-    const [soundDrive, soundCoast] = [sound[k]!, sound[k + 1]!];
-    cells.push({
-      range: drive.range,
-      drive: driveSymptom(soundDrive, drive),
-      ratio: drive.outcome === 'drives' ? drive.ratio : null,
-      coast: coastSymptom(soundCoast, coast),
-    });
-  }
-  return cells;
+/** Every pair of faults that do not sit in one place, as far as they go together. */
+export function faultPairs(faults: readonly Fault[]): Fault[][] {
+  return faults.flatMap((a, k) =>
+    faults.slice(k + 1).flatMap((b) => (a.target === b.target ? [] : [[a, b]])),
+  );
 }
 
-function driveSymptom(sound: SweepCase, now: SweepCase): DriveSymptom {
-  if (now.outcome === 'drives') {
-    if (sound.outcome !== 'drives') return 'moves';
-    if (now.ratio * sound.ratio < 0) return 'wrong-way';
-    const same = Math.abs(now.ratio - sound.ratio) <= SAME_ANSWER * Math.abs(sound.ratio) * 100;
-    return same ? 'right' : 'wrong-ratio';
-  }
-  if (now.outcome === sound.outcome) return 'right';
-  return now.outcome === 'neutral' ? 'neutral' : 'binds';
-}
-
-function coastSymptom(sound: SweepCase, now: SweepCase): CoastSymptom {
-  if (now.outcome === sound.outcome) return 'right';
-  if (now.outcome === 'drives') return 'brakes';
-  return now.outcome === 'neutral' ? 'no-braking' : 'binds';
-}
+const cellSignature = ({ drive, ratio, above, coast, heard, goesIn }: SymptomCell): string => {
+  const turned = drive === 'wrong-ratio' || drive === 'moves' || drive === 'wrong-way';
+  const figure = turned ? ratio!.toFixed(4) : above !== null ? above.toFixed(2) : '';
+  return `${drive} ${figure} ${coast} ${heard} ${goesIn}`;
+};
 
 /** A row as one text: two rows that read alike can't be told apart by driving. */
-export const signatureOf = ({ cells }: SymptomRow): string =>
-  cells
-    .map(({ drive, ratio, coast }) =>
-      drive === 'wrong-ratio' || drive === 'moves' || drive === 'wrong-way'
-        ? `${drive} ${ratio!.toFixed(4)} ${coast}`
-        : `${drive} ${coast}`,
-    )
-    .join('|');
+export const signatureOf = ({ cells }: Pick<SymptomRow, 'cells'>): string =>
+  cells.map(cellSignature).join('|');
 
 /** Rows in groups that no drive tells apart, the largest first; alone rows stand alone. */
-export function lookAlikes({ rows }: Pick<SymptomTable, 'rows'>): SymptomRow[][] {
-  const groups = new Map<string, SymptomRow[]>();
+export function lookAlikes<Row extends { readonly cells: readonly SymptomCell[] }>(
+  rows: readonly Row[],
+): Row[][] {
+  const groups = new Map<string, Row[]>();
   for (const row of rows) {
     const key = signatureOf(row);
     groups.set(key, [...(groups.get(key) ?? []), row]);

@@ -1,5 +1,7 @@
-import { readingOf, type Check } from './checks';
-import type { SymptomRow } from './symptoms';
+import { tellsApart, type Candidate } from './candidates';
+import type { Check } from './checks';
+
+type Answered = Pick<Candidate, 'answers'>;
 
 /**
  * Which checks tell faults apart, and the cheapest set that tells all apart that can be: a weighted set cover over pairs of
@@ -15,28 +17,22 @@ export interface TestPlan {
 }
 
 /** The cheapest check that reads differently for the two; `null` when none does. */
-export function cheapestSplit(
-  checks: readonly Check[],
-  a: SymptomRow,
-  b: SymptomRow,
-): Check | null {
+export function cheapestSplit(checks: readonly Check[], a: Answered, b: Answered): Check | null {
   return checks.reduce<Check | null>(
-    (best, c) =>
-      readingOf(c, a) !== readingOf(c, b) && (!best || c.minutes < best.minutes) ? c : best,
+    (best, c) => (tellsApart(c, a, b) && (!best || c.minutes < best.minutes) ? c : best),
     null,
   );
 }
 
 const MOST_NODES = 200_000;
 
-export function cheapestPlan(checks: readonly Check[], rows: readonly SymptomRow[]): TestPlan {
-  const readings = checks.map((c) => rows.map((r) => readingOf(c, r)));
+export function cheapestPlan(checks: readonly Check[], rows: readonly Answered[]): TestPlan {
   const pairs: (readonly [number, number])[] = [];
   const inseparable: (readonly [number, number])[] = [];
   const covers: number[][] = [];
   for (let a = 0; a < rows.length; a++)
     for (let b = a + 1; b < rows.length; b++) {
-      const by = checks.flatMap((_c, k) => (readings[k]![a] !== readings[k]![b] ? [k] : []));
+      const by = checks.flatMap((c, k) => (tellsApart(c, rows[a]!, rows[b]!) ? [k] : []));
       if (by.length === 0) inseparable.push([a, b]);
       else {
         pairs.push([a, b]);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CONFIDENCES, DIRECTIONS, MISCONCEPTIONS, SKETCH_AT, WAYS } from '../lesson';
 import { clutchAnswers } from './clutchParts';
+import { faultAnswers } from './faultParts';
 import { converterSetting } from './converterSetting';
 import { gearSetSetup, port } from './gearSetSchema';
 import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES, MOST_SPEED_RPM } from './limits';
@@ -44,6 +45,7 @@ const answer = z.discriminatedUnion('kind', [
     value: z.number().min(0).max(MOST_SPEED_RPM),
   }),
   ...clutchAnswers,
+  ...faultAnswers,
   z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),
 ]);
 

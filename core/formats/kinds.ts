@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
+import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import { LIST_OF, type Attempt, type Carried, type Lesson } from '../lesson';
@@ -9,6 +10,7 @@ import { clutchPackV1 } from './clutchPackV1';
 import { clutchV1 } from './clutchV1';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
+import { faultCaseV1 } from './faultCaseV1';
 import { lessonV1 } from './lessonV1';
 import { packV1, type PackManifest } from './packV1';
 import { unitV1 } from './unitV1';
@@ -27,6 +29,7 @@ export interface Documents {
   'fair-sprocket/vehicle': Vehicle;
   'fair-sprocket/clutch': Clutch;
   'fair-sprocket/clutch-pack': ClutchPack;
+  'fair-sprocket/fault-case': FaultCase;
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
@@ -63,5 +66,6 @@ export const KINDS: KindTable = {
   'fair-sprocket/vehicle': { version: 1, schema: vehicleV1, migrations: [] },
   'fair-sprocket/clutch': { version: 1, schema: clutchV1, migrations: [] },
   'fair-sprocket/clutch-pack': { version: 1, schema: clutchPackV1, migrations: [] },
+  'fair-sprocket/fault-case': { version: 1, schema: faultCaseV1, migrations: [] },
   'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },
 };

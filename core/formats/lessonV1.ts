@@ -16,6 +16,8 @@ import { clutchBlocks, clutchQuestions } from './clutchParts';
 import { converterSetting } from './converterSetting';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
+import { faultBlocks, faultQuestions } from './faultParts';
+import { faultCaseV1 } from './faultCaseV1';
 import { gearSetSetup } from './gearSetSchema';
 import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_SPEED_RPM, MOST_STEPS } from './limits';
 import { id, markdown, name, reference, refuseDuplicates, tolerance } from './parts';
@@ -101,6 +103,7 @@ const question = z.discriminatedUnion('kind', [
     unit: reference,
   }),
   ...clutchQuestions,
+  ...faultQuestions,
   z.strictObject({
     ...converterBase,
     kind: z.literal('launch-order'),
@@ -155,6 +158,7 @@ const block = z.discriminatedUnion('kind', [
     }),
   }),
   ...clutchBlocks,
+  ...faultBlocks,
   z.strictObject({ id, kind: z.literal('question'), question }),
 ]);
 
@@ -175,6 +179,7 @@ export const lessonV1 = z
     vehicles: z.exactOptional(z.array(vehicleV1).max(MOST_STEPS)),
     clutches: z.exactOptional(z.array(clutchV1).max(MOST_STEPS)),
     clutchPacks: z.exactOptional(z.array(clutchPackV1).max(MOST_STEPS)),
+    cases: z.exactOptional(z.array(faultCaseV1).max(MOST_STEPS)),
   })
   .check((context) => {
     const lesson = context.value;

@@ -1,12 +1,15 @@
 import type { GearSetSetup, Unit } from '../geartrain';
 import type { AttemptAnswer } from './attempt';
-import { clutchRigOf, rigOf } from './carried';
+import { caseOf, clutchRigOf, rigOf } from './carried';
 import { gradeClutch, type ClutchPart } from './clutchGrade';
 import type { ClutchQuestionFault } from './clutchKey';
 import { isClutchQuestion, isPackQuestion, type ClutchRig } from './clutchQuestion';
 import { gradeConverter, type ConverterPart } from './converterGrade';
 import type { ConverterQuestionFault } from './converterKey';
 import { isConverterQuestion, type ConverterRig } from './converterQuestion';
+import type { FaultQuestionFault } from './faultAnswerKey';
+import { gradeFault, type FaultPart } from './faultGrade';
+import { isCaseQuestion, isFaultQuestion, type FaultSubject } from './faultQuestion';
 import type { QuestionFault } from './answerKey';
 import { grade, type SetPart } from './grade';
 import type { Lesson } from './lesson';
@@ -22,11 +25,16 @@ export type Subject =
   | { readonly kind: 'set'; readonly setup: GearSetSetup }
   | { readonly kind: 'unit'; readonly unit: Unit }
   | { readonly kind: 'converter'; readonly rig: ConverterRig }
-  | { readonly kind: 'clutch'; readonly rig: ClutchRig };
+  | { readonly kind: 'clutch'; readonly rig: ClutchRig }
+  | { readonly kind: 'fault'; readonly subject: FaultSubject };
 
 export type AnyFault =
-  QuestionFault | UnitQuestionFault | ConverterQuestionFault | ClutchQuestionFault;
-export type GradedPart = SetPart | UnitPart | ConverterPart | ClutchPart;
+  | QuestionFault
+  | UnitQuestionFault
+  | ConverterQuestionFault
+  | ClutchQuestionFault
+  | FaultQuestionFault;
+export type GradedPart = SetPart | UnitPart | ConverterPart | ClutchPart | FaultPart;
 
 export interface Assessment {
   /** 0 to 1; parts count alike. */
@@ -68,6 +76,14 @@ function carriedSubject(lesson: Lesson, question: Question): Subject | null {
     const rig = clutchRigOf(lesson, question);
     return rig && { kind: 'clutch', rig };
   }
+  if (isCaseQuestion(question)) {
+    const faultCase = caseOf(lesson, question);
+    return faultCase && { kind: 'fault', subject: { unit: null, faultCase } };
+  }
+  if (isFaultQuestion(question)) {
+    const unit = unitOf(lesson, question) ?? null;
+    return unit && { kind: 'fault', subject: { unit, faultCase: null } };
+  }
   const unit = isUnitQuestion(question) ? unitOf(lesson, question) : undefined;
   return unit ? { kind: 'unit', unit } : null;
 }
@@ -77,7 +93,7 @@ export function missingFault(question: Question): AnyFault {
   if (isConverterQuestion(question)) return 'converter-missing';
   if (isClutchQuestion(question))
     return isPackQuestion(question) ? 'pack-missing' : 'clutch-missing';
-  return 'unit-missing';
+  return isCaseQuestion(question) ? 'case-missing' : 'unit-missing';
 }
 
 /** @throws Error when the answer or the subject does not fit the question */
@@ -89,6 +105,8 @@ export function assess(question: Question, subject: Subject | null, answer: Answ
     return gradeConverter(question, subject.rig, answer as Parameters<typeof gradeConverter>[2]);
   if (isClutchQuestion(question) && subject.kind === 'clutch')
     return gradeClutch(question, subject.rig, answer as Parameters<typeof gradeClutch>[2]);
+  if (isFaultQuestion(question) && subject.kind === 'fault')
+    return gradeFault(question, subject.subject, answer as Parameters<typeof gradeFault>[2]);
   if (isSetQuestion(question) && subject.kind === 'set')
     return grade(question, subject.setup, answer as Parameters<typeof grade>[2]);
   throw new Error(`assess: a question of kind "${question.kind}" is not about a ${subject.kind}`);

@@ -1,5 +1,6 @@
 import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
+import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import type { ClutchRig } from './clutchQuestion';
@@ -10,9 +11,9 @@ import type { Block, Lesson } from './lesson';
  * The models a lesson carries. A block names them by id; the lesson keeps each as it was when it was chosen, so that
  * it can't change behind a class's back.
  */
-export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack;
+export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack | FaultCase;
 export type CarriedList =
-  'units' | 'converters' | 'engines' | 'vehicles' | 'clutches' | 'clutchPacks';
+  'units' | 'converters' | 'engines' | 'vehicles' | 'clutches' | 'clutchPacks' | 'cases';
 
 export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/unit': 'units',
@@ -21,10 +22,11 @@ export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/vehicle': 'vehicles',
   'fair-sprocket/clutch': 'clutches',
   'fair-sprocket/clutch-pack': 'clutchPacks',
+  'fair-sprocket/fault-case': 'cases',
 };
 export const CARRIED_LISTS: readonly CarriedList[] = Object.values(LIST_OF);
 
-const REFERENCES = ['unit', 'converter', 'engine', 'vehicle', 'clutch', 'pack'] as const;
+const REFERENCES = ['unit', 'converter', 'engine', 'vehicle', 'clutch', 'pack', 'case'] as const;
 const LIST_OF_REFERENCE = {
   unit: 'units',
   converter: 'converters',
@@ -32,6 +34,7 @@ const LIST_OF_REFERENCE = {
   vehicle: 'vehicles',
   clutch: 'clutches',
   pack: 'clutchPacks',
+  case: 'cases',
 } as const satisfies Record<(typeof REFERENCES)[number], CarriedList>;
 
 /** What a block is about, by list and id. */
@@ -101,3 +104,7 @@ export function clutchRigOf(
     unit: pick(lesson.units, named.unit),
   };
 }
+
+/** The case that a question is about, as the lesson carries it. */
+export const caseOf = (lesson: Library, named: { case: string }): FaultCase | null =>
+  pick(lesson.cases, named.case);

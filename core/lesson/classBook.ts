@@ -4,6 +4,7 @@ import { clutchGrader } from './clutchGrade';
 import { isClutchQuestion, type ClutchAnswer } from './clutchQuestion';
 import { converterGrader } from './converterGrade';
 import { isConverterQuestion, type ConverterAnswer } from './converterQuestion';
+import { isCaseQuestion } from './faultQuestion';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence } from './question';
@@ -60,10 +61,15 @@ export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBo
   return { questions, rows, columns };
 }
 
-type Grader = (answer: AttemptAnswer) => AssessResult;
+/** `null`: the score stands as it was committed. */
+type Grader = (answer: AttemptAnswer) => AssessResult | null;
 
-/** The key of a converter or a clutch may take a whole launch: it is computed once for the class. */
+/**
+ * The key of a converter or a clutch may take a whole launch: it is computed once for the class. A whole case is weighed
+ * where it was committed; its score stands.
+ */
 function graderOf(lesson: Lesson, { question }: AskedQuestion): Grader {
+  if (isCaseQuestion(question)) return () => null;
   const subject = subjectOf(lesson, question, null);
   if (isConverterQuestion(question) && subject?.kind === 'converter') {
     const grader = converterGrader(question, subject.rig);

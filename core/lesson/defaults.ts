@@ -160,6 +160,8 @@ export function newBlock(
         setting: { pedal: 0, wear: 0, forkRod: 0, turnbuckle: 0, fault: null },
         allow: { pedal: true, wear: true, adjust: true, fault: false },
       };
+    case 'fault-table':
+      return { id, kind, unit: unit?.id ?? '', faults: [], allow: { filter: true } };
     case 'pack-bench':
       return { id, kind, pack: models.pack ?? '', allow: { plates: true, pressure: true } };
     case 'question':

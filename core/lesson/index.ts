@@ -1,6 +1,7 @@
 export {
   CARRIED_LISTS,
   carrying,
+  caseOf,
   clutchRigOf,
   LIST_OF,
   referencesOf,
@@ -170,5 +171,27 @@ export {
   type DrawStartQuestion,
 } from './clutchQuestion';
 export { newClutchQuestion } from './clutchDefaults';
-export type { ClutchBenchBlock, ClutchSetting, PackBenchBlock } from './lesson';
+export type { ClutchBenchBlock, ClutchSetting, FaultTableBlock, PackBenchBlock } from './lesson';
+export {
+  deskOf,
+  faultAnswerKey,
+  type FaultAnswerKey,
+  type FaultKeyResult,
+  type FaultQuestionFault,
+} from './faultAnswerKey';
+export { newFaultQuestion } from './faultDefaults';
+export { gradeFault, gradeOfDiagnosis, type FaultGradedPart, type FaultPart } from './faultGrade';
+export {
+  FAULT_QUESTION_KINDS,
+  isCaseQuestion,
+  isFaultQuestion,
+  type CaseQuestion,
+  type DiagnoseQuestion,
+  type FaultAnswer,
+  type FaultQuestion,
+  type FaultSubject,
+  type SymptomRowQuestion,
+  type WhichElementQuestion,
+  type WhichTestQuestion,
+} from './faultQuestion';
 export { missingFault } from './assess';

@@ -1,5 +1,6 @@
 import type { Clutch, ClutchFault, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
+import type { CaseFault, FaultCase } from '../faults';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import type { ConverterSetting } from './converterQuestion';
@@ -25,6 +26,7 @@ export interface Lesson {
   vehicles?: Vehicle[];
   clutches?: Clutch[];
   clutchPacks?: ClutchPack[];
+  cases?: FaultCase[];
 }
 
 export interface LessonStep {
@@ -42,6 +44,7 @@ export type Block =
   | ConverterBenchBlock
   | ClutchBenchBlock
   | PackBenchBlock
+  | FaultTableBlock
   | QuestionBlock;
 export type BlockKind = Block['kind'];
 
@@ -150,6 +153,17 @@ export interface PackBenchBlock {
   kind: 'pack-bench';
   pack: string;
   allow: { plates: boolean; pressure: boolean };
+}
+
+/** Faults of a unit by range, to look things up in; some of them, or all single ones. */
+export interface FaultTableBlock {
+  id: string;
+  kind: 'fault-table';
+  unit: string;
+  /** Rows shown; empty: every single fault. */
+  faults: CaseFault[];
+  /** What the student may do: say what was seen, so that rows fall away. */
+  allow: { filter: boolean };
 }
 
 export interface QuestionBlock {

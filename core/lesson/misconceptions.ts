@@ -79,6 +79,14 @@ export const MISCONCEPTIONS = [
   'thicker-gives-more-clearance',
   'upgrades-are-free',
   'more-plates-carry-more',
+  'no-fall-back',
+  'only-its-own-gear',
+  'works-in-a-good-range',
+  'not-in-every-bad-range',
+  'tells-nothing',
+  'dear-before-cheap',
+  'against-the-readings',
+  'cautions-skipped',
 ] as const;
 export type Misconception = (typeof MISCONCEPTIONS)[number];
 

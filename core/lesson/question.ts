@@ -6,12 +6,14 @@ import {
   type ConverterQuestion,
 } from './converterQuestion';
 import { isClutchQuestion, type ClutchAnswer, type ClutchQuestion } from './clutchQuestion';
+import { isFaultQuestion, type FaultAnswer, type FaultQuestion } from './faultQuestion';
 import { isUnitQuestion, type UnitAnswer, type UnitQuestion } from './unitQuestion';
 
 /**
  * Questions about one gear set, and what a student may answer. A question carries the set it is about and
  * how the set is run; the right answer is not in it. Questions about whole units stand in `unitQuestion.ts`, those
- * about converters in `converterQuestion.ts`, about clutches in `clutchQuestion.ts`.
+ * about converters in `converterQuestion.ts`, about clutches in `clutchQuestion.ts`, about faults in
+ * `faultQuestion.ts`.
  */
 export const NUMBER_ASKS = [
   'ratio',
@@ -68,16 +70,20 @@ export interface RolesQuestion extends QuestionBase {
 }
 
 export type SetQuestion = NumberQuestion | ChoiceQuestion | RolesQuestion;
-export type Question = SetQuestion | UnitQuestion | ConverterQuestion | ClutchQuestion;
+export type Question =
+  SetQuestion | UnitQuestion | ConverterQuestion | ClutchQuestion | FaultQuestion;
 
 export const isSetQuestion = (question: Question): question is SetQuestion =>
-  !isUnitQuestion(question) && !isConverterQuestion(question) && !isClutchQuestion(question);
+  !isUnitQuestion(question) &&
+  !isConverterQuestion(question) &&
+  !isClutchQuestion(question) &&
+  !isFaultQuestion(question);
 
 export type SetAnswer =
   | { kind: 'number'; value: number; direction?: Direction }
   | { kind: 'choice'; choice: string }
   | { kind: 'roles'; drives: Port; driven: Port; held: Port };
-export type Answer = SetAnswer | UnitAnswer | ConverterAnswer | ClutchAnswer;
+export type Answer = SetAnswer | UnitAnswer | ConverterAnswer | ClutchAnswer | FaultAnswer;
 
 export const CONFIDENCES = ['guess', 'fairly-sure', 'certain'] as const;
 export type Confidence = (typeof CONFIDENCES)[number];

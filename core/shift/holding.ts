@@ -43,21 +43,33 @@ export function mostTorque(engine: EngineModel, throttle: number): number {
   return most;
 }
 
+/** What a closed clutch carries, N·m. @param turns of the engine for one of the wheels @param grade rise over run */
+export function torqueAsked(
+  engine: EngineModel,
+  vehicle: Vehicle,
+  turns: number,
+  throttle: number,
+  grade: number,
+): number {
+  const along = 1 / Math.sqrt(1 + grade * grade);
+  const lever = vehicle.tyreRadiusM / turns;
+  const inertia = vehicle.massKg * lever * lever;
+  const load = vehicle.massKg * GRAVITY * along * (vehicle.rolling + grade) * lever;
+  return (
+    (mostTorque(engine, throttle) * inertia + load * engine.inertia) / (engine.inertia + inertia)
+  );
+}
+
 /** One for each range that drives forward, lowest gear first. */
 export function demands({ engine, unit, vehicle, throttle, grade }: Driving): Demand[] {
   const main = mainClutchOf(unit);
-  const asked = mostTorque(engine, throttle);
-  const along = 1 / Math.sqrt(1 + grade * grade);
   return unit.ranges
     .flatMap((range) => {
       const apply = main ? [...new Set([...range.apply, main.id])] : range.apply;
       const { outcome, ratio } = solveUnit(unit, apply);
       const turns = ratio ? toNumber(ratio) * vehicle.finalDrive : 0;
       if (outcome !== 'drives' || turns <= 0) return [];
-      const lever = vehicle.tyreRadiusM / turns;
-      const inertia = vehicle.massKg * lever * lever;
-      const load = vehicle.massKg * GRAVITY * along * (vehicle.rolling + grade) * lever;
-      const torque = (asked * inertia + load * engine.inertia) / (engine.inertia + inertia);
+      const torque = torqueAsked(engine, vehicle, turns, throttle, grade);
       return [{ range: range.id, gear: range.gear, ratio: turns, torque }];
     })
     .sort((a, b) => b.ratio - a.ratio);

@@ -11,7 +11,27 @@ export {
   type EngagementSummary,
 } from './engagementSetup';
 export { engagementVerdicts, JOLT, LONG_SLIP_S, type EngagementVerdict } from './verdicts';
-export { demands, mostTorque, slipWear, type Demand } from './holding';
+export {
+  handOver,
+  shiftQuality,
+  type HandOver,
+  type HandOverResult,
+  type HandOverSample,
+  type HandOverSummary,
+  type ShiftQuality,
+} from './handOver';
+export { demands, mostTorque, slipWear, torqueAsked, type Demand } from './holding';
+export {
+  askedPressure,
+  fillTime,
+  linePressure,
+  OIL_AS_BUILT,
+  pistonShare,
+  USUAL_OIL,
+  type OilModel,
+  type OilState,
+} from './linePressure';
+export { goesIn, jumpsOutAbove, SLEEVE_AS_BUILT, type GoesIn, type SleeveState } from './sleeve';
 export { dragTest, roadSlipTest, slipTest, type DragTest, type SlipTest } from './shopTests';
 export {
   SWEPT_OF_ENGAGEMENT,

@@ -36,6 +36,7 @@ export {
   STALL_CONDITIONS,
   stallBand,
   stallConditions,
+  stallReading,
   stallSuspects,
   stallTest,
   stallVerdict,

@@ -1,6 +1,7 @@
 import {
   characteristicOf,
   engineModel,
+  matchEngine,
   stallRpm,
   weakened,
   type Characteristic,
@@ -120,6 +121,22 @@ export function stallTest(
 
 /** The reading: engine speed at the end. */
 export const readingOf = (samples: readonly StallSample[]): number => samples.at(-1)!.engineRpm;
+
+/**
+ * The steady reading of a stall test where the unit holds no more than this: the turbine turns on until what it gives is
+ * what is held. @param holdsNm at the turbine; `Infinity` when nothing slips
+ */
+export function stallReading(
+  engine: EngineModel,
+  characteristic: Characteristic,
+  holdsNm: number,
+): number {
+  const turbine = (rpm: number) => matchEngine(engine, characteristic, 1, rpm);
+  const held = turbine(0);
+  if (held.turbineNm <= holdsNm) return held.engineRpm;
+  const { x } = findRoot((rpm) => turbine(rpm).turbineNm - holdsNm, 0, engine.governedRpm, 0.1);
+  return turbine(x).engineRpm;
+}
 
 export interface StallBand {
   readonly low: number;

@@ -23,7 +23,7 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/teach/apply', key: 'apply' },
     { to: '/teach/converter', key: 'converter' },
     { to: '/teach/clutch', key: 'clutch' },
-    { to: '/teach/atlas', key: 'atlas' },
+    { to: '/teach/faults', key: 'faults' },
     { to: '/teach/class-book', key: 'classBook' },
   ],
   learn: [
@@ -32,6 +32,7 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/learn/apply', key: 'apply' },
     { to: '/learn/converter', key: 'converter' },
     { to: '/learn/clutch', key: 'clutch' },
+    { to: '/learn/faults', key: 'desk' },
     { to: '/learn/records', key: 'records' },
   ],
 };

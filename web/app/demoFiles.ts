@@ -17,6 +17,7 @@ export const demoModels = json(
       '../../demo/vehicles/*.json',
       '../../demo/clutches/*.json',
       '../../demo/clutch-packs/*.json',
+      '../../demo/fault-cases/*.json',
     ],
     { eager: true, import: 'default' },
   ),

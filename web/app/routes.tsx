@@ -13,6 +13,7 @@ export function createRouter() {
   const converter = async () => ({ Component: await screens.converter() });
   const clutch = async () => ({ Component: await screens.clutch() });
   const packs = async () => ({ Component: await screens.packs() });
+  const faultDesk = async () => ({ Component: await screens.faultDesk() });
   const atlas = async () => ({ Component: await screens.atlas() });
   const apply = async () => ({ Component: await screens.apply() });
   const library = (door: 'teach' | 'learn') => async () => {
@@ -46,7 +47,8 @@ export function createRouter() {
         { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
         { path: 'teach/ratio', lazy: ratio },
         { path: 'teach/converter', lazy: converter },
-        { path: 'teach/atlas', lazy: atlas },
+        { path: 'teach/faults', lazy: faultDesk },
+        { path: 'teach/faults/atlas', lazy: atlas },
         { path: 'teach/clutch', lazy: clutch },
         { path: 'teach/clutch/packs', lazy: packs },
         { path: 'teach/models', lazy: models('fair-sprocket/unit') },
@@ -63,6 +65,7 @@ export function createRouter() {
         { path: 'learn/lessons/:lessonId', lazy: player('learn') },
         { path: 'learn/ratio', lazy: ratio },
         { path: 'learn/converter', lazy: converter },
+        { path: 'learn/faults', lazy: faultDesk },
         { path: 'learn/clutch', lazy: clutch },
         { path: 'learn/clutch/packs', lazy: packs },
         { path: 'learn/apply/:unitId?', lazy: apply },

@@ -21,7 +21,8 @@ export const screens = {
   ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
   apply: () => withDialogs(apply()),
   converter: async () => (await import('../converter/ConverterBench')).ConverterBench,
-  atlas: async () => (await import('../atlas/AtlasScreen')).AtlasScreen,
+  faultDesk: async () => (await import('../faults/FaultDesk')).FaultDesk,
+  atlas: async () => (await import('../faults/AtlasScreen')).AtlasScreen,
   clutch: async () => (await import('../clutch/ClutchBench')).ClutchBench,
   packs: async () => (await import('../packs/PackBench')).PackBench,
   models: () => withDialogs(models()),
@@ -42,6 +43,9 @@ const parts = [
   () => import('../lessons/player/ConverterBenchStage'),
   () => import('../lessons/player/ClutchQuestionStage'),
   () => import('../lessons/player/ClutchBenchStage'),
+  () => import('../lessons/player/FaultRowStage'),
+  () => import('../lessons/player/CaseStage'),
+  () => import('../lessons/player/FaultTableStage'),
   () => import('./StorageNotice'),
   () => import('./KeysSheet'),
   () => import('../shared/Markdown'),
@@ -53,6 +57,7 @@ const parts = [
   async () => (await import('../workers/searchWorkers')).loadSearchWorker(),
   async () => (await import('../workers/converterWorker')).loadConverterWorker(),
   async () => (await import('../workers/clutchWorker')).loadClutchWorker(),
+  async () => (await import('../workers/faultWorker')).loadFaultWorker(),
 ];
 
 /**

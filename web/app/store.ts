@@ -1,9 +1,10 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { applyReducer } from '../apply/applySlice';
-import { atlasReducer } from '../atlas/atlasSlice';
+import { atlasReducer } from '../faults/atlasSlice';
 import { attemptsReducer } from '../classBook/attemptsSlice';
 import { clutchReducer } from '../clutch/clutchSlice';
 import { converterReducer } from '../converter/converterSlice';
+import { deskReducer } from '../faults/deskSlice';
 import { draftHistoryReducer } from '../lessons/builder/draftHistory';
 import { libraryReducer } from '../lessons/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
@@ -27,6 +28,7 @@ export function createStore(services: Services) {
       apply: applyReducer,
       converter: converterReducer,
       atlas: atlasReducer,
+      desk: deskReducer,
       clutch: clutchReducer,
       pack: packReducer,
       models: modelsReducer,

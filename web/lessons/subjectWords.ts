@@ -3,12 +3,14 @@ import {
   answerKey,
   isClutchQuestion,
   isConverterQuestion,
+  isFaultQuestion,
   isSetQuestion,
   isUnitQuestion,
   missingFault,
   type Answer,
   type ClutchAnswer,
   type ConverterAnswer,
+  type FaultAnswer,
   type Misconception,
   type Question,
   type SetAnswer,
@@ -30,6 +32,13 @@ import {
   converterReason,
   converterShort,
 } from './converterWords';
+import {
+  faultAnswerText,
+  faultKeyText,
+  faultPrompt,
+  faultReason,
+  faultShort,
+} from './faultQuestionWords';
 import { answerText, keyText, promptOf, shortAnswer, type Worded } from './questionWords';
 import { reasonFor, type Reason } from './reasonWords';
 import { unitAnswerText, unitKeyText, unitPrompt, unitReason, unitShort } from './unitWords';
@@ -51,6 +60,8 @@ export function promptFor(
     return converterPrompt(t, numbers, question, subject.rig);
   if (isClutchQuestion(question) && subject?.kind === 'clutch')
     return clutchPrompt(t, numbers, question, subject.rig);
+  if (isFaultQuestion(question) && subject?.kind === 'fault')
+    return faultPrompt(t, question, subject.subject);
   return question.prompt || t(`questionKinds.${question.kind}`);
 }
 
@@ -66,6 +77,8 @@ export function answerFor(
     return converterAnswerText(t, numbers, question, answer as ConverterAnswer);
   if (isClutchQuestion(question) && subject?.kind === 'clutch')
     return clutchAnswerText(t, numbers, subject.rig, answer as ClutchAnswer);
+  if (isFaultQuestion(question) && subject?.kind === 'fault')
+    return faultAnswerText(t, subject.subject, answer as FaultAnswer);
   if (!isUnitQuestion(question) || subject?.kind !== 'unit')
     return { main: t(`questionFaults.${missingFault(question)}`), detail: '' };
   return unitAnswerText(t, question, subject.unit, answer as UnitAnswer);
@@ -86,6 +99,8 @@ export function rightFor(
     return subject?.kind === 'clutch' ? clutchKeyText(t, numbers, question, subject.rig) : null;
   if (isUnitQuestion(question))
     return subject?.kind === 'unit' ? unitKeyText(t, question, subject.unit) : null;
+  if (isFaultQuestion(question))
+    return subject?.kind === 'fault' ? faultKeyText(t, question, subject.subject) : null;
   const key = answerKey(question, subject?.kind === 'set' ? subject.setup : question.setup);
   return key.ok ? keyText(t, numbers, question, key.key) : null;
 }
@@ -103,6 +118,8 @@ export function shortFor(
     return converterShort(t, numbers, question, answer as ConverterAnswer, score);
   if (isClutchQuestion(question) && subject?.kind === 'clutch')
     return clutchShort(t, numbers, subject.rig, answer as ClutchAnswer, score);
+  if (isFaultQuestion(question) && subject?.kind === 'fault')
+    return faultShort(t, subject.subject, answer as FaultAnswer, score);
   if (!isUnitQuestion(question) || subject?.kind !== 'unit') return '?';
   return unitShort(t, question, subject.unit, answer as UnitAnswer, score);
 }
@@ -118,5 +135,6 @@ export function whyFor(
   if (subject?.kind === 'converter') return converterReason(t, misconception, subject.rig);
   if (subject?.kind === 'clutch' && isClutchQuestion(question))
     return clutchReason(t, misconception, question, subject.rig);
+  if (subject?.kind === 'fault') return faultReason(t, misconception);
   return subject?.kind === 'set' ? reasonFor(t, misconception, subject.setup) : null;
 }

@@ -17,6 +17,7 @@ import {
   type Clutch,
   type ClutchPack,
 } from '../../core/clutch';
+import { rigKind, rigOfCase, type FaultCase } from '../../core/faults';
 import type { Vehicle } from '../../core/vehicle';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
 
@@ -33,6 +34,8 @@ export function ModelFacts({ model }: { model: Model }) {
       return <VehicleFacts vehicle={model} />;
     case 'fair-sprocket/clutch':
       return <ClutchFacts clutch={model} />;
+    case 'fair-sprocket/fault-case':
+      return <CaseFacts faultCase={model} />;
     case 'fair-sprocket/clutch-pack':
       return <PackFacts pack={model} />;
   }
@@ -139,6 +142,21 @@ function PackFacts({ pack }: { pack: ClutchPack }) {
           torque: numbers.quantity(packTorque(pack, pack.pressure), 'torque'),
         })}
       </span>
+    </>
+  );
+}
+
+/** Never what is wrong: a class looks over the shoulder. */
+function CaseFacts({ faultCase }: { faultCase: FaultCase }) {
+  const { t } = useTranslation();
+  const { unit, limitMinutes } = faultCase;
+  return (
+    <>
+      <span>{t(`faults.rigs.${rigKind(rigOfCase(faultCase))}`)}</span>
+      {unit && <span>{unit.name}</span>}
+      {limitMinutes !== undefined && (
+        <span>{t('modelFacts.limit', { minutes: limitMinutes })}</span>
+      )}
     </>
   );
 }

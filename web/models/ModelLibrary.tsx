@@ -15,9 +15,16 @@ import { useUndoNotice } from '../shared/useUndoNotice';
 import { newUnit } from '../units/editor/unitEdits';
 import { ModelFacts } from './ModelFacts';
 import { benchOf, editorOf, shelfOf } from './modelPlaces';
-import { onShelf, removeModel, saveModel, selectModels, type Shelf } from './modelsSlice';
+import {
+  onShelf,
+  removeModel,
+  saveModel,
+  selectModels,
+  selectUnits,
+  type Shelf,
+} from './modelsSlice';
 import { newClutch, newClutchPack } from './newClutches';
-import { newConverter, newEngine, newVehicle } from './newModels';
+import { newConverter, newEngine, newFaultCase, newVehicle } from './newModels';
 import '../lessons/library/LessonLibrary.css';
 import './ModelLibrary.css';
 
@@ -25,6 +32,7 @@ import './ModelLibrary.css';
 export function ModelLibrary({ kind }: { kind: ModelKind }) {
   const { t } = useTranslation();
   const shelf = useAppSelector(selectModels(kind)) as Shelf<Model>;
+  const units = useAppSelector(selectUnits);
   const importer = useImporter();
   const dispatch = useAppDispatch();
   const services = useServices();
@@ -39,6 +47,7 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
       'fair-sprocket/vehicle': () => newVehicle(id, name),
       'fair-sprocket/clutch': () => newClutch(id, name),
       'fair-sprocket/clutch-pack': () => newClutchPack(id, name),
+      'fair-sprocket/fault-case': () => newFaultCase(id, name, onShelf(units)[0]),
     }[kind]();
     void dispatch(saveModel({ model })).then(() => navigate(editorOf(model)));
   };
@@ -110,7 +119,10 @@ function ModelCard({ model }: { model: Model }) {
         <Link to={benchOf(model)}>{model.name}</Link>
       </h2>
       <div className="lesson-card-summary">
-        <LazyMarkdown text={model.notes ?? ''} />
+        {/* An instructor's notes on a case say what is wrong with it. */}
+        <LazyMarkdown
+          text={model.format === 'fair-sprocket/fault-case' ? '' : (model.notes ?? '')}
+        />
       </div>
       <div className="lesson-card-facts">
         <ModelFacts model={model} />

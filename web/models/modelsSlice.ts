@@ -96,6 +96,7 @@ export const selectConverters = selectModels('fair-sprocket/converter');
 export const selectEngines = selectModels('fair-sprocket/engine');
 export const selectVehicles = selectModels('fair-sprocket/vehicle');
 export const selectClutches = selectModels('fair-sprocket/clutch');
+export const selectCases = selectModels('fair-sprocket/fault-case');
 export const selectClutchPacks = selectModels('fair-sprocket/clutch-pack');
 
 /** The models of a shelf in its order. */

@@ -1,7 +1,9 @@
 import { usualBlades, type Converter, type Engine } from '../../core/converter';
+import { singleFaults, rigOfUnit, type FaultCase } from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
 import type { Vehicle } from '../../core/vehicle';
 
-/** What a new converter, engine or vehicle starts as: sound, of usual size, and to be changed. */
+/** What a new converter, engine, vehicle or case starts as: sound, of usual size, and to be changed. */
 export const newConverter = (id: string, name: string): Converter => ({
   format: 'fair-sprocket/converter',
   version: 1,
@@ -38,3 +40,18 @@ export const newVehicle = (id: string, name: string): Vehicle => ({
   dragAreaM2: 0.8,
   rolling: 0.012,
 });
+
+/** @param unit whose first fault the case starts with */
+export function newFaultCase(id: string, name: string, unit: Unit | undefined): FaultCase {
+  const [fault] = unit ? singleFaults(rigOfUnit(unit)) : [];
+  return {
+    format: 'fair-sprocket/fault-case',
+    version: 1,
+    id,
+    name,
+    complaint: '',
+    ...(unit ? { unit } : {}),
+    cause: fault ? [{ target: fault.target, kind: fault.kind }] : [],
+    minutes: 30,
+  };
+}

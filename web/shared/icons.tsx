@@ -1,5 +1,6 @@
 import {
   AlignLeftOutlined as AlignLeftOutlinedIcon,
+  TableOutlined as TableOutlinedIcon,
   ApartmentOutlined as ApartmentOutlinedIcon,
   ArrowUpOutlined as ArrowUpOutlinedIcon,
   BoldOutlined as BoldOutlinedIcon,
@@ -52,6 +53,7 @@ function beside(Icon: ComponentType<IconProps & { 'aria-hidden'?: boolean }>) {
 }
 
 export const AlignLeftOutlined = beside(AlignLeftOutlinedIcon);
+export const TableOutlined = beside(TableOutlinedIcon);
 export const ApartmentOutlined = beside(ApartmentOutlinedIcon);
 export const VerticalAlignBottomOutlined = beside(VerticalAlignBottomOutlinedIcon);
 export const ArrowUpOutlined = beside(ArrowUpOutlinedIcon);

@@ -22,7 +22,24 @@ import type {
   SlipTest,
   SweptOfEngagement,
 } from '../../core/shift';
+import type {
+  Answer,
+  Candidate,
+  Check,
+  DeskEntry,
+  Diagnosis,
+  DiagnosisGrade,
+  Difficulty,
+  DrawnCase,
+  ExpertPath,
+  CaseProblem,
+  Fault,
+  FaultCase,
+  Reading,
+  SymptomRow,
+} from '../../core/faults';
 import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
+import type { FaultKeyResult, WhichTestQuestion } from '../../core/lesson';
 import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
@@ -130,4 +147,52 @@ export interface ClutchWorker {
     onPoint: Told<EngagementPoint>,
   ): Promise<void>;
   pack(pack: ClutchPack, duty: Duty): PackReport;
+}
+
+/** So much of a piece of work is done. */
+export interface Progress {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** Every single fault of a machine with what each check reads, and the machine as it should be. */
+export interface AtlasTable {
+  readonly checks: readonly Check[];
+  readonly sound: Candidate;
+  readonly rows: readonly Candidate[];
+}
+
+/** A case as it lies on the desk: all that could be wrong, and not a word of what is. */
+export interface OpenedDesk {
+  readonly checks: readonly Check[];
+  readonly candidates: readonly Candidate[];
+  readonly sound: Candidate;
+  readonly complaint: readonly Reading[];
+}
+
+/** What an instructor sees of a case that is being written. */
+export interface CaseReport {
+  readonly problems: readonly CaseProblem[];
+  readonly complaint: readonly Reading[];
+  /** Faults that read alike in everything the complaint says. */
+  readonly alike: number;
+  readonly expert: ExpertPath | null;
+}
+
+/** Messages between the page and the worker that looks at faults. One worker holds one open case. */
+export interface FaultWorker {
+  atlas(unit: Unit): AtlasTable;
+  pairs(unit: Unit, onStep: Told<Progress>): Promise<SymptomRow[]>;
+  open(faultCase: FaultCase, onStep: Told<Progress>): Promise<OpenedDesk>;
+  /** Of the open case. */
+  read(check: string): Answer;
+  /** Pairs of faults that give all of these readings, the likeliest first. */
+  pairsThatFit(readings: readonly Reading[]): Fault[][];
+  grade(entries: readonly DeskEntry[], diagnosis: Diagnosis): DiagnosisGrade;
+  /** The key of a question about the open case. */
+  rank(question: WhichTestQuestion): FaultKeyResult;
+  /** The same of a case that is not open. */
+  keyOf(question: WhichTestQuestion, faultCase: FaultCase): FaultKeyResult;
+  report(faultCase: FaultCase): CaseReport;
+  draw(faultCase: FaultCase, seed: string, difficulty: Difficulty): DrawnCase | null;
 }

@@ -7,6 +7,7 @@ const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as {
   whyUnit: Record<string, object>;
   whyConverter: Record<string, object>;
   whyClutch: Record<string, object>;
+  whyFault: Record<string, object>;
 };
 
 const files = (dir: string): string[] =>
@@ -64,6 +65,7 @@ test('every misconception has its name and its reason', () => {
     ...Object.keys(en.whyUnit),
     ...Object.keys(en.whyConverter),
     ...Object.keys(en.whyClutch),
+    ...Object.keys(en.whyFault),
   ]);
   for (const none of ['unknown', 'unknown-pack']) reasons.delete(none);
   expect([...reasons].sort()).toEqual(Object.keys(en.misconceptions).sort());

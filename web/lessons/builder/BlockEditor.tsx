@@ -6,6 +6,7 @@ import { CautionBox } from '../CautionBox';
 import { BenchEditor } from './BenchEditor';
 import { ClutchBenchEditor, PackBenchEditor } from './ClutchBenchEditor';
 import { ConverterBenchEditor } from './ConverterBenchEditor';
+import { FaultTableEditor } from './FaultTableEditor';
 import { PictureEditor } from './PictureEditor';
 import { QuestionEditor } from './QuestionEditor';
 import type { EditsBlock } from './editsBlock';
@@ -41,6 +42,8 @@ export function BlockEditor({ block, onBlock }: EditsBlock) {
       return <ClutchBenchEditor block={block} onBlock={onBlock} />;
     case 'pack-bench':
       return <PackBenchEditor block={block} onBlock={onBlock} />;
+    case 'fault-table':
+      return <FaultTableEditor block={block} onBlock={onBlock} />;
     case 'question':
       return (
         <QuestionEditor

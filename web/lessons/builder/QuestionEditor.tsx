@@ -5,14 +5,18 @@ import {
   CHOICE_ASKS,
   CLUTCH_QUESTION_KINDS,
   CONVERTER_QUESTION_KINDS,
+  FAULT_QUESTION_KINDS,
   GOALS,
   hasDirection,
   isClutchQuestion,
   isConverterQuestion,
+  isCaseQuestion,
+  isFaultQuestion,
   isSetQuestion,
   isUnitQuestion,
   newClutchQuestion,
   newConverterQuestion,
+  newFaultQuestion,
   newQuestion,
   newUnitQuestion,
   NUMBER_ASKS,
@@ -20,6 +24,7 @@ import {
   type ChoiceQuestion,
   type ClutchQuestion,
   type ConverterQuestion,
+  type FaultQuestion,
   type NumberQuestion,
   type Question,
   type SetQuestion,
@@ -29,6 +34,7 @@ import { useNumbers } from '../../shared/numbers';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { keyText, promptOf, quantityOf } from '../questionWords';
 import type { Model } from '../../../core/formats';
+import { FaultQuestionEditor } from './FaultQuestionEditor';
 import { ClutchQuestionEditor } from './ClutchQuestionEditor';
 import { modelsNamed, useClutchRig } from './useClutchRig';
 import { ConverterQuestionEditor } from './ConverterQuestionEditor';
@@ -49,6 +55,7 @@ const SET_KINDS = ['number', 'choice', 'roles'] as const;
 export function QuestionEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
   const units = useLessonModels('fair-sprocket/unit').models;
+  const cases = useLessonModels('fair-sprocket/fault-case').models;
   const { firstRig } = useRig(isConverterQuestion(question) ? question : {});
   const { firstRig: clutchRig } = useClutchRig(isClutchQuestion(question) ? question : {});
   const change = (kind: Question['kind']) => {
@@ -61,6 +68,15 @@ export function QuestionEditor({ question, onQuestion }: Props) {
       const { converter, engine, vehicle, unit } = firstRig;
       const models = [converter, engine, ...(vehicle ? [vehicle] : []), ...(unit ? [unit] : [])];
       onQuestion({ ...newConverterQuestion(kind, firstRig), prompt }, models);
+    } else if (isFaultKind(kind)) {
+      const ofCase = isCaseQuestion({ kind });
+      const model = ofCase ? cases[0] : units[0];
+      if (!model) return;
+      const subject = {
+        unit: ofCase ? null : (units[0] ?? null),
+        faultCase: ofCase ? (cases[0] ?? null) : null,
+      };
+      onQuestion({ ...newFaultQuestion(kind, subject), prompt }, [model]);
     } else if (isUnitKind(kind)) {
       const current = isUnitQuestion(question) ? question.unit : '';
       const unit = units.find((u) => u.id === current) ?? units[0];
@@ -91,10 +107,22 @@ export function QuestionEditor({ question, onQuestion }: Props) {
           ...(clutchRig.clutch && clutchRig.pack
             ? [{ label: t('question.ofClutch'), options: CLUTCH_QUESTION_KINDS.map(option) }]
             : []),
+          ...(units.length > 0
+            ? [
+                {
+                  label: t('question.ofFaults'),
+                  options: FAULT_QUESTION_KINDS.filter(
+                    (kind) => cases.length > 0 || !isCaseQuestion({ kind }),
+                  ).map(option),
+                },
+              ]
+            : []),
         ]}
       />
       {isUnitQuestion(question) ? (
         <UnitQuestionEditor question={question} onQuestion={onQuestion} />
+      ) : isFaultQuestion(question) ? (
+        <FaultQuestionEditor question={question} onQuestion={onQuestion} />
       ) : isClutchQuestion(question) ? (
         <ClutchQuestionEditor question={question} onQuestion={onQuestion} />
       ) : isConverterQuestion(question) ? (
@@ -108,6 +136,8 @@ export function QuestionEditor({ question, onQuestion }: Props) {
 
 const isUnitKind = (kind: Question['kind']): kind is UnitQuestion['kind'] =>
   (UNIT_QUESTION_KINDS as readonly string[]).includes(kind);
+const isFaultKind = (kind: Question['kind']): kind is FaultQuestion['kind'] =>
+  (FAULT_QUESTION_KINDS as readonly string[]).includes(kind);
 const isClutchKind = (kind: Question['kind']): kind is ClutchQuestion['kind'] =>
   (CLUTCH_QUESTION_KINDS as readonly string[]).includes(kind);
 const isConverterKind = (kind: Question['kind']): kind is ConverterQuestion['kind'] =>

@@ -8,6 +8,7 @@ import {
   QuestionCircleOutlined,
   ReloadOutlined,
   SettingOutlined,
+  TableOutlined,
   VerticalAlignBottomOutlined,
   WarningOutlined,
 } from '../../shared/icons';
@@ -39,6 +40,7 @@ const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
   'converter-bench': <ReloadOutlined />,
   'clutch-bench': <VerticalAlignBottomOutlined />,
   'pack-bench': <AlignLeftOutlined />,
+  'fault-table': <TableOutlined />,
   question: <QuestionCircleOutlined />,
 };
 const KINDS = Object.keys(ICONS) as BlockKind[];
@@ -70,7 +72,7 @@ export function StepEditor({ step }: { step: LessonStep }) {
       ...(pack ? { pack: pack.id } : {}),
     });
     const models =
-      kind === 'unit-bench'
+      kind === 'unit-bench' || kind === 'fault-table'
         ? unit && [unit]
         : kind === 'converter-bench'
           ? firstRig && [firstRig.converter, firstRig.engine]

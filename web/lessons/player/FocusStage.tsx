@@ -1,9 +1,12 @@
 import { lazy, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  caseOf,
   clutchRigOf,
   isClutchQuestion,
+  isCaseQuestion,
   isConverterQuestion,
+  isFaultQuestion,
   isUnitQuestion,
   missingFault,
   rigOf,
@@ -41,6 +44,13 @@ const ConverterQuestionStage = lazy(async () => ({
 const ConverterBenchStage = lazy(async () => ({
   default: (await import('./ConverterBenchStage')).ConverterBenchStage,
 }));
+const FaultRowStage = lazy(async () => ({
+  default: (await import('./FaultRowStage')).FaultRowStage,
+}));
+const CaseStage = lazy(async () => ({ default: (await import('./CaseStage')).CaseStage }));
+const FaultTableStage = lazy(async () => ({
+  default: (await import('./FaultTableStage')).FaultTableStage,
+}));
 const BenchStage = lazy(async () => ({ default: (await import('./BenchStage')).BenchStage }));
 
 interface Frame {
@@ -76,6 +86,11 @@ export function FocusStage({ lesson, focus, round, ...frame }: FocusProps) {
       const clutch = clutchRigOf(lesson, focus)?.clutch;
       if (!clutch) return <ModelMissing fault="clutch-missing" {...frame} />;
       return <ClutchBenchStage key={focus.id} block={focus} clutch={clutch} {...frame} />;
+    }
+    case 'fault-table': {
+      const unit = unitOf(lesson, focus);
+      if (!unit) return <ModelMissing fault="unit-missing" {...frame} />;
+      return <FaultTableStage key={focus.id} block={focus} unit={unit} {...frame} />;
     }
     case 'pack-bench': {
       const pack = clutchRigOf(lesson, focus)?.pack;
@@ -123,6 +138,32 @@ function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
         key={key}
         block={{ ...block, question }}
         rig={rig}
+        round={round}
+        {...frame}
+      />
+    );
+  }
+  if (isCaseQuestion(question)) {
+    const faultCase = caseOf(lesson, question);
+    if (!faultCase) return <ModelMissing fault="case-missing" {...frame} />;
+    return (
+      <CaseStage
+        key={key}
+        block={{ ...block, question }}
+        faultCase={faultCase}
+        round={round}
+        {...frame}
+      />
+    );
+  }
+  if (isFaultQuestion(question)) {
+    const unit = unitOf(lesson, question);
+    if (!unit) return <ModelMissing fault="unit-missing" {...frame} />;
+    return (
+      <FaultRowStage
+        key={key}
+        block={{ ...block, question }}
+        unit={unit}
         round={round}
         {...frame}
       />

@@ -42,6 +42,7 @@ function ReadingBlock({ block }: { block: Block }) {
     case 'converter-bench':
     case 'clutch-bench':
     case 'pack-bench':
+    case 'fault-table':
     case 'question':
       return null;
   }

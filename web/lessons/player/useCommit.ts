@@ -2,6 +2,7 @@ import { useState } from 'react';
 import {
   assess,
   type Answer,
+  type AssessResult,
   type AttemptAnswer,
   type Confidence,
   type QuestionBlock,
@@ -18,10 +19,14 @@ export function useCommit(block: QuestionBlock, subject: Subject, round: number)
   const services = useServices();
   const player = useAppSelector(selectPlayer);
   const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
-  const commit = (answer: Answer, confidence: Confidence) => {
-    const result = assess(block.question, subject, answer);
-    if (!result.ok || !player.attempt) return;
-    const { score, misconception } = result.grade;
+  /** @param graded where grading takes a worker */
+  const commit = (
+    answer: Answer,
+    confidence: Confidence,
+    graded: AssessResult = assess(block.question, subject, answer),
+  ) => {
+    if (!graded.ok || !player.attempt) return;
+    const { score, misconception } = graded.grade;
     const entry: AttemptAnswer = {
       question: block.id,
       round,

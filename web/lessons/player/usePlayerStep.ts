@@ -3,6 +3,7 @@ import type {
   BenchBlock,
   ClutchBenchBlock,
   ConverterBenchBlock,
+  FaultTableBlock,
   LessonStep,
   PackBenchBlock,
   QuestionBlock,
@@ -17,7 +18,8 @@ export type Focus =
   | UnitBenchBlock
   | ConverterBenchBlock
   | ClutchBenchBlock
-  | PackBenchBlock;
+  | PackBenchBlock
+  | FaultTableBlock;
 
 export const takesSheet = (block: LessonStep['blocks'][number]): block is Focus =>
   block.kind === 'question' ||
@@ -25,7 +27,8 @@ export const takesSheet = (block: LessonStep['blocks'][number]): block is Focus 
   block.kind === 'unit-bench' ||
   block.kind === 'converter-bench' ||
   block.kind === 'clutch-bench' ||
-  block.kind === 'pack-bench';
+  block.kind === 'pack-bench' ||
+  block.kind === 'fault-table';
 
 /**
  * Which block has the sheet: what the student chose, else the first open question, else the last block that

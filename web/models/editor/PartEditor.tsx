@@ -9,6 +9,8 @@ import { modelEdited } from '../modelDraftSlice';
 import { useModelAutosave } from '../useModelAutosave';
 import { useTakeCopy } from '../useTakeCopy';
 import { withNotes } from '../withNotes';
+import { CaseFields } from '../../faults/CaseFields';
+import { CasePreview } from '../../faults/CasePreview';
 import { ConverterFields } from './ConverterFields';
 import { ConverterPreview } from './ConverterPreview';
 import { EngineFields } from './EngineFields';
@@ -79,6 +81,8 @@ function Preview({ part, onPart }: Omit<FieldsProps, 'problems'>) {
       return <VehiclePreview vehicle={part} />;
     case 'fair-sprocket/clutch':
       return <ClutchPreview clutch={part} />;
+    case 'fair-sprocket/fault-case':
+      return <CasePreview faultCase={part} />;
     case 'fair-sprocket/clutch-pack':
       return <PackPreview pack={part} onPack={onPart} newId={() => services.newId()} />;
   }
@@ -100,6 +104,8 @@ function Fields({ part, problems, onPart }: FieldsProps) {
       return <VehicleFields vehicle={part} problems={problems} onVehicle={onPart} />;
     case 'fair-sprocket/clutch':
       return <ClutchFields clutch={part} problems={problems} onClutch={onPart} />;
+    case 'fair-sprocket/fault-case':
+      return <CaseFields faultCase={part} onCase={onPart} />;
     case 'fair-sprocket/clutch-pack':
       return <PackFields pack={part} problems={problems} onPack={onPart} />;
   }

@@ -1,79 +1,56 @@
-import { Button, Select } from 'antd';
+import { Button, Progress, Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
 import {
   chartReason,
+  DRIVE_SYMPTOMS,
   faultKey,
   lookAlikes,
-  symptomTable,
   type DriveSymptom,
   type SymptomRow,
 } from '../../core/faults';
 import { figuresCsv } from '../../core/formats';
 import { unitFindings, type Unit } from '../../core/geartrain';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { useAppDispatch } from '../app/hooks';
 import { download, fileName } from '../files/download';
-import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
-import { shelfOf } from '../models/modelPlaces';
-import { selectUnits } from '../models/modelsSlice';
 import { DownloadOutlined } from '../shared/icons';
 import { gearName } from '../shared/unitNames';
-import { atlasChanged, selectAtlas, type AtlasState } from './atlasSlice';
+import { useSettledRun } from '../workers/useSettledRun';
+import { atlasOf } from '../workers/faultWorker';
+import { atlasChanged, type AtlasState } from './atlasSlice';
 import { AtlasTable } from './AtlasTable';
-import { cellText, faultText } from './faultWords';
 import { FaultDetail } from './FaultDetail';
+import { FaultPlaces } from './FaultPlaces';
+import { cellText, faultText } from './faultWords';
 import { PlanPanel } from './PlanPanel';
-import './Atlas.css';
+import { PriorsTable } from './PriorsTable';
+import { usePairs } from './usePairs';
 
-const SEEN: readonly DriveSymptom[] = [
-  'right',
-  'neutral',
-  'wrong-ratio',
-  'binds',
-  'moves',
-  'wrong-way',
-];
+/** Pairs shown at most: past this, more ought to be seen first. */
+const MOST_PAIRS = 150;
 
-/** The symptom atlas: every single fault of a unit, by range, on drive and on coast; what looks alike, and what splits it. */
-export function AtlasScreen() {
-  const { t } = useTranslation();
-  const state = useAppSelector(selectAtlas);
-  const unit = chosenFrom(useAppSelector(selectUnits), state.unitId);
-  return (
-    <main className="atlas" id="main">
-      <h1 className="visually-hidden">{t('nav.atlas')}</h1>
-      {unit ? (
-        <Atlas unit={unit} state={state} />
-      ) : (
-        <p className="library-empty">
-          {t('atlas.empty')} <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
-        </p>
-      )}
-    </main>
-  );
-}
-
-function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
+export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const change = (next: Partial<AtlasState>) => dispatch(atlasChanged(next));
   const sound = useMemo(() => unitFindings(unit).every((f) => f.weight !== 'wrong'), [unit]);
-  const table = useMemo(() => (sound ? symptomTable(unit) : null), [unit, sound]);
-  const groups = useMemo(() => (table ? lookAlikes(table) : []), [table]);
-  if (!table) return <p className="library-empty">{t('atlas.broken')}</p>;
-  const shows = (row: SymptomRow) =>
+  const { result: table, failure } = useSettledRun(sound ? unit : null, atlasOf);
+  const pairs = usePairs(unit);
+  const own = table?.rows.some((r) => r.cells.length !== unit.ranges.length) ? null : table;
+  const fits = (row: Pick<SymptomRow, 'cells'>) =>
     row.cells.every((c) => state.seen[c.range] === undefined || state.seen[c.range] === c.drive);
-  const shown = groups.map((g) => g.filter(shows)).filter((g) => g.length > 0);
+  const singles = useMemo(() => (own ? lookAlikes(own.rows) : []), [own]);
+  const shown = singles.map((g) => g.filter(fits)).filter((g) => g.length > 0);
   const rows = shown.flat();
-  const chosen = table.rows.find((r) => faultKey(r.faults) === state.chosen) ?? null;
+  const pairRows = (pairs.rows ?? []).filter(fits).slice(0, MOST_PAIRS);
+  const chosen = rows.find((r) => faultKey(r.faults) === state.chosen) ?? null;
   const csv = () =>
     download(
       fileName(`${unit.name} ${t('nav.atlas')}`, 'csv'),
       figuresCsv(
         [t('atlas.fault'), ...unit.ranges.map(gearName)],
-        rows.map((row) => [
+        [...rows, ...pairRows].map((row) => [
           faultText(t, unit, row.faults),
           ...row.cells.map((c) => cellText(t, c)),
         ]),
@@ -86,23 +63,28 @@ function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
         <div className="atlas-head">
           <h2>{unit.name}</h2>
           <span className="quiet" role="status">
-            {t('atlas.shown', { count: rows.length, all: table.rows.length })}
+            {own
+              ? t('atlas.shown', { count: rows.length, all: own.rows.length })
+              : failure || t(sound ? 'atlas.working' : 'atlas.broken')}
           </span>
           <span className="row atlas-tools">
             <Button onClick={() => window.print()}>{t('atlas.print')}</Button>
-            <Button icon={<DownloadOutlined />} onClick={csv}>
+            <Button icon={<DownloadOutlined />} onClick={csv} disabled={!own}>
               CSV
             </Button>
           </span>
         </div>
-        <AtlasTable
-          unit={unit}
-          groups={shown}
-          chosen={state.chosen}
-          onChosen={(key) => change({ chosen: key })}
-        />
+        {own && (
+          <AtlasTable
+            unit={unit}
+            groups={pairRows.length > 0 ? [...shown, ...lookAlikes(pairRows)] : shown}
+            chosen={state.chosen}
+            onChosen={(key) => change({ chosen: key })}
+          />
+        )}
       </section>
       <aside className="atlas-side" aria-label={t('atlas.controls')}>
+        <FaultPlaces />
         <ModelSelect
           kind="fair-sprocket/unit"
           value={unit.id}
@@ -116,6 +98,7 @@ function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
               <Select<DriveSymptom | 'any'>
                 aria-label={t('atlas.seenIn', { range: gearName(range) })}
                 value={state.seen[range.id] ?? 'any'}
+                listHeight={320}
                 onChange={(v) => {
                   const seen = { ...state.seen };
                   if (v === 'any') delete seen[range.id];
@@ -124,21 +107,51 @@ function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
                 }}
                 options={[
                   { value: 'any', label: t('atlas.notDriven') },
-                  ...SEEN.map((s) => ({ value: s, label: t(`atlas.seenAs.${s}`) })),
+                  ...DRIVE_SYMPTOMS.map((s) => ({ value: s, label: t(`faults.words.${s}`) })),
                 ]}
               />
             </label>
           ))}
         </div>
-        <Button
-          disabled={Object.keys(state.seen).length === 0}
-          onClick={() => change({ seen: {} })}
-        >
-          {t('atlas.forget')}
-        </Button>
-        <Reason unit={unit} seen={state.seen} none={rows.length === 0} />
-        {chosen && <FaultDetail unit={unit} table={table} chosen={chosen} />}
-        <PlanPanel unit={unit} rows={rows} />
+        <div className="row">
+          <Button
+            disabled={Object.keys(state.seen).length === 0}
+            onClick={() => change({ seen: {} })}
+          >
+            {t('atlas.forget')}
+          </Button>
+          {pairs.progress ? (
+            <Button onClick={pairs.cancel}>{t('app.cancel')}</Button>
+          ) : (
+            <Button onClick={pairs.start} disabled={!own || pairs.rows !== null}>
+              {t('atlas.pairs')}
+            </Button>
+          )}
+        </div>
+        {pairs.progress && (
+          <Progress
+            aria-label={t('atlas.pairs')}
+            percent={Math.round((100 * pairs.progress.done) / Math.max(1, pairs.progress.of))}
+          />
+        )}
+        {pairs.rows && (
+          <p role="status">
+            {t('atlas.pairsFit', {
+              count: pairs.rows.filter(fits).length,
+              all: pairs.rows.length,
+            })}
+          </p>
+        )}
+        <Reason unit={unit} seen={state.seen} none={own !== null && rows.length === 0} />
+        {own && chosen && <FaultDetail unit={unit} table={own} chosen={chosen} />}
+        {own && <PlanPanel unit={unit} checks={own.checks} rows={rows} priors={state.priors} />}
+        {own && (
+          <PriorsTable
+            kinds={[...new Set(own.rows.flatMap((r) => r.faults.map((f) => f.kind)))]}
+            priors={state.priors}
+            onPriors={(priors) => change({ priors })}
+          />
+        )}
       </aside>
     </>
   );

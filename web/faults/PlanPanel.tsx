@@ -1,6 +1,13 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { checksOf, cheapestPlan, nextChecks, suspects, type SymptomRow } from '../../core/faults';
+import {
+  cheapestPlan,
+  nextChecks,
+  suspects,
+  type Candidate,
+  type Check,
+  type Priors,
+} from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { formatNumber } from '../shared/numbers';
 import { checkText } from './faultWords';
@@ -9,11 +16,20 @@ const SHOWN = 3;
 /** Past this many faults a plan for all is a whole shop manual. */
 const MOST_PLANNED = 12;
 
+interface Props {
+  unit: Unit;
+  checks: readonly Check[];
+  rows: readonly Candidate[];
+  priors: Priors;
+}
+
 /** For the faults that are left: what to ask next, and the cheapest set of checks that tells all of them apart. */
-export function PlanPanel({ unit, rows }: { unit: Unit; rows: readonly SymptomRow[] }) {
+export function PlanPanel({ unit, checks, rows, priors }: Props) {
   const { t } = useTranslation();
-  const checks = useMemo(() => checksOf(unit), [unit]);
-  const next = useMemo(() => nextChecks(suspects(rows, []), checks, []), [rows, checks]);
+  const next = useMemo(
+    () => nextChecks(suspects(rows, [], priors), checks, []),
+    [rows, checks, priors],
+  );
   const plan = useMemo(
     () => (rows.length > 1 && rows.length <= MOST_PLANNED ? cheapestPlan(checks, rows) : null),
     [rows, checks],

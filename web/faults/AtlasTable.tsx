@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { faultKey, type SymptomRow } from '../../core/faults';
+import { faultKey, type SymptomCell, type SymptomRow } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { gearName } from '../shared/unitNames';
 import { cellText, faultText } from './faultWords';
@@ -11,6 +11,10 @@ interface Props {
   chosen: string | null;
   onChosen: (key: string | null) => void;
 }
+
+/** Drives as it should, and still something is noticed. */
+const noticed = ({ drive, coast, heard, goesIn }: SymptomCell): boolean =>
+  drive === 'right' && (coast !== 'right' || heard !== 'quiet' || goesIn !== 'clean');
 
 /** Faults down, ranges across; each cell told by word and by tone. */
 export function AtlasTable({ unit, groups, chosen, onChosen }: Props) {
@@ -48,10 +52,10 @@ export function AtlasTable({ unit, groups, chosen, onChosen }: Props) {
                     <td
                       key={cell.range}
                       data-drive={cell.drive}
-                      data-coast={cell.drive === 'right' ? cell.coast : 'right'}
+                      data-coast={noticed(cell) ? 'noticed' : 'right'}
                     >
-                      {cell.drive === 'right' && cell.coast === 'right' ? (
-                        <span aria-label={t('atlas.drive.right')}>·</span>
+                      {cell.drive === 'right' && !noticed(cell) ? (
+                        <span aria-label={t('faults.words.right')}>·</span>
                       ) : (
                         cellText(t, cell)
                       )}

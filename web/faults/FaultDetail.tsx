@@ -1,30 +1,25 @@
 import { useTranslation } from 'react-i18next';
-import {
-  checksOf,
-  cheapestSplit,
-  faultKey,
-  signatureOf,
-  type SymptomRow,
-  type SymptomTable,
-} from '../../core/faults';
+import { cheapestSplit, faultKey, signatureOf, type Candidate } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
-import { checkText, faultText } from './faultWords';
+import type { AtlasTable } from '../workers/protocol';
+import { checkText, faultText, severityText } from './faultWords';
 
 interface Props {
   unit: Unit;
-  table: SymptomTable;
-  chosen: SymptomRow;
+  table: AtlasTable;
+  chosen: Candidate;
 }
 
 /** A fault, what looks just like it on the road, and the cheapest check that splits each from it. */
 export function FaultDetail({ unit, table, chosen }: Props) {
   const { t } = useTranslation();
-  const checks = checksOf(unit);
   const alike = table.rows.filter((r) => r !== chosen && signatureOf(r) === signatureOf(chosen));
   const silent = signatureOf(chosen) === signatureOf(table.sound);
+  const far = chosen.faults.map((f) => severityText(t, f)).filter((s) => s !== '');
   return (
     <div className="atlas-detail">
       <strong>{faultText(t, unit, chosen.faults)}</strong>
+      {far.length > 0 && <p className="quiet">{far.join(', ')}</p>}
       {silent && <p>{t('atlas.silent')}</p>}
       {alike.length === 0 ? (
         <p>{t('atlas.alone')}</p>
@@ -33,7 +28,7 @@ export function FaultDetail({ unit, table, chosen }: Props) {
           <p>{t('atlas.alike')}</p>
           <ul>
             {alike.map((row) => {
-              const split = cheapestSplit(checks, chosen, row);
+              const split = cheapestSplit(table.checks, chosen, row);
               return (
                 <li key={faultKey(row.faults)}>
                   {faultText(t, unit, row.faults)}

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { DriveSymptom } from '../../core/faults';
+import type { DriveSymptom, FaultKind } from '../../core/faults';
 
 /** Which unit the atlas shows, what has been seen on the road, and the fault that is looked at. */
 export interface AtlasState {
@@ -8,9 +8,11 @@ export interface AtlasState {
   seen: Record<string, DriveSymptom>;
   /** Key of the fault looked at. */
   chosen: string | null;
+  /** How often faults are met in this shop; kinds left out as usual. */
+  priors: Partial<Record<FaultKind, number>>;
 }
 
-const initialState: AtlasState = { unitId: null, seen: {}, chosen: null };
+const initialState: AtlasState = { unitId: null, seen: {}, chosen: null, priors: {} };
 
 const slice = createSlice({
   name: 'atlas',

@@ -1,0 +1,223 @@
+import { slipTest, roadSlipTest } from '../shift';
+import { engineModel } from '../converter';
+import { clutchFaultOf } from './fault';
+import { examine, levelsOf, machineOf, openShop, readingOf, type Fault, type Rig } from './index';
+import { AUTOMATIC, COUPLING, DUAL, MANUAL } from './tests/rigs';
+
+const opened = (rig: Rig) => ({ shop: openShop(rig) });
+const auto = opened(AUTOMATIC);
+const manual = opened(MANUAL);
+const dual = opened(DUAL);
+const coupling = opened(COUPLING);
+
+/** What checks read with these faults. */
+function reads({ shop }: typeof auto, faults: Fault[], ids: string[]): string[] {
+  const checks = ids.map((id) => shop.checks.find((c) => c.id === id)!);
+  const candidate = examine(shop, faults, checks);
+  return checks.map((c) => readingOf(c, candidate).word);
+}
+const figure = ({ shop }: typeof auto, faults: Fault[], id: string): number => {
+  const check = shop.checks.find((c) => c.id === id)!;
+  return readingOf(check, examine(shop, faults, [check])).figure!;
+};
+
+// Common practice, no source: no range moves and the level is the same running and stopped: the pump does not turn.
+test('pump not driven', () => {
+  const faults: Fault[] = [{ target: 'oil-pump', kind: 'pump-not-driven' }];
+  expect(reads(auto, faults, ['road D1', 'road R', 'level', 'delay D1'])).toEqual([
+    'neutral',
+    'neutral',
+    'same-both-ways',
+    'never',
+  ]);
+  expect(figure(auto, faults, 'pressure full')).toBe(0);
+});
+
+// Common practice, no source: stall test high, something slips; low, the stator slips or the engine is weak.
+test('the stall test', () => {
+  const sound = figure(auto, [], 'stall D1');
+  expect(figure(auto, [{ target: 'C1', kind: 'burnt' }], 'stall D1')).toBeGreaterThan(1.03 * sound);
+  expect(figure(auto, [{ target: 'C1', kind: 'burnt' }], 'stall R')).toBeCloseTo(sound, 3);
+  expect(figure(auto, [{ target: 'converter', kind: 'stator-slips' }], 'stall D1')).toBeLessThan(
+    0.85 * sound,
+  );
+  expect(figure(auto, [{ target: 'engine', kind: 'engine-weak' }], 'stall D1')).toBeLessThan(
+    0.95 * sound,
+  );
+  const seized: Fault[] = [{ target: 'converter', kind: 'stator-seized' }];
+  expect(figure(auto, seized, 'stall D1')).toBeCloseTo(sound, 3);
+  expect(figure(auto, seized, 'hot-run')).toBeGreaterThan(figure(auto, [], 'hot-run') + 4);
+  expect(reads(auto, seized, ['pull'])).toEqual(['strong']);
+});
+
+// Common practice, no source: why an element does not apply is told by air, tap and pan, not by driving.
+test('four ways not to apply read alike on the road and apart in the shop', () => {
+  const ids = ['road D2', 'road D4', 'air B1', 'fluid', 'pan'];
+  const of = (kind: Fault['kind'], severity?: number) =>
+    reads(auto, [{ target: 'B1', kind, ...(severity ? { severity } : {}) }], ids);
+  expect(of('will-not-apply')).toEqual(['wrong-ratio', 'neutral', 'works', 'red', 'clean']);
+  expect(of('burnt')).toEqual(['wrong-ratio', 'neutral', 'works', 'brown-burnt', 'lining']);
+  expect(of('ring-out')).toEqual(['wrong-ratio', 'neutral', 'does-not-clamp', 'red', 'metal']);
+  expect(of('seal-leaks', 1.6)).toEqual(['wrong-ratio', 'neutral', 'hisses', 'red', 'clean']);
+  expect(figure(auto, [{ target: 'B1', kind: 'will-not-apply' }], 'tap B1')).toBe(0);
+  expect(figure(auto, [{ target: 'B1', kind: 'burnt' }], 'tap B1')).toBeCloseTo(450e3, 0);
+});
+
+// Common practice, no source: too low a cable setting slips under load and burns; too high a one shifts harshly.
+test('the pressure cable', () => {
+  const long: Fault[] = [{ target: 'pressure-cable', kind: 'cable-long', severity: 10 }];
+  expect(reads(auto, long, ['road D2', 'fluid', 'pull'])).toEqual([
+    'flares',
+    'brown-burnt',
+    'weak',
+  ]);
+  const short: Fault[] = [{ target: 'pressure-cable', kind: 'cable-short', severity: 10 }];
+  expect(reads(auto, short, ['road D2', 'shift D1>D2', 'fluid'])).toEqual([
+    'right',
+    'harsh',
+    'red',
+  ]);
+});
+
+test.each([
+  ['D1>D2', { target: 'B1', kind: 'accumulator-stuck' }, 'harsh'],
+  ['D1>D2', { target: 'B1', kind: 'burnt' }, 'no-shift'],
+  ['D2>D3', { target: 'C3', kind: 'burnt' }, 'flares'],
+  ['D2>D3', { target: 'C3', kind: 'seal-leaks', severity: 0.6 }, 'flares'],
+  ['D1>D2', { target: 'B1', kind: 'seal-leaks', severity: 0.6 }, 'late'],
+] as const)('shift %s with %o: %s', (pair, fault, word) => {
+  expect(reads(auto, [], [`shift ${pair}`])).toEqual(['smooth']);
+  expect(reads(auto, [fault], [`shift ${pair}`])).toEqual([word]);
+});
+
+test('lock-up and what it does at a stop', () => {
+  const of = (kind: Fault['kind']) =>
+    reads(auto, [{ target: 'lock-up', kind }], ['cruise', 'stop']);
+  expect(reads(auto, [], ['cruise', 'stop'])).toEqual(['drops', 'idles']);
+  expect(of('lock-up-off')).toEqual(['does-not-drop', 'idles']);
+  expect(of('lock-up-on')).toEqual(['does-not-drop', 'stalls']);
+});
+
+// A fact of the trade: teeth whine only where they roll under load; in direct drive a planetary set turns as one.
+test('a rough gear set is quiet in direct drive, a rough bearing wherever its shaft turns', () => {
+  const teeth: Fault[] = [{ target: 'P1', kind: 'rough-teeth' }];
+  expect(reads(auto, teeth, ['listen D1', 'listen D3', 'listen R'])).toEqual([
+    'whine',
+    'quiet',
+    'quiet',
+  ]);
+  const pair: Fault[] = [{ target: 'M3', kind: 'rough-teeth' }];
+  expect(reads(manual, pair, ['listen G3', 'listen G4', 'listen G2'])).toEqual([
+    'whine',
+    'quiet',
+    'quiet',
+  ]);
+  const bearing: Fault[] = [{ target: 'cs', kind: 'rough-bearing' }];
+  expect(reads(manual, bearing, ['listen N', 'listen G4', 'listen R'])).toEqual([
+    'growl',
+    'growl',
+    'growl',
+  ]);
+});
+
+// Common practice, no source: rounded sleeve tips grind and will not engage that gear although its neighbours are fine.
+test('one sleeve is bad, its neighbours are not', () => {
+  const rounded: Fault[] = [{ target: 'S3', kind: 'rounded', severity: 0.9 }];
+  expect(reads(manual, rounded, ['road G3', 'gear-in G3', 'gear-in G2', 'standing G3'])).toEqual([
+    'neutral',
+    'refuses',
+    'clean',
+    'goes-in',
+  ]);
+  const worn: Fault[] = [{ target: 'S3', kind: 'synchro-worn' }];
+  expect(reads(manual, worn, ['gear-in G3', 'matched G3', 'road G3'])).toEqual([
+    'grinds',
+    'clean',
+    'right',
+  ]);
+  const jumps: Fault[] = [{ target: 'S5', kind: 'jumps-out', severity: 1 }];
+  expect(reads(manual, jumps, ['road G5', 'road G4'])).toEqual(['jumps-out', 'right']);
+});
+
+// Common practice, no source: the clutch tests of the trade.
+test('the dry clutch', () => {
+  const of = (kind: Fault['kind'], ids: string[]) =>
+    reads(manual, [{ target: 'clutch', kind }], ids);
+  expect(of('clutch-worn', ['road-slip', 'drag-test'])).toEqual(['slips', 'quiet']);
+  expect(of('clutch-air', ['pedal', 'drag-test', 'gear-in G1'])).toEqual([
+    'spongy',
+    'grinds',
+    'grinds',
+  ]);
+  expect(of('clutch-bent-fingers', ['pedal', 'drag-test'])).toEqual(['firm', 'grinds']);
+  const noises = ['noise up-neutral', 'noise touch-neutral', 'noise down-in-gear'];
+  expect(of('clutch-rough-release-bearing', noises)).toEqual(['quiet', 'noise', 'noise']);
+  expect(of('clutch-rough-pilot-bearing', noises)).toEqual(['quiet', 'quiet', 'noise']);
+  expect(of('clutch-warped-disc', ['start'])).toEqual(['judders']);
+});
+
+// Slow twin: slip tests through time against the static ones, for every fault of the clutch at every level.
+test('static slip tests agree with those run through time', () => {
+  const engine = engineModel(MANUAL.engine!);
+  const setup = {
+    engine,
+    clutch: MANUAL.clutch!,
+    unit: MANUAL.unit!,
+    vehicle: MANUAL.vehicle!,
+    grade: 0,
+    seconds: 3,
+    step: 2e-3,
+  };
+  const faults = manual.shop.faults.filter((f) => {
+    const own = clutchFaultOf(f.kind);
+    return own !== null && !own.startsWith('rough');
+  });
+  for (const fault of faults.flatMap(levelsOf)) {
+    const state = machineOf(MANUAL, [fault]).clutch;
+    const [slip, road] = reads(manual, [fault], ['slip-test', 'road-slip']);
+    const timed = slipTest({ ...setup, state, apply: ['S1'] });
+    expect([fault.kind, fault.severity, timed.verdict]).toEqual([fault.kind, fault.severity, slip]);
+    const high = manual.shop.driving!.cell(machineOf(MANUAL, []), 'G5').ratio!;
+    const onRoad = roadSlipTest({ ...setup, state, apply: ['S5'] }, high * 4.1);
+    expect([fault.kind, fault.severity, onRoad.verdict]).toEqual([
+      fault.kind,
+      fault.severity,
+      road,
+    ]);
+  }
+});
+
+test('a dual clutch: pre-selection binds when a selector sticks', () => {
+  expect(reads(dual, [{ target: 'K1', kind: 'burnt' }], ['road D1', 'road D2', 'road D3'])).toEqual(
+    ['neutral', 'right', 'neutral'],
+  );
+  // Stuck in fourth: with second on the same shaft both can't be in.
+  expect(reads(dual, [{ target: 'S4', kind: 'stuck-on' }], ['road D2', 'road D4'])).toEqual([
+    'binds',
+    'right',
+  ]);
+});
+
+test('a coupling with a jammed ramp', () => {
+  const jammed: Fault[] = [{ target: 'coupling', kind: 'ramp-jammed' }];
+  expect(reads(coupling, jammed, ['circle', 'loose-start'])).toEqual(['hops', 'pulls']);
+  expect(figure(coupling, jammed, 'flange')).toBeGreaterThan(60);
+});
+
+// Every fault of every rig can be told from a sound machine by some check; none carries its symptom.
+test.each([
+  ['automatic', auto],
+  ['manual', manual],
+  ['dual clutch', dual],
+  ['coupling', coupling],
+])('no fault of the %s is invisible at its heaviest', (_name, { shop }) => {
+  const sound = shop.machine([]);
+  for (const fault of shop.faults) {
+    const heavy = shop.machine([levelsOf(fault).at(-1)!]);
+    // Looks inside come last in the list and say most: asked first, they end the search soonest.
+    const shows = [...shop.checks]
+      .reverse()
+      .some((c) => JSON.stringify(shop.answer(heavy, c)) !== JSON.stringify(shop.answer(sound, c)));
+    expect([fault, shows]).toEqual([fault, true]);
+  }
+});

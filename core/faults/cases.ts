@@ -1,0 +1,113 @@
+import { randomFromSeed } from '../numerics';
+import type { Reading } from './answer';
+import { examine, readingOf, tellsApart, type Candidate } from './candidates';
+import { driverChecks, type Check } from './checks';
+import { expertPath } from './expert';
+import { faultKey, severityOf, type Fault } from './fault';
+import type { Shop } from './shop';
+
+/** What speaks loudest in a complaint, first. */
+const LOUD: readonly Check['kind'][] = [
+  'road',
+  'stop',
+  'circle',
+  'loose-start',
+  'start',
+  'gear-in',
+  'drag-test',
+  'road-slip',
+  'pull',
+  'delay',
+  'shift',
+  'noise',
+  'pedal',
+  'listen',
+  'coast',
+  'hot-run',
+  'top-speed',
+  'cruise',
+];
+const TOLD = 2;
+
+/**
+ * What a driver would complain of: the loudest of what differs from a sound machine, and one thing that is still right.
+ * @param seed picks among alike ones
+ */
+export function complaintOf(
+  shop: Shop,
+  truth: Candidate,
+  sound: Candidate,
+  seed: string,
+): Reading[] {
+  const random = randomFromSeed(`complaint ${seed}`);
+  const driver = driverChecks(shop.checks);
+  const differs = driver.filter((c) => tellsApart(c, truth, sound));
+  const loudest = [...differs].sort(
+    (a, b) => LOUD.indexOf(a.kind) - LOUD.indexOf(b.kind) || order(random),
+  );
+  const first = loudest[0];
+  if (!first) return [];
+  const second = loudest.find((c) => c !== first && c.kind === first.kind) ?? loudest[1];
+  const good = driver.filter((c) => c.kind === first.kind && !differs.includes(c));
+  const told = [first, ...(second ? [second] : [])].slice(0, TOLD);
+  const fine = good.length > 0 ? [random.pick(good)] : [];
+  return [...told, ...fine].map((check) => ({ check, answer: readingOf(check, truth) }));
+}
+
+const order = (random: { next: () => number }): number => random.next() - 0.5;
+
+/** Whether a driver would notice anything: a case without a symptom is no case. */
+export const hasSymptom = (shop: Shop, truth: Candidate, sound: Candidate): boolean =>
+  driverChecks(shop.checks).some((c) => tellsApart(c, truth, sound));
+
+export const DIFFICULTIES = ['easy', 'middling', 'hard'] as const;
+export type Difficulty = (typeof DIFFICULTIES)[number];
+
+export interface DrawnCase {
+  readonly cause: Fault;
+  /** Faults that read alike in everything the complaint says. */
+  readonly alike: number;
+  /** Checks that an expert needs. */
+  readonly steps: number;
+}
+
+/** Causes looked at before one is chosen. */
+const DRAWN = 9;
+
+/**
+ * A fault for a case from a seed: of several drawn, that which is as hard as was asked for. Hard: many faults share the
+ * complaint, and an expert needs many checks.
+ */
+export function drawCase(
+  shop: Shop,
+  candidates: readonly Candidate[],
+  seed: string,
+  difficulty: Difficulty,
+): DrawnCase | null {
+  const random = randomFromSeed(`case ${seed}`);
+  const sound = examine(shop, []);
+  const usual = candidates.filter(
+    ({ faults }) =>
+      faults.length === 1 &&
+      severityOf(faults[0]!) === severityOf({ target: '', kind: faults[0]!.kind }),
+  );
+  const drawn: DrawnCase[] = [];
+  const pool = usual.filter((c) => hasSymptom(shop, c, sound));
+  while (drawn.length < DRAWN && pool.length > 0) {
+    const [truth] = pool.splice(random.whole(0, pool.length - 1), 1) as [Candidate];
+    const complaint = complaintOf(shop, truth, sound, seed);
+    const key = faultKey(truth.faults);
+    const alike = candidates.filter(
+      (c) => faultKey(c.faults) !== key && complaint.every((r) => !tellsApart(r.check, c, truth)),
+    );
+    const path = expertPath(candidates, shop.checks, truth, {}, complaint);
+    drawn.push({
+      cause: truth.faults[0]!,
+      alike: new Set(alike.map((c) => faultKey(c.faults))).size,
+      steps: path.steps.length,
+    });
+  }
+  drawn.sort((a, b) => a.steps - b.steps || a.alike - b.alike);
+  const at = Math.round((DIFFICULTIES.indexOf(difficulty) / 2) * (drawn.length - 1));
+  return drawn[at] ?? null;
+}

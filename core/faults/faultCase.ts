@@ -1,0 +1,96 @@
+import type { Clutch, Coupling } from '../clutch';
+import type { Converter, Engine } from '../converter';
+import { unitFindings, type Unit } from '../geartrain';
+import type { Vehicle } from '../vehicle';
+import { hasSymptom } from './cases';
+import { examine } from './candidates';
+import { driverChecks } from './checks';
+import type { Priors } from './diagnosis';
+import type { Fault, FaultKind } from './fault';
+import { rigFaultProblem, type Rig } from './rig';
+import { openShop } from './shop';
+
+/**
+ * A case for the Fault desk as people exchange it: a machine with its models, what is wrong with it, and how it came to
+ * the shop. What anyone sees, hears or measures of it is computed. Its schema is `formats/faultCaseV1.ts`.
+ */
+export interface FaultCase {
+  format: 'fair-sprocket/fault-case';
+  version: 1;
+  id: string;
+  name: string;
+  /** Markdown; for the instructor. */
+  notes?: string;
+  /** In the driver's own words; empty: the program words what differs from a sound machine. */
+  complaint: string;
+  unit?: Unit;
+  engine?: Engine;
+  converter?: Converter;
+  clutch?: Clutch;
+  vehicle?: Vehicle;
+  coupling?: Coupling;
+  cause: CaseFault[];
+  /** Driven like this before it came in. */
+  minutes: number;
+  /** Shop minutes that a student may spend. */
+  limitMinutes?: number;
+  /** How often faults are met here; kinds left out as usual. */
+  priors?: Partial<Record<FaultKind, number>>;
+}
+
+export interface CaseFault {
+  target: string;
+  kind: FaultKind;
+  severity?: number;
+}
+
+export const rigOfCase = (c: FaultCase): Rig => ({
+  unit: c.unit ?? null,
+  engine: c.engine ?? null,
+  converter: c.converter ?? null,
+  clutch: c.clutch ?? null,
+  vehicle: c.vehicle ?? null,
+  coupling: c.coupling ?? null,
+  minutes: c.minutes,
+});
+
+export const causeOf = ({ cause }: FaultCase): Fault[] =>
+  cause.map(({ target, kind, severity }) =>
+    severity === undefined ? { target, kind } : { target, kind, severity },
+  );
+
+export const priorsOf = ({ priors }: FaultCase): Priors => priors ?? {};
+
+export type CaseProblem =
+  | { readonly code: 'no-machine' }
+  | { readonly code: 'unit-broken' }
+  | { readonly code: 'no-cause' }
+  | { readonly code: 'cause-twice'; readonly target: string }
+  | {
+      readonly code: 'no-such-part' | 'severity-out-of-range';
+      readonly target: string;
+      readonly kind: FaultKind;
+    }
+  /** The cause changes nothing that a driver would notice: nobody would bring it in. */
+  | { readonly code: 'no-symptom' };
+
+/** Why a case can't be given out; empty when it can. Symptoms are computed, so that this takes a moment. */
+export function caseProblems(faultCase: FaultCase): CaseProblem[] {
+  const rig = rigOfCase(faultCase);
+  if (!rig.unit && !rig.clutch && !rig.coupling) return [{ code: 'no-machine' }];
+  if (rig.unit && unitFindings(rig.unit).some((f) => f.weight === 'wrong'))
+    return [{ code: 'unit-broken' }];
+  const cause = causeOf(faultCase);
+  if (cause.length === 0) return [{ code: 'no-cause' }];
+  const bad = cause.flatMap((fault): CaseProblem[] => {
+    const code = rigFaultProblem(rig, fault);
+    return code ? [{ code, target: fault.target, kind: fault.kind }] : [];
+  });
+  if (bad.length > 0) return bad;
+  const twice = cause.find((f, k) => cause.findIndex((g) => g.target === f.target) !== k);
+  if (twice) return [{ code: 'cause-twice', target: twice.target }];
+  const shop = openShop(rig);
+  const seen = driverChecks(shop.checks);
+  const [truth, sound] = [examine(shop, cause, seen), examine(shop, [], seen)];
+  return hasSymptom(shop, truth, sound) ? [] : [{ code: 'no-symptom' }];
+}

@@ -1,0 +1,163 @@
+import { agrees, readingClass, type Answer, type Reading } from './answer';
+import { readingOf, type Candidate } from './candidates';
+import { worksIn } from './chartReason';
+import { CHECK_SPECS, type Check } from './checks';
+import { bitsOf, suspects, type Priors } from './diagnosis';
+import { expertPath, remedyOf, sameUntilStripped, type ExpertPath } from './expert';
+import { faultKey, type Remedy } from './fault';
+import type { Shop } from './shop';
+
+/** What a person did at the desk, in order. */
+export interface DeskEntry {
+  /** Id of the check. */
+  readonly check: string;
+  /** The kind of reading that was expected before it was taken, as `readingClass` tells it. */
+  readonly expected: string;
+  /** The cautions that go with the check were seen to. */
+  readonly safe: boolean;
+}
+
+export interface Diagnosis {
+  /** `TARGET=KIND`, several joined by ` + `. */
+  readonly cause: string;
+  readonly remedy: Remedy;
+}
+
+/** `same-until-stripped`: no check short of taking the unit out tells it from the true one. */
+export type CauseVerdict = 'right' | 'same-until-stripped' | 'part' | 'wrong';
+
+export interface DiagnosisGrade {
+  readonly cause: CauseVerdict;
+  readonly remedy: boolean;
+  readonly minutes: number;
+  readonly expert: ExpertPath;
+  /** No more than half as long again as the expert, and within the limit. */
+  readonly thrifty: boolean;
+  /** Checks that could not have told anything when they were made. */
+  readonly useless: readonly string[];
+  /** Checks whose reading speaks against the cause that was named. */
+  readonly against: readonly string[];
+  /** No reading speaks against the cause, and it is one that this machine can have. */
+  readonly supported: boolean;
+  /** Good ranges in which the element that was named works: it can't be the one. */
+  readonly clearedBy: readonly string[];
+  /** Checks made without their cautions. */
+  readonly unsafe: readonly string[];
+  /** Expectations that came true, of all. */
+  readonly expectedRight: number;
+  /** 0 to 1: cause, remedy, cost, support and safety count alike. */
+  readonly score: number;
+}
+
+export interface DeskCase {
+  readonly shop: Shop;
+  readonly candidates: readonly Candidate[];
+  /** With every check answered. */
+  readonly truth: Candidate;
+  /** What every check reads of the machine as it should be. */
+  readonly sound: Candidate;
+  readonly priors: Priors;
+  /** What the complaint itself says. */
+  readonly complaint: readonly Reading[];
+  /** Shop minutes; `null` without limit. */
+  readonly limit: number | null;
+}
+
+/** Bits below which a check could tell nothing worth its while. */
+const TELLS_FROM = 0.02;
+/** Over the expert's minutes. */
+const THRIFT = 1.5;
+
+/** @throws Error when an entry names a check that the shop has not */
+export function gradeDiagnosis(
+  desk: DeskCase,
+  entries: readonly DeskEntry[],
+  diagnosis: Diagnosis,
+): DiagnosisGrade {
+  const { shop, candidates, truth, priors, complaint } = desk;
+  const classOf = (r: Reading) => readingClass(r.check, r.answer, readingOf(r.check, desk.sound));
+  const checkOf = (id: string): Check => {
+    const check = shop.checks.find((c) => c.id === id);
+    if (!check) throw new Error(`gradeDiagnosis: expected a check of this shop, got "${id}"`);
+    return check;
+  };
+  const readings = entries.map(({ check }): Reading => {
+    const asked = checkOf(check);
+    return { check: asked, answer: readingOf(asked, truth) };
+  });
+  const useless = readings.flatMap(({ check }, k) => {
+    const known = suspects(candidates, [...complaint, ...readings.slice(0, k)], priors);
+    return bitsOf(check, known) < TELLS_FROM ? [check.id] : [];
+  });
+  const named = candidates.filter((c) => faultKey(c.faults) === diagnosis.cause);
+  const against = speaksAgainst([...complaint, ...readings], named);
+  const unsafe = entries.flatMap((e) =>
+    !e.safe && CHECK_SPECS[checkOf(e.check).kind].hazards.length > 0 ? [e.check] : [],
+  );
+  const minutes = readings.reduce((sum, r) => sum + r.check.minutes, 0);
+  const expert = expertPath(candidates, shop.checks, truth, priors, complaint);
+  const cause = causeVerdict(shop.checks, truth, named, diagnosis.cause);
+  const remedy = diagnosis.remedy === remedyOf(truth.faults);
+  const within = desk.limit === null || minutes <= desk.limit;
+  const thrifty = within && minutes <= Math.max(THRIFT * expert.minutes, LEAST_MINUTES);
+  const supported = against.length === 0 && named.length > 0;
+  const parts = [
+    cause === 'right' || cause === 'same-until-stripped',
+    remedy,
+    thrifty,
+    supported,
+    unsafe.length === 0,
+  ];
+  return {
+    cause,
+    remedy,
+    minutes,
+    expert,
+    thrifty,
+    useless,
+    against,
+    supported,
+    clearedBy: clearedBy(shop, [...complaint, ...readings], diagnosis.cause),
+    unsafe,
+    expectedRight: readings.filter((r, k) => entries[k]!.expected === classOf(r)).length,
+    score: parts.filter(Boolean).length / parts.length,
+  };
+}
+/** Nobody is thriftless over a few minutes. */
+const LEAST_MINUTES = 15;
+
+function causeVerdict(
+  checks: readonly Check[],
+  truth: Candidate,
+  named: readonly Candidate[],
+  cause: string,
+): CauseVerdict {
+  const key = faultKey(truth.faults);
+  if (cause === key) return 'right';
+  if (named.some((c) => sameUntilStripped(checks, c, truth))) return 'same-until-stripped';
+  const [is, said] = [key.split(' + '), cause.split(' + ')];
+  return said.some((s) => is.includes(s)) ? 'part' : 'wrong';
+}
+
+/** Readings that the fault gives at none of its levels; all of them when it is not one that this machine can have. */
+function speaksAgainst(readings: readonly Reading[], named: readonly Candidate[]): string[] {
+  if (named.length === 0) return [];
+  const misses = named.map((c) =>
+    readings.filter((r) => !agrees(r.check, r.answer, readingOf(r.check, c))),
+  );
+  const best = misses.reduce((a, b) => (b.length < a.length ? b : a));
+  return best.map((r) => r.check.id);
+}
+
+/** Good ranges in which the element named works. A fault that only shows in some of them clears nothing by this. */
+function clearedBy({ driving }: Shop, readings: readonly Reading[], cause: string): string[] {
+  const element = cause.split('=')[0] ?? '';
+  const fails = /=(will-not-apply|burnt|ring-out|will-not-hold)$/.test(cause);
+  if (!driving || !fails || !driving.unit.elements.some((e) => e.id === element)) return [];
+  const good = readings.filter((r) => r.check.kind === 'road' && isGood(r.answer));
+  return good
+    .map((r) => r.check.target)
+    .filter((range) => worksIn(driving.unit, range).includes(element));
+}
+
+const isGood = ({ word }: Answer): boolean => word === 'right';

@@ -1,0 +1,56 @@
+/**
+ * A sliding sleeve with dog teeth and its synchronizer (derived here, figures from memory). The synchronizer brakes the
+ * gear to the shaft's speed in the time a hand gives it; what slip is left must be small enough for the pointed tips to
+ * find their gaps; once in, the teeth's taper against their friction keeps the sleeve in, or pushes it out:
+ *
+ *   Δω_left = Δω − T_s·t/I        F_out = T/r·(tan β − μ)        it jumps out when F_out > F_detent
+ */
+export interface SleeveState {
+  /** Share of the pointed tips that is rounded away. */
+  readonly rounded: number;
+  /** m of wear on the flanks, which turns their taper round. */
+  readonly wear: number;
+  /** Share of the synchronizer's torque that is gone. */
+  readonly synchro: number;
+}
+
+export const SLEEVE_AS_BUILT: SleeveState = { rounded: 0, wear: 0, synchro: 0 };
+
+/** rad/s between gear and shaft as a gear is changed on the move, and what a double de-clutch leaves of it. */
+const SHIFT_SLIP = 100;
+const MATCHED_SLIP = 5;
+/** N·m, s, kg·m². */
+const SYNCHRO_NM = 20;
+const HAND_SECONDS = 0.35;
+const GEAR_INERTIA = 0.01;
+/** rad/s that oil drag leaves at any rate, and up to which sharp tips slide in. */
+const LEAST_SLIP = 4;
+const TIPS_TAKE = 12;
+/** Flanks: taper as made and gained for each metre of wear, rad; their friction while shaking. */
+const TAPER = -0.035;
+const TAPER_PER_METRE = 105;
+const FLANK_FRICTION = 0.03;
+const DOG_RADIUS = 0.035;
+const DETENT_FORCE = 150;
+
+export type GoesIn = 'clean' | 'grinds' | 'refuses';
+
+/**
+ * Whether a gear goes in on the move.
+ * @param matched the speeds are brought together by a double de-clutch first
+ * @param dragNm torque with which a clutch that does not let go turns the gear on
+ */
+export function goesIn(sleeve: SleeveState, matched: boolean, dragNm = 0): GoesIn {
+  const brakes = Math.max(0, SYNCHRO_NM * (1 - sleeve.synchro) - dragNm);
+  const slip = matched ? MATCHED_SLIP : SHIFT_SLIP;
+  const left = Math.max(LEAST_SLIP, slip - (brakes * HAND_SECONDS) / GEAR_INERTIA);
+  const takes = TIPS_TAKE * (1 - sleeve.rounded);
+  if (left <= takes) return 'clean';
+  return sleeve.rounded > 0 && takes < LEAST_SLIP / 2 ? 'refuses' : 'grinds';
+}
+
+/** N·m through the sleeve from which it jumps out of gear; `Infinity` when it stays in. */
+export function jumpsOutAbove({ wear }: SleeveState): number {
+  const pushes = Math.tan(TAPER + TAPER_PER_METRE * wear) - FLANK_FRICTION;
+  return pushes > 0 ? (DETENT_FORCE * DOG_RADIUS) / pushes : Infinity;
+}

@@ -1,0 +1,106 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { USUAL_COUPLING } from '../core/clutch';
+import { caseProblems, type FaultCase } from '../core/faults';
+import { openValue } from '../core/formats';
+
+/** `npm run demo`: puts the models of the demo library into the demo cases and writes demo/fault-cases/. */
+const model = (file: string): never =>
+  JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as never;
+
+const yard = () => ({
+  engine: model('engines/yard-diesel'),
+  converter: model('converters/jetty-eleven'),
+  vehicle: model('vehicles/yard-tractor'),
+});
+const petrol = () => ({
+  engine: model('engines/pilot-petrol'),
+  vehicle: model('vehicles/yard-tractor'),
+});
+
+type Story = Omit<FaultCase, 'format' | 'version'>;
+
+const STORIES: readonly Story[] = [
+  {
+    id: 'slipway-two-gears',
+    name: 'Slipway tractor, two gears short',
+    notes: 'Second and fourth share one band. Driving tells which element; fluid and pan tell why.',
+    complaint:
+      'She pulls the tug up the slip in first and drops into third, but **second is just first again**, and on the quay road **fourth lets go altogether**.',
+    unit: model('units/quay-four'),
+    ...yard(),
+    cause: [{ target: 'B1', kind: 'burnt' }],
+    minutes: 90,
+    limitMinutes: 60,
+  },
+  {
+    id: 'pier-crawler',
+    name: 'Pier crawler that will not start in D',
+    notes:
+      'A one-way clutch that no longer holds: low range is good, because a brake stands beside it.',
+    complaint:
+      'In **D it will not move off**, engine just runs. Put it in **low and away it goes**; rolling, D is fine.',
+    unit: model('units/skerry-three'),
+    ...yard(),
+    cause: [{ target: 'F1', kind: 'will-not-hold' }],
+    minutes: 20,
+    limitMinutes: 45,
+  },
+  {
+    id: 'lazy-on-the-ramp',
+    name: 'Lazy on the ramp after a new cable',
+    notes:
+      'Nothing inside is broken yet: the pressure cable was set too long. Whoever strips this down pays for it.',
+    complaint: '',
+    unit: model('units/quay-four'),
+    ...yard(),
+    cause: [{ target: 'pressure-cable', kind: 'cable-long', severity: 10 }],
+    minutes: 15,
+    limitMinutes: 60,
+  },
+  {
+    id: 'dredge-van-third',
+    name: 'Dredge crew’s van, third refuses',
+    notes:
+      'One sleeve’s tips are rounded; its neighbours are sharp. Clutch and synchronizer are the tempting wrong answers.',
+    complaint:
+      '**Third will not go in** on the move, it only grinds. Second and fourth are sweet as you like.',
+    unit: model('units/winch-manual'),
+    clutch: model('clutches/bollard-nine'),
+    ...petrol(),
+    cause: [{ target: 'S3', kind: 'rounded', severity: 0.9 }],
+    minutes: 40,
+    limitMinutes: 45,
+  },
+  {
+    id: 'ferry-odd-gears',
+    name: 'Ferry shuttle that flares in the odd gears',
+    notes: 'First, third and fifth hang on one clutch; even gears and astern on the other.',
+    complaint: '',
+    unit: model('units/ferry-dual'),
+    ...petrol(),
+    cause: [{ target: 'K1', kind: 'slips', severity: 0.4 }],
+    minutes: 60,
+    limitMinutes: 60,
+  },
+  {
+    id: 'quay-hopper',
+    name: 'Quay runabout that hops in tight circles',
+    notes: 'The ball ramp of the rear coupling does not roll back: it drags with the current off.',
+    complaint:
+      'Turning round on the pier it **hops and groans** as if the brakes were on. Straight ahead nothing is wrong.',
+    coupling: USUAL_COUPLING,
+    cause: [{ target: 'coupling', kind: 'ramp-jammed', severity: 0.35 }],
+    minutes: 60,
+    limitMinutes: 60,
+  },
+];
+
+mkdirSync('demo/fault-cases', { recursive: true });
+for (const story of STORIES) {
+  const document = { format: 'fair-sprocket/fault-case', version: 1, ...story } as FaultCase;
+  const opened = openValue(JSON.parse(JSON.stringify(document)), 'fair-sprocket/fault-case');
+  if (!opened.ok) throw new Error(`${story.id}: ${JSON.stringify(opened.failure)}`);
+  const problems = caseProblems(document);
+  if (problems.length > 0) throw new Error(`${story.id}: ${JSON.stringify(problems)}`);
+  writeFileSync(`demo/fault-cases/${story.id}.json`, `${JSON.stringify(document, null, 2)}\n`);
+}

@@ -1,0 +1,152 @@
+import { Button, Checkbox, Input } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { USUAL_COUPLING } from '../../core/clutch';
+import { rigOfCase, singleFaults, type FaultCase } from '../../core/faults';
+import type { Model, ModelKind } from '../../core/formats';
+import { useAppSelector } from '../app/hooks';
+import { selectModels, type Shelf } from '../models/modelsSlice';
+import { ModelSelect } from '../models/ModelSelect';
+import { NumberField } from '../shared/NumberField';
+import { FaultPicker } from './FaultPicker';
+import { PriorsTable } from './PriorsTable';
+import './Desk.css';
+
+interface Props {
+  faultCase: FaultCase;
+  onCase: (faultCase: FaultCase, field?: string) => void;
+}
+
+const PARTS = ['unit', 'engine', 'converter', 'clutch', 'vehicle'] as const;
+type CasePart = (typeof PARTS)[number];
+const MOST_CAUSES = 2;
+const MOST_MINUTES = 100_000;
+
+/** What a case is made of: the machine, what is wrong with it, what its driver says, and what it may cost. */
+export function CaseFields({ faultCase, onCase }: Props) {
+  const { t } = useTranslation();
+  const rig = useMemo(() => rigOfCase(faultCase), [faultCase]);
+  const kinds = useMemo(() => [...new Set(singleFaults(rig).map((f) => f.kind))], [rig]);
+  const { cause } = faultCase;
+  const without = (field: keyof FaultCase): FaultCase => {
+    const next = { ...faultCase };
+    delete next[field];
+    return next;
+  };
+  return (
+    <>
+      <h3>{t('caseFields.machine')}</h3>
+      {PARTS.map((part) => (
+        <PartRow
+          key={part}
+          part={part}
+          faultCase={faultCase}
+          onModel={(model) => onCase(model ? { ...faultCase, [part]: model } : without(part), part)}
+        />
+      ))}
+      <Checkbox
+        checked={faultCase.coupling !== undefined}
+        onChange={(e) =>
+          onCase(
+            e.target.checked ? { ...faultCase, coupling: USUAL_COUPLING } : without('coupling'),
+            'coupling',
+          )
+        }
+      >
+        {t('caseFields.coupling')}
+      </Checkbox>
+      <h3>{t('caseFields.cause')}</h3>
+      {[...cause, null].slice(0, MOST_CAUSES).map((fault, k) => (
+        <FaultPicker
+          key={String(k)}
+          rig={rig}
+          value={fault}
+          sound
+          label={t('caseFields.causeN', { n: k + 1 })}
+          onValue={(next) =>
+            onCase(
+              {
+                ...faultCase,
+                cause: [...cause.slice(0, k), ...(next ? [next] : []), ...cause.slice(k + 1)],
+              },
+              `cause${String(k)}`,
+            )
+          }
+        />
+      ))}
+      <label className="field">
+        <span className="label">{t('caseFields.complaint')}</span>
+        <Input.TextArea
+          autoSize={{ minRows: 2, maxRows: 8 }}
+          placeholder={t('caseFields.complaintHow')}
+          value={faultCase.complaint}
+          onChange={(e) => onCase({ ...faultCase, complaint: e.target.value }, 'complaint')}
+        />
+      </label>
+      <div className="number-fields">
+        <NumberField
+          label={t('caseFields.driven')}
+          unit="min"
+          value={faultCase.minutes}
+          onValue={(v) =>
+            onCase({ ...faultCase, minutes: Math.min(MOST_MINUTES, Math.max(0, v)) }, 'minutes')
+          }
+        />
+        {faultCase.limitMinutes === undefined ? (
+          <Button onClick={() => onCase({ ...faultCase, limitMinutes: 60 }, 'limitMinutes')}>
+            {t('caseFields.setLimit')}
+          </Button>
+        ) : (
+          <>
+            <NumberField
+              label={t('caseFields.limit')}
+              unit="min"
+              value={faultCase.limitMinutes}
+              onValue={(v) =>
+                onCase(
+                  { ...faultCase, limitMinutes: Math.min(MOST_MINUTES, Math.max(1, v)) },
+                  'limitMinutes',
+                )
+              }
+            />
+            <Button onClick={() => onCase(without('limitMinutes'), 'limitMinutes')}>
+              {t('caseFields.noLimit')}
+            </Button>
+          </>
+        )}
+      </div>
+      <PriorsTable
+        kinds={kinds}
+        priors={faultCase.priors ?? {}}
+        onPriors={(priors) =>
+          onCase(
+            Object.keys(priors).length > 0 ? { ...faultCase, priors } : without('priors'),
+            'priors',
+          )
+        }
+      />
+    </>
+  );
+}
+
+interface PartProps {
+  part: CasePart;
+  faultCase: FaultCase;
+  onModel: (model: Model | null) => void;
+}
+
+/** A part of the machine: the library's model is put into the case as it is now. */
+function PartRow({ part, faultCase, onModel }: PartProps) {
+  const { t } = useTranslation();
+  const kind: ModelKind = `fair-sprocket/${part}`;
+  const shelf = useAppSelector(selectModels(kind)) as Shelf<Model>;
+  const own = faultCase[part];
+  return (
+    <div className="case-part">
+      <ModelSelect kind={kind} value={own?.id} onValue={(id) => onModel(shelf.byId[id] ?? null)} />
+      <Button size="small" disabled={!own} onClick={() => onModel(null)}>
+        {t('caseFields.leaveOut')}
+      </Button>
+    </div>
+  );
+}

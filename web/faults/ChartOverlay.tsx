@@ -1,0 +1,77 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { chartReason, worksIn, type Reading } from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
+import { gearName } from '../shared/unitNames';
+
+interface Props {
+  unit: Unit;
+  readings: readonly Reading[];
+  /** Says what the ranges leave to suspect; else only which are bad. */
+  reasoned: boolean;
+}
+
+/** The apply chart with what was driven laid over it: bad and good ranges, and what they leave to suspect. */
+export function ChartOverlay({ unit, readings, reasoned }: Props) {
+  const { t } = useTranslation();
+  const driven = new Map(
+    readings
+      .filter((r) => r.check.kind === 'road')
+      .map((r) => [r.check.target, r.answer.word === 'right']),
+  );
+  const bad = [...driven].filter(([, good]) => !good).map(([id]) => id);
+  const good = [...driven].filter(([, fine]) => fine).map(([id]) => id);
+  const works = useMemo(() => new Map(unit.ranges.map((r) => [r.id, worksIn(unit, r.id)])), [unit]);
+  const reason = chartReason(unit, bad, good);
+  const stateOf = (id: string) =>
+    !reasoned
+      ? 'none'
+      : reason.left.includes(id)
+        ? 'left'
+        : reason.cleared.includes(id)
+          ? 'cleared'
+          : 'none';
+  const rangeState = (id: string) => (driven.has(id) ? (driven.get(id) ? 'good' : 'bad') : 'none');
+  return (
+    <div className="overlay" role="region" aria-label={t('desk.chart')} tabIndex={0}>
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">{t('desk.element')}</th>
+            {unit.ranges.map((r) => (
+              <th key={r.id} scope="col" data-range={rangeState(r.id)}>
+                {gearName(r)}
+                {driven.has(r.id) && (
+                  <span className="overlay-said">
+                    {t(driven.get(r.id) ? 'desk.good' : 'desk.bad')}
+                  </span>
+                )}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {unit.elements.map((e) => (
+            <tr key={e.id} data-state={stateOf(e.id)}>
+              <th scope="row">
+                {e.id}
+                {stateOf(e.id) !== 'none' && (
+                  <span className="overlay-said">
+                    {t(stateOf(e.id) === 'left' ? 'desk.suspect' : 'desk.cleared')}
+                  </span>
+                )}
+              </th>
+              {unit.ranges.map((r) => (
+                <td key={r.id} data-range={rangeState(r.id)}>
+                  {works.get(r.id)!.includes(e.id) ? (
+                    <span className="overlay-on" aria-label={t('desk.works')} role="img" />
+                  ) : null}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,146 @@
+import { Button, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useLocation, useSearchParams } from 'react-router';
+import {
+  DIFFICULTIES,
+  type DiagnosisGrade,
+  type Difficulty,
+  type FaultCase,
+} from '../../core/faults';
+import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { chosenFrom } from '../models/chosenFrom';
+import { ModelSelect } from '../models/ModelSelect';
+import { shelfOf } from '../models/modelPlaces';
+import { selectCases } from '../models/modelsSlice';
+import { drawFrom } from '../workers/faultWorker';
+import { Desk } from './Desk';
+import { caseLaid, deskChanged, selectDesk, workChanged, type DeskState } from './deskSlice';
+import { FaultPlaces } from './FaultPlaces';
+import { Opening } from './Opening';
+import { useDesk } from './useDesk';
+import './Desk.css';
+
+/** The Fault desk by itself: a case of the library, or one drawn from it. */
+export function FaultDesk() {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const state = useAppSelector(selectDesk);
+  const stored = chosenFrom(useAppSelector(selectCases), state.caseId);
+  const [asked] = useSearchParams();
+  useEffect(() => {
+    const caseId = asked.get('case');
+    if (caseId) dispatch(caseLaid({ caseId, drawn: null }));
+  }, [asked, dispatch]);
+  const faultCase = state.drawn ?? stored;
+  return (
+    <main className="fault-desk" id="main">
+      <h1 className="visually-hidden">{t('nav.desk')}</h1>
+      {faultCase && stored ? (
+        <>
+          <DeskBar state={state} faultCase={faultCase} stored={stored} />
+          <OpenCase key={faultCase.id} faultCase={faultCase} state={state} />
+        </>
+      ) : (
+        <p className="library-empty">
+          {t('desk.empty')} <Link to={shelfOf('fair-sprocket/fault-case')}>{t('nav.models')}</Link>
+        </p>
+      )}
+    </main>
+  );
+}
+
+interface BarProps {
+  state: DeskState;
+  faultCase: FaultCase;
+  stored: FaultCase;
+}
+
+/** Which case, or a new one drawn for the same machine. */
+function DeskBar({ state, faultCase, stored }: BarProps) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const teaches = useLocation().pathname.startsWith('/teach');
+  const [drawing, setDrawing] = useState(false);
+  const draw = () => {
+    const seed = services.newId();
+    setDrawing(true);
+    void drawFrom(stored, seed, state.difficulty, new AbortController().signal)
+      .then((drawn) => {
+        if (!drawn) return;
+        const next: FaultCase = {
+          ...stored,
+          id: seed,
+          name: t('desk.drawnName', { name: stored.unit?.name ?? stored.name }),
+          complaint: '',
+          cause: [drawn.cause],
+        };
+        delete next.notes;
+        delete next.limitMinutes;
+        dispatch(caseLaid({ caseId: stored.id, drawn: next }));
+      })
+      .finally(() => setDrawing(false));
+  };
+  return (
+    <div className="desk-bar">
+      {teaches && <FaultPlaces />}
+      <ModelSelect
+        kind="fair-sprocket/fault-case"
+        value={faultCase === stored ? stored.id : undefined}
+        onValue={(caseId) => dispatch(caseLaid({ caseId, drawn: null }))}
+      />
+      <Select<Difficulty>
+        aria-label={t('desk.difficulty')}
+        value={state.difficulty}
+        onChange={(difficulty) => dispatch(deskChanged({ difficulty }))}
+        options={DIFFICULTIES.map((d) => ({ value: d, label: t(`desk.difficulties.${d}`) }))}
+      />
+      <Button onClick={draw} loading={drawing}>
+        {t('desk.draw')}
+      </Button>
+      <Button onClick={() => dispatch(caseLaid({ caseId: state.caseId, drawn: state.drawn }))}>
+        {t('desk.again')}
+      </Button>
+      {teaches && faultCase === stored && (
+        <Link className="desk-edit" to={`${shelfOf('fair-sprocket/fault-case')}/${stored.id}`}>
+          {t('desk.edit')}
+        </Link>
+      )}
+    </div>
+  );
+}
+
+function OpenCase({ faultCase, state }: { faultCase: FaultCase; state: DeskState }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const desk = useDesk(faultCase);
+  const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
+  const { work } = state;
+  if (desk.kind === 'opening') return <Opening {...desk.progress} />;
+  if (desk.kind === 'failed')
+    return (
+      <p className="library-empty" role="alert">
+        {t('desk.failed', { reason: desk.reason })}
+      </p>
+    );
+  const { session } = desk;
+  const verdict = () => {
+    const diagnosis = { cause: [...work.named].sort().join(' + '), remedy: work.remedy! };
+    void session.grade(work.log, diagnosis).then((result) => {
+      setGrade(result);
+      dispatch(workChanged({ given: true }));
+    });
+  };
+  return (
+    <Desk
+      faultCase={faultCase}
+      session={session}
+      work={work}
+      mayHelp
+      grade={work.given ? grade : null}
+      onWork={(change) => dispatch(workChanged(change))}
+      onVerdict={verdict}
+    />
+  );
+}

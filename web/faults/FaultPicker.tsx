@@ -1,0 +1,68 @@
+import { Select } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  FAULT_SPECS,
+  levelsOf,
+  severityOf,
+  singleFaults,
+  type CaseFault,
+  type Rig,
+} from '../../core/faults';
+import { kindText, severityText, targetName } from './faultWords';
+
+interface Props {
+  rig: Rig;
+  value: CaseFault | null;
+  /** `null`: nothing is wrong; only offered where it may be. */
+  onValue: (fault: CaseFault | null) => void;
+  sound?: boolean;
+  label?: string;
+}
+
+/** A fault of a machine: which, and how far it has gone. */
+export function FaultPicker({ rig, value, onValue, sound = false, label }: Props) {
+  const { t } = useTranslation();
+  const faults = useMemo(() => singleFaults(rig), [rig]);
+  const targets = [...new Set(faults.map((f) => f.target))];
+  const keyOf = (f: CaseFault) => `${f.target}=${f.kind}`;
+  const chosen = value;
+  const graded = chosen && FAULT_SPECS[chosen.kind].levels ? chosen : null;
+  return (
+    <div className="fault-picker">
+      <Select<string>
+        aria-label={label ?? t('faults.pick')}
+        showSearch={{ optionFilterProp: 'label' }}
+        value={value ? keyOf(value) : ''}
+        listHeight={400}
+        popupMatchSelectWidth={340}
+        onChange={(key) => {
+          const fault = faults.find((f) => keyOf(f) === key);
+          onValue(fault ? { target: fault.target, kind: fault.kind } : null);
+        }}
+        options={[
+          ...(sound || !value ? [{ value: '', label: t('faults.none') }] : []),
+          ...targets.map((target) => ({
+            label: targetName(t, rig.unit, target),
+            options: faults
+              .filter((f) => f.target === target)
+              .map((f) => ({ value: keyOf(f), label: `${target}: ${kindText(t, f.kind)}` })),
+          })),
+        ]}
+      />
+      {graded && (
+        <Select<number>
+          aria-label={t('faults.howFar')}
+          value={severityOf(graded)}
+          onChange={(severity) => onValue({ ...graded, severity })}
+          options={[
+            ...new Set([...levelsOf(graded).map((f) => severityOf(f)), severityOf(graded)]),
+          ].map((severity) => ({
+            value: severity,
+            label: severityText(t, { ...graded, severity }),
+          }))}
+        />
+      )}
+    </div>
+  );
+}

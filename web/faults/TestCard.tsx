@@ -1,0 +1,105 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { CHECK_SPECS, readingClass, readingOf, type Check } from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
+import { WarningFilled } from '../shared/icons';
+import { useNumbers } from '../shared/numbers';
+import type { OpenedDesk } from '../workers/protocol';
+import { expectable, type LogEntry } from './deskWork';
+import { checkName, readingText, wordText } from './faultWords';
+
+interface Props {
+  unit: Unit | null;
+  session: OpenedDesk;
+  check: Check | null;
+  /** What was read, where the check has been made. */
+  entry: LogEntry | null;
+  onTake: (expected: string, safe: boolean) => void;
+}
+
+/** One test: its price and cautions, what is expected of it, and then what it reads. */
+export function TestCard({ unit, session, check, entry, onTake }: Props) {
+  const { t } = useTranslation();
+  const [expected, setExpected] = useState<string | null>(null);
+  const [seenTo, setSeenTo] = useState<readonly string[]>([]);
+  if (!check) return <p className="test-card test-card-empty">{t('desk.chooseTest')}</p>;
+  const { hazards } = CHECK_SPECS[check.kind];
+  const price = check.removal
+    ? 'faults.priceOut'
+    : check.lift
+      ? 'faults.priceLift'
+      : 'faults.price';
+  return (
+    <div className="test-card" role="group" aria-label={checkName(t, unit, check)}>
+      <div className="test-card-head">
+        <h3>{checkName(t, unit, check)}</h3>
+        <span className="test-card-price">{t(price, { minutes: check.minutes })}</span>
+      </div>
+      <p className="quiet">{t(`faults.how.${check.kind}`)}</p>
+      {entry ? (
+        <Read session={session} check={check} entry={entry} />
+      ) : (
+        <>
+          {hazards.length > 0 && (
+            <div className="test-hazards">
+              {hazards.map((hazard) => (
+                <Checkbox
+                  key={hazard}
+                  checked={seenTo.includes(hazard)}
+                  onChange={(e) =>
+                    setSeenTo(
+                      e.target.checked ? [...seenTo, hazard] : seenTo.filter((h) => h !== hazard),
+                    )
+                  }
+                >
+                  <WarningFilled /> {t(`desk.seenTo.${hazard}`)}
+                </Checkbox>
+              ))}
+            </div>
+          )}
+          <div className="test-expect" role="radiogroup" aria-label={t('desk.expect')}>
+            <span className="label">{t('desk.expect')}</span>
+            {expectable(session, check).map((word) => (
+              <button
+                key={word}
+                type="button"
+                role="radio"
+                aria-checked={expected === word}
+                onClick={() => setExpected(word)}
+              >
+                {wordText(t, word)}
+              </button>
+            ))}
+          </div>
+          <Button
+            type="primary"
+            disabled={expected === null}
+            onClick={() => expected !== null && onTake(expected, seenTo.length === hazards.length)}
+          >
+            {t('desk.take')}
+          </Button>
+        </>
+      )}
+    </div>
+  );
+}
+
+function Read({ session, check, entry }: { session: OpenedDesk; check: Check; entry: LogEntry }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const sound = readingOf(check, session.sound);
+  const came = readingClass(check, entry.answer, sound);
+  const wanted = readingText(t, numbers, check, sound);
+  return (
+    <div className="test-read" aria-live="polite">
+      <p className="figure test-read-value">{readingText(t, numbers, check, entry.answer)}</p>
+      <p>
+        {came === entry.expected
+          ? t('desk.cameAsExpected')
+          : t('desk.cameOtherwise', { what: wordText(t, entry.expected) })}
+      </p>
+      <p className="quiet">{t('desk.soundReads', { what: wanted })}</p>
+    </div>
+  );
+}

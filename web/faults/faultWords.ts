@@ -1,0 +1,157 @@
+import type { TFunction } from 'i18next';
+import {
+  FAULT_SPECS,
+  levelsOf,
+  severityOf,
+  type Answer,
+  type Check,
+  type CheckKind,
+  type Fault,
+  type SymptomCell,
+} from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
+import { formatNumber, formatRatio, formatShare, gapText, type Numbers } from '../shared/numbers';
+import { memberName, rangeName } from '../shared/unitNames';
+
+/** Faults, checks and readings put into words. */
+
+/** "C1, Ahead clutch", "P1, sun", "Layshaft", "oil pump". */
+export function targetName(t: TFunction, unit: Unit | null, target: string): string {
+  const element = unit?.elements.find((e) => e.id === target);
+  if (element) return element.name === '' ? target : `${target}, ${element.name}`;
+  if (unit?.gearsets.some((g) => g.id === target)) return t('faults.set', { set: target });
+  if (unit?.members.some((m) => m.id === target)) return memberName(unit, target);
+  const [set, port] = target.split('.');
+  if (port) return `${set}, ${t(`faults.ports.${port}`)}`;
+  return t(`faults.parts.${target}`);
+}
+
+/** How far a fault has gone: "60 %", "6 mm", "1.5 l"; empty for a kind without levels. */
+export function severityText(t: TFunction, fault: Fault): string {
+  const { unit, levels } = FAULT_SPECS[fault.kind];
+  if (!unit || !levels) return '';
+  const value = severityOf(fault);
+  switch (unit) {
+    case 'share-left':
+      return t('faults.severity.share-left', { share: formatShare(value) });
+    case 'share-lost':
+      return t('faults.severity.share-lost', { share: formatShare(value) });
+    case 'millimetres':
+      return t('faults.severity.millimetres', { value: formatNumber(value, 1) });
+    case 'litres':
+      return t('faults.severity.litres', { value: formatNumber(value, 1) });
+    case 'times': {
+      const level = levelsOf(fault).findIndex((l) => l.severity === value);
+      return t(`faults.severity.level.${String(level < 0 ? 1 : level)}`);
+    }
+  }
+}
+
+export const kindText = (t: TFunction, kind: Fault['kind']): string => t(`faults.kinds.${kind}`);
+
+export const faultText = (t: TFunction, unit: Unit | null, faults: readonly Fault[]): string =>
+  faults
+    .map((f) =>
+      t('faults.oneFault', { part: targetName(t, unit, f.target), what: kindText(t, f.kind) }),
+    )
+    .join(' + ');
+
+/** The fault of a key, `TARGET=KIND`, without how far it has gone. */
+export const faultsOfKey = (key: string): Fault[] =>
+  key === ''
+    ? []
+    : key.split(' + ').map((one) => {
+        const at = one.lastIndexOf('=');
+        return { target: one.slice(0, at), kind: one.slice(at + 1) as Fault['kind'] };
+      });
+
+/** What is met in a range: "neutral", "wrong ratio 2.46", "right, no engine braking". */
+export function cellText(t: TFunction, cell: SymptomCell): string {
+  const { drive, ratio, above, coast, heard, goesIn } = cell;
+  if (drive === 'right') {
+    if (goesIn !== 'clean') return t(`faults.words.${goesIn}`);
+    if (heard !== 'quiet') return t(`faults.words.${heard}`);
+    return t(coast === 'right' ? 'faults.words.right' : `faults.words.${coast}-coast`);
+  }
+  const values = { ratio: formatRatio(ratio ?? 0), share: formatShare(above ?? 0) };
+  return t(`faults.drive.${drive}`, values);
+}
+
+/** Checks of one range, of one part, or of the whole: what each is about. */
+const OF_RANGE: readonly CheckKind[] = [
+  'road',
+  'coast',
+  'listen',
+  'delay',
+  'stall',
+  'gear-in',
+  'matched',
+  'standing',
+];
+
+export function checkName(t: TFunction, unit: Unit | null, { kind, target }: Check): string {
+  if (unit && OF_RANGE.includes(kind))
+    return t(`faults.checks.${kind}`, { what: rangeName(unit, target) });
+  if (unit && kind === 'shift') {
+    const [from, to] = target.split('>').map((id) => rangeName(unit, id));
+    return t('faults.checks.shift', { what: `${from} → ${to}` });
+  }
+  if (kind === 'pressure')
+    return t('faults.checks.pressure', { what: t(`faults.gauge.${target}`) });
+  if (kind === 'noise') return t('faults.checks.noise', { what: t(`clutch.noise.${target}`) });
+  return t(`faults.checks.${kind}`, { what: target === '' ? '' : targetName(t, unit, target) });
+}
+
+/** With its price: "Air check of C1 (60 min, on the lift)". */
+export function checkText(t: TFunction, unit: Unit | null, check: Check): string {
+  const { minutes, lift, removal } = check;
+  const where = removal ? 'faults.priceOut' : lift ? 'faults.priceLift' : 'faults.price';
+  return `${checkName(t, unit, check)} (${t(where, { minutes })})`;
+}
+
+/** A figure as its instrument shows it; `null` where the check gives none. */
+export function figureText(
+  t: TFunction,
+  numbers: Numbers,
+  { kind }: Pick<Check, 'kind'>,
+  { figure }: Answer,
+): string | null {
+  if (figure === undefined) return null;
+  switch (kind) {
+    case 'pressure':
+    case 'tap':
+      return numbers.quantity(Math.round(figure / 1e4) * 10, 'pressure');
+    case 'stall':
+      return numbers.quantity(Math.round(figure / 10) * 10, 'speed');
+    case 'delay':
+      return t('faults.seconds', { value: formatNumber(figure, 2) });
+    case 'top-speed':
+      return numbers.quantity(figure, 'road-speed');
+    case 'hot-run':
+      return numbers.quantity(Math.round(figure), 'temperature');
+    case 'play':
+    case 'gap':
+    case 'stack':
+      return gapText(numbers, figure);
+    case 'flange':
+      return numbers.quantity(Math.round(figure), 'torque');
+    case 'coil':
+      return t('faults.ohm', { value: formatNumber(figure, 1) });
+    case 'road':
+      return figure < 1 && figure > 0
+        ? t('faults.aboveShare', { share: formatShare(figure) })
+        : formatRatio(figure);
+    default:
+      return formatNumber(figure, 2);
+  }
+}
+
+/** Word of a reading, or of the kind of reading that was expected. */
+export const wordText = (t: TFunction, word: string): string => t(`faults.words.${word}`);
+
+/** The whole reading: word and figure. */
+export function readingText(t: TFunction, numbers: Numbers, check: Check, answer: Answer): string {
+  const figure = figureText(t, numbers, check, answer);
+  if (figure === null) return wordText(t, answer.word);
+  return answer.word === 'reads' ? figure : `${wordText(t, answer.word)}, ${figure}`;
+}

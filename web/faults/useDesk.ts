@@ -1,0 +1,32 @@
+import { useEffect, useState } from 'react';
+import type { FaultCase } from '../../core/faults';
+import { reasonOf } from '../app/thunk';
+import { openDesk, type DeskSession } from '../workers/faultWorker';
+import type { Progress } from '../workers/protocol';
+
+export type DeskNow =
+  | { readonly kind: 'opening'; readonly progress: Progress }
+  | { readonly kind: 'open'; readonly session: DeskSession }
+  | { readonly kind: 'failed'; readonly reason: string };
+
+const BEGINS: DeskNow = { kind: 'opening', progress: { done: 0, of: 1 } };
+
+/** A case laid out in a worker of its own, which is closed with it. */
+export function useDesk(faultCase: FaultCase): DeskNow {
+  const [now, setNow] = useState<{ of: FaultCase; desk: DeskNow }>({
+    of: faultCase,
+    desk: BEGINS,
+  });
+  useEffect(() => {
+    const own = new AbortController();
+    const tell = (desk: DeskNow) => {
+      if (!own.signal.aborted) setNow({ of: faultCase, desk });
+    };
+    openDesk(faultCase, own.signal, (progress) => tell({ kind: 'opening', progress })).then(
+      (session) => tell({ kind: 'open', session }),
+      (error: unknown) => tell({ kind: 'failed', reason: reasonOf(error) }),
+    );
+    return () => own.abort();
+  }, [faultCase]);
+  return now.of === faultCase ? now.desk : BEGINS;
+}

@@ -1,0 +1,136 @@
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { DiagnosisGrade, FaultCase } from '../../../core/faults';
+import {
+  CONFIDENCES,
+  gradeOfDiagnosis,
+  type CaseQuestion,
+  type Confidence,
+  type DiagnoseQuestion,
+  type FaultAnswer,
+  type QuestionBlock,
+} from '../../../core/lesson';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { Desk } from '../../faults/Desk';
+import { NEW_WORK, type DeskWork } from '../../faults/deskWork';
+import { Opening } from '../../faults/Opening';
+import { useDesk } from '../../faults/useDesk';
+import type { DeskSession } from '../../workers/faultWorker';
+import { faultPrompt } from '../faultQuestionWords';
+import { QuestionFaultAlert } from '../QuestionFaultAlert';
+import { Choices } from './Choices';
+import { NextButton, type Next } from './NextButton';
+import { answerNow, roundBegun, selectPlayer } from './playerSlice';
+import { UnsavedNotice } from './UnsavedNotice';
+import { useCommit } from './useCommit';
+import { WhichTestStage } from './WhichTestStage';
+import './FaultStage.css';
+
+interface Props {
+  block: QuestionBlock & { question: CaseQuestion };
+  faultCase: FaultCase;
+  round: number;
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+/** A question about a whole case: the case is laid out first, in a worker that alone knows what is wrong. */
+export function CaseStage({ block, faultCase, ...frame }: Props) {
+  const { question } = block;
+  const desk = useDesk(faultCase);
+  if (desk.kind === 'opening')
+    return (
+      <div className="case-stage">
+        {frame.heading}
+        <Opening {...desk.progress} />
+      </div>
+    );
+  if (desk.kind === 'failed')
+    return (
+      <div className="case-stage">
+        {frame.heading}
+        <QuestionFaultAlert fault="case-broken" />
+        <NextButton {...frame.next} />
+      </div>
+    );
+  const shared = { faultCase, session: desk.session, ...frame };
+  return question.kind === 'which-test' ? (
+    <WhichTestStage block={{ ...block, question }} {...shared} />
+  ) : (
+    <DiagnoseStage block={{ ...block, question }} {...shared} />
+  );
+}
+
+interface DiagnoseProps extends Omit<Props, 'block'> {
+  block: QuestionBlock & { question: DiagnoseQuestion };
+  session: DeskSession;
+}
+
+/** The Fault desk as a question: nothing tells the answer before the verdict. */
+function DiagnoseStage(props: DiagnoseProps) {
+  const { block, faultCase, session, round, heading, blocks, next } = props;
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const subject = { unit: null, faultCase };
+  const { commit, unsaved } = useCommit(block, { kind: 'fault', subject }, round);
+  const committed = answerNow(useAppSelector(selectPlayer), block.id);
+  const [work, setWork] = useState<DeskWork>(NEW_WORK);
+  const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
+  const [confidence, setConfidence] = useState<Confidence | null>(null);
+  const verdict = () => {
+    if (confidence === null || work.remedy === null) return;
+    const entries = work.log.map(({ check, expected, safe }) => ({ check, expected, safe }));
+    const cause = [...work.named].sort().join(' + ');
+    const answer: FaultAnswer = { kind: 'diagnose', entries, cause, remedy: work.remedy };
+    void session.grade(entries, { cause, remedy: work.remedy }).then((weighed) => {
+      setGrade(weighed);
+      commit(answer, confidence, { ok: true, grade: gradeOfDiagnosis(weighed) });
+    });
+  };
+  const again = () => {
+    setWork(NEW_WORK);
+    setGrade(null);
+    dispatch(roundBegun(block.id));
+  };
+  return (
+    <div className="case-stage">
+      <div className="case-stage-head">
+        {heading}
+        <p className="case-stage-prompt">{faultPrompt(t, block.question, subject)}</p>
+        {blocks}
+        {unsaved && <UnsavedNotice {...unsaved} />}
+      </div>
+      {committed && !grade ? (
+        <p className="quiet">{t('faultPrompts.doneBefore')}</p>
+      ) : (
+        <Desk
+          faultCase={faultCase}
+          session={session}
+          work={work}
+          mayHelp={false}
+          grade={grade}
+          verdictNeeds={
+            <Choices
+              label={t('question.howSure')}
+              value={confidence}
+              onValue={setConfidence}
+              options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
+            />
+          }
+          verdictReady={confidence !== null}
+          onWork={(change) => setWork((now) => ({ ...now, ...change }))}
+          onVerdict={verdict}
+        />
+      )}
+      {committed && (
+        <div className="row">
+          <NextButton {...next} />
+          <button type="button" className="link-like" onClick={again}>
+            {t('reveal.againSame')}
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

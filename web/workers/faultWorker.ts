@@ -1,0 +1,91 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type {
+  Answer,
+  DeskEntry,
+  Diagnosis,
+  DiagnosisGrade,
+  Difficulty,
+  DrawnCase,
+  Fault,
+  FaultCase,
+  Reading,
+  SymptomRow,
+} from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
+import type { FaultKeyResult, WhichTestQuestion } from '../../core/lesson';
+import type { AtlasTable, CaseReport, FaultWorker, OpenedDesk, Progress } from './protocol';
+import { loadWorker, withWorker } from './withWorker';
+
+/** Symptom tables and cases, away from the page. Cancelling ends the worker at once. */
+const start = (): Worker =>
+  new Worker(new URL('./fault.worker.ts', import.meta.url), { type: 'module' });
+
+export const loadFaultWorker = (): Promise<void> => loadWorker(start());
+
+const run = <T>(
+  work: (worker: Remote<FaultWorker>) => Promise<T>,
+  signal: AbortSignal,
+): Promise<T> => withWorker<FaultWorker, T>(start(), work, signal);
+
+export const atlasOf = (unit: Unit, signal: AbortSignal): Promise<AtlasTable> =>
+  run((worker) => worker.atlas(unit), signal);
+
+export const pairsOf = (
+  unit: Unit,
+  signal: AbortSignal,
+  onStep: (step: Progress) => void,
+): Promise<SymptomRow[]> => run((worker) => worker.pairs(unit, proxy(onStep)), signal);
+
+export const reportOn = (faultCase: FaultCase, signal: AbortSignal): Promise<CaseReport> =>
+  run((worker) => worker.report(faultCase), signal);
+
+/** The key of a question about a case, for one who writes it. */
+export const rankIn = (
+  { question, faultCase }: { question: WhichTestQuestion; faultCase: FaultCase },
+  signal: AbortSignal,
+): Promise<FaultKeyResult> =>
+  run(async (worker) => await worker.keyOf(question, faultCase), signal);
+
+export const drawFrom = (
+  faultCase: FaultCase,
+  seed: string,
+  difficulty: Difficulty,
+  signal: AbortSignal,
+): Promise<DrawnCase | null> => run((worker) => worker.draw(faultCase, seed, difficulty), signal);
+
+/** An open case: its worker lives until it is closed, and alone knows what is wrong. */
+export interface DeskSession extends OpenedDesk {
+  readonly read: (check: string) => Promise<Answer>;
+  readonly pairsThatFit: (readings: readonly Reading[]) => Promise<Fault[][]>;
+  readonly grade: (entries: readonly DeskEntry[], diagnosis: Diagnosis) => Promise<DiagnosisGrade>;
+  readonly rank: (question: WhichTestQuestion) => Promise<FaultKeyResult>;
+}
+
+/** @throws AbortError when cancelled; afterwards `signal` closes the session */
+export async function openDesk(
+  faultCase: FaultCase,
+  signal: AbortSignal,
+  onStep: (step: Progress) => void,
+): Promise<DeskSession> {
+  const worker = start();
+  const remote = wrap<FaultWorker>(worker);
+  const failed = new Promise<never>((_done, fail) => {
+    worker.addEventListener('error', (e) => fail(new Error(e.message || 'worker failed')));
+    signal.addEventListener('abort', () => {
+      worker.terminate();
+      fail(new DOMException('cancelled', 'AbortError'));
+    });
+  });
+  // Closing the session later is no failure of anything that waits.
+  failed.catch(() => undefined);
+  const opened = await Promise.race([remote.open(faultCase, proxy(onStep)), failed]);
+  return {
+    ...opened,
+    read: (check) => Promise.race([remote.read(check), failed]),
+    pairsThatFit: (readings) => Promise.race([remote.pairsThatFit(readings as Reading[]), failed]),
+    rank: (question) =>
+      Promise.race<FaultKeyResult>([remote.rank(question) as Promise<FaultKeyResult>, failed]),
+    grade: (entries, diagnosis) =>
+      Promise.race([remote.grade(entries as DeskEntry[], diagnosis), failed]),
+  };
+}
