@@ -14,6 +14,7 @@ import {
   type Question,
 } from '../core/lesson';
 import { DEMO_CLASS, type DemoAnswer, type DemoAttempt } from './demoClass';
+import { FAULT_CLASS } from './faultClass';
 
 /** `npm run demo`: grades the made-up class with the model and writes demo/attempts/. */
 const lessons = new Map(
@@ -88,6 +89,8 @@ function attemptOf(demo: DemoAttempt, index: number): Attempt {
 }
 
 mkdirSync('demo/attempts', { recursive: true });
-DEMO_CLASS.map(attemptOf).forEach((attempt) =>
-  writeFileSync(`demo/attempts/${attempt.id}.json`, `${JSON.stringify(attempt, null, 2)}\n`),
-);
+[...DEMO_CLASS, ...FAULT_CLASS]
+  .map(attemptOf)
+  .forEach((attempt) =>
+    writeFileSync(`demo/attempts/${attempt.id}.json`, `${JSON.stringify(attempt, null, 2)}\n`),
+  );

@@ -18,6 +18,7 @@ import {
   stackHeight,
   steadyEngagement,
   upgraded,
+  withPackFault,
   withSelective,
   type ClutchPack,
   type Plate,
@@ -217,4 +218,22 @@ test('in repeated engagements the middle steels are the hottest', () => {
 test('a heat model needs a step and a duration', () => {
   expect(() => heated(0)).toThrow('step');
   expect(() => packHeat(FENDER, { watts: () => 1, seconds: 0, step: 1, startC: 0 })).toThrow();
+});
+
+// Facts of the trade: worn linings open the clearance and keep the torque, glazing takes torque and keeps the clearance, a
+// leaking seal takes pressure, a friction plate left out takes two faces and opens the clearance by its thickness.
+test('a broken pack', () => {
+  const sound = FENDER;
+  const torque = (p: ClutchPack) => packTorque(p, p.pressure);
+  const worn = withPackFault(sound, 'worn-linings');
+  expect(packClearance(worn)).toBeGreaterThan(packClearance(sound) + 2 * sound.lining);
+  expect(torque(worn)).toBeCloseTo(torque(sound), 9);
+  const glazed = withPackFault(sound, 'glazed');
+  expect(torque(glazed)).toBeCloseTo(torque(sound) / 2, 9);
+  expect(packClearance(glazed)).toBe(packClearance(sound));
+  expect(torque(withPackFault(sound, 'seal-leaks'))).toBeLessThan(torque(sound) / 2);
+  const short = withPackFault(sound, 'plate-left-out');
+  expect(rubbingFaces(short)).toBe(rubbingFaces(sound) - 2);
+  const left = sound.stack.find((p) => p.kind === 'friction')!;
+  expect(packClearance(short)).toBeCloseTo(packClearance(sound) + left.thickness, 12);
 });

@@ -92,6 +92,7 @@ export {
   type PlateKind,
   type SelectiveChoice,
 } from './clutchPack';
+export { PACK_FAULTS, withPackFault, type PackFault } from './packFaults';
 export {
   packHeat,
   steadyEngagement,

@@ -107,6 +107,7 @@ export {
   type CaseProblem,
   type FaultCase,
 } from './faultCase';
+export { faultySolution } from './faultySolution';
 export { machineOf, SOUND_MACHINE, type Machine } from './machine';
 export {
   BARE_RIG,

@@ -27,6 +27,8 @@ export const DEMO_ORDER: readonly string[] = [
   'new-to-rivets',
   'listen-and-start',
   'plates-and-rings',
+  'good-gears-bad-gears',
+  'before-you-strip-it',
 ];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {

@@ -2,9 +2,19 @@ import { Button, Segmented, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useNavigate, useParams } from 'react-router';
+import {
+  faultySolution,
+  rigOfUnit,
+  UNIT_FAULT_KINDS,
+  withFaults,
+  type CaseFault,
+  type Fault,
+} from '../../core/faults';
 import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { FaultPicker } from '../faults/FaultPicker';
 import { useTurning } from '../ratio/useTurning';
+import { BreakIt } from '../shared/BreakIt';
 import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
 import { saveModel, selectUnits } from '../models/modelsSlice';
@@ -13,6 +23,7 @@ import {
   cellToggled,
   chartChanged,
   elementToggled,
+  faultChosen,
   loadChosen,
   rangeChosen,
   sameElements,
@@ -93,7 +104,11 @@ function Bench({ unit, door, units, onUnit }: Props) {
   const { load, chart, view } = apply;
   const ranges = chart ?? unit.ranges;
   const applied = useKnownElements(unit, apply.applied);
-  const solution = useMemo(() => solveUnit(unit, applied, load), [unit, applied, load]);
+  const fault = useFittingFault(unit, apply.fault);
+  const solution = useMemo(
+    () => faultySolution(unit, applied, load, fault ? [fault] : []),
+    [unit, applied, load, fault],
+  );
   const turning = useTurning(BENCH_RPM, true);
   const choose = (range: Range | undefined) => range && dispatch(rangeChosen(range.apply));
   const { up, down } = leverState(ranges, applied);
@@ -146,6 +161,16 @@ function Bench({ unit, door, units, onUnit }: Props) {
           <LoadSwitch load={load} onLoad={(next) => dispatch(loadChosen(next))} />
         </div>
         <Selector ranges={ranges} applied={applied} onRange={choose} />
+        <BreakIt broken={fault !== null}>
+          <FaultPicker
+            rig={rigOfUnit(unit)}
+            kinds={UNIT_FAULT_KINDS}
+            sound
+            label={t('breakIt.label')}
+            value={fault}
+            onValue={(next) => dispatch(faultChosen(next))}
+          />
+        </BreakIt>
         <Outcome solution={solution} />
         <Panels unit={unit} solution={solution} />
         {door === 'teach' && (
@@ -161,6 +186,14 @@ function useKnownElements(unit: Unit, ids: readonly string[]): string[] {
   return useMemo(
     () => ids.filter((id) => unit.elements.some((e) => e.id === id && e.kind !== 'one-way')),
     [unit, ids],
+  );
+}
+
+/** What is broken, as far as the unit has it: it may have been edited since. */
+function useFittingFault(unit: Unit, fault: CaseFault | null): Fault | null {
+  return useMemo(
+    () => (fault && withFaults(unit, [fault]).ok ? { ...fault } : null),
+    [unit, fault],
   );
 }
 

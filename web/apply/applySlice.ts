@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { CaseFault } from '../../core/faults';
 import type { Load, Range } from '../../core/geartrain';
 
 /** What the Apply bench shows: a unit, its elements, and a chart that may have been changed on the bench. */
@@ -10,6 +11,8 @@ export interface ApplyState {
   chart: Range[] | null;
   /** The section, the lever diagram, or the end view of a gear set by its id. */
   view: string;
+  /** What is broken on the bench. */
+  fault: CaseFault | null;
 }
 
 /** Views that are not gear sets; ids can't hold the colon. */
@@ -22,6 +25,7 @@ const initialState: ApplyState = {
   load: 'drive',
   chart: null,
   view: SECTION,
+  fault: null,
 };
 
 const slice = createSlice({
@@ -44,6 +48,9 @@ const slice = createSlice({
     chartChanged: (state, action: PayloadAction<{ chart: Range[] | null }>) => {
       state.chart = action.payload.chart;
     },
+    faultChosen: (state, action: PayloadAction<CaseFault | null>) => {
+      state.fault = action.payload;
+    },
     viewChosen: (state, action: PayloadAction<string>) => {
       state.view = action.payload;
     },
@@ -60,7 +67,14 @@ export const cellToggled = (ranges: readonly Range[], rangeId: string, element: 
 export const sameElements = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((id) => b.includes(id));
 
-export const { unitOpened, elementToggled, rangeChosen, loadChosen, chartChanged, viewChosen } =
-  slice.actions;
+export const {
+  unitOpened,
+  elementToggled,
+  rangeChosen,
+  loadChosen,
+  chartChanged,
+  faultChosen,
+  viewChosen,
+} = slice.actions;
 export const applyReducer = slice.reducer;
 export const selectApply = (state: { apply: ApplyState }): ApplyState => state.apply;

@@ -7,6 +7,7 @@ import {
   severityOf,
   singleFaults,
   type CaseFault,
+  type FaultKind,
   type Rig,
 } from '../../core/faults';
 import { kindText, severityText, targetName } from './faultWords';
@@ -18,12 +19,17 @@ interface Props {
   onValue: (fault: CaseFault | null) => void;
   sound?: boolean;
   label?: string;
+  /** Only these kinds; all when left out. */
+  kinds?: readonly FaultKind[];
 }
 
 /** A fault of a machine: which, and how far it has gone. */
-export function FaultPicker({ rig, value, onValue, sound = false, label }: Props) {
+export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }: Props) {
   const { t } = useTranslation();
-  const faults = useMemo(() => singleFaults(rig), [rig]);
+  const faults = useMemo(
+    () => singleFaults(rig).filter((f) => !kinds || kinds.includes(f.kind)),
+    [rig, kinds],
+  );
   const targets = [...new Set(faults.map((f) => f.target))];
   const keyOf = (f: CaseFault) => `${f.target}=${f.kind}`;
   const chosen = value;

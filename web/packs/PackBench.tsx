@@ -2,7 +2,14 @@ import { Button, Segmented } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { BROKEN_PACK, packFindings, type ClutchPack } from '../../core/clutch';
+import {
+  BROKEN_PACK,
+  PACK_FAULTS,
+  packFindings,
+  withPackFault,
+  type ClutchPack,
+  type PackFault,
+} from '../../core/clutch';
 import { openValue } from '../../core/formats';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
 import { CautionBox } from '../lessons/CautionBox';
@@ -10,6 +17,7 @@ import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
 import { shelfOf } from '../models/modelPlaces';
 import { saveModel, selectClutchPacks } from '../models/modelsSlice';
+import { BreakItChoice } from '../shared/BreakIt';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { ClutchKinds } from '../clutch/ClutchKinds';
 import { SmallSlider } from '../clutch/SmallSlider';
@@ -68,7 +76,9 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   const dispatch = useAppDispatch();
   const services = useServices();
   const [tab, setTab] = useState<(typeof TABS)[number]>('clearance');
-  const pack = bench.changed?.id === stored.id ? bench.changed : stored;
+  const whole = bench.changed?.id === stored.id ? bench.changed : stored;
+  const { fault } = bench;
+  const pack = useMemo(() => (fault ? withPackFault(whole, fault) : whole), [whole, fault]);
   const change = (next: Partial<PackBenchState>) => dispatch(packBenchChanged(next));
   const setPack = (changed: ClutchPack) => change({ changed });
   const findings = packFindings(pack);
@@ -80,7 +90,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   const { result, failure } = useSettledRun(request, heated);
   const report = works ? result : null;
   const sound = openValue(pack, 'fair-sprocket/clutch-pack').ok;
-  const changed = pack !== stored;
+  const changed = whole !== stored;
   return (
     <>
       <div className="converter-sheet">
@@ -88,8 +98,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           pack={pack}
           plate={bench.plate}
           onPlate={(plate) => change({ plate })}
-          onPack={setPack}
-          newId={() => services.newId()}
+          {...(fault ? {} : { onPack: setPack, newId: () => services.newId() })}
         />
       </div>
       <section className="converter-curves" data-tab={tab} aria-label={t('pack.panels')}>
@@ -100,12 +109,14 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           options={TABS.map((v) => ({ value: v, label: t(`pack.tabs.${v}`) }))}
         />
         {failure !== '' && <p role="alert">{t('clutch.failed', { reason: failure })}</p>}
-        {tab === 'clearance' && <SelectiveTable pack={pack} onPack={setPack} />}
+        {tab === 'clearance' && (
+          <SelectiveTable pack={pack} {...(fault ? {} : { onPack: setPack })} />
+        )}
         {tab === 'capacity' && works && <CapacityCurves pack={pack} />}
         {tab === 'heat' && report && <HeatCurves pack={pack} heat={report.heat} />}
         {tab === 'band' && <BandPanel />}
         {tab === 'upgrades' && report && (
-          <UpgradeTable upgrades={report.upgrades} onPack={setPack} />
+          <UpgradeTable upgrades={report.upgrades} {...(fault ? {} : { onPack: setPack })} />
         )}
       </section>
       <aside className="converter-side" aria-label={t('pack.controls')}>
@@ -115,16 +126,23 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           value={stored.id}
           onValue={(packId) => change({ packId, changed: null, plate: null })}
         />
+        <BreakItChoice<PackFault>
+          value={fault}
+          of={PACK_FAULTS}
+          name={(f) => t(`breakIt.pack.${f}`)}
+          onValue={(next) => change({ fault: next })}
+        />
+        {fault && <p className="quiet">{t('breakIt.watchOnly')}</p>}
         <PackReadout pack={pack} heat={report?.heat ?? null} works={works} />
         <PackFindings findings={findings} />
         <SmallSlider
           label={t('pack.pressure')}
-          text={numbers.quantity(pack.pressure / 1000, 'pressure')}
-          value={pack.pressure}
+          text={numbers.quantity(whole.pressure / 1000, 'pressure')}
+          value={whole.pressure}
           from={0}
           to={Math.max(2.5e6, stored.pressure * 2)}
           step={10_000}
-          onValue={(pressure) => setPack({ ...pack, pressure })}
+          onValue={(pressure) => setPack({ ...whole, pressure })}
         />
         <SmallSlider
           label={t('pack.energy')}
@@ -159,7 +177,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
             type="primary"
             disabled={!changed || !sound}
             onClick={() =>
-              void dispatch(saveModel({ model: pack, base: stored }))
+              void dispatch(saveModel({ model: whole, base: stored }))
                 .unwrap()
                 .then(() => change({ changed: null }))
             }

@@ -11,7 +11,8 @@ import { useGapText } from '../clutch/useGapText';
 
 interface Props {
   pack: ClutchPack;
-  onPack: (pack: ClutchPack) => void;
+  /** Left out where the pack is only looked at. */
+  onPack?: (pack: ClutchPack) => void;
 }
 
 /** Every selective part with the clearance that it gives; the one nearest to the middle is advised, with the reason. */
@@ -58,8 +59,8 @@ export function SelectiveTable({ pack, onPack }: Props) {
                 <td>
                   <Button
                     size="small"
-                    disabled={inNow}
-                    onClick={() => onPack(withSelective(pack, c.thickness))}
+                    disabled={!onPack || inNow}
+                    onClick={() => onPack?.(withSelective(pack, c.thickness))}
                   >
                     {t(inNow ? 'pack.isIn' : 'pack.putIn')}
                   </Button>

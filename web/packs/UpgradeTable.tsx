@@ -6,7 +6,8 @@ import { formatNumber, useNumbers } from '../shared/numbers';
 
 interface Props {
   upgrades: readonly UpgradeResult[];
-  onPack: (pack: ClutchPack) => void;
+  /** Left out where the pack is only looked at. */
+  onPack?: (pack: ClutchPack) => void;
 }
 
 /** The pack as it is and three ways to make it hold more, each with what gives first. */
@@ -52,7 +53,7 @@ export function UpgradeTable({ upgrades, onPack }: Props) {
             <td>{u.limits.map((l) => t(`pack.limits.${l}`)).join(', ')}</td>
             <td>
               {u.upgrade !== 'as-it-is' && (
-                <Button size="small" onClick={() => onPack(u.pack)}>
+                <Button size="small" disabled={!onPack} onClick={() => onPack?.(u.pack)}>
                   {t('pack.layOut')}
                 </Button>
               )}

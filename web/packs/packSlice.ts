@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { ClutchPack, Duty } from '../../core/clutch';
+import type { ClutchPack, Duty, PackFault } from '../../core/clutch';
 
 /** What lies on the Pack bench: a pack of the library, changed on the bench or not, and what it is asked to do. */
 export interface PackBenchState {
@@ -9,6 +9,8 @@ export interface PackBenchState {
   /** Id of the plate taken hold of. */
   plate: string | null;
   duty: Duty;
+  /** What is broken on the bench. */
+  fault: PackFault | null;
 }
 
 export const USUAL_DUTY: Duty = { joules: 20_000, seconds: 0.6, times: 1, every: 5, oilC: 90 };
@@ -18,6 +20,7 @@ const initialState: PackBenchState = {
   changed: null,
   plate: null,
   duty: USUAL_DUTY,
+  fault: null,
 };
 
 const slice = createSlice({

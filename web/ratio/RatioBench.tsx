@@ -1,5 +1,5 @@
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   tipGap,
@@ -11,6 +11,7 @@ import {
   type Roles,
 } from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { BreakItChoice } from '../shared/BreakIt';
 import { formatNumber } from '../shared/numbers';
 import { TitleBlock } from '../shared/Sheet';
 import { useMedia } from '../shared/useMedia';
@@ -38,7 +39,9 @@ export function RatioBench() {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectRatioSetup);
-  const model = useSetModel(setup);
+  const [broken, setBroken] = useState<SetFault | null>(null);
+  const shown = useMemo(() => brokenSetup(setup, broken), [setup, broken]);
+  const model = useSetModel(shown);
   const turning = useTurning(setup.inputSpeedRpm, true);
   const [selected, setSelected] = useState<Port>('ring');
   const [ringFollows, setRingFollows] = useState(true);
@@ -67,7 +70,7 @@ export function RatioBench() {
     <main className="ratio-bench" id="main">
       <h1 className="visually-hidden">{t('nav.ratio')}</h1>
       <EndViewSheet
-        setup={setup}
+        setup={shown}
         model={model}
         turning={turning}
         mode="live"
@@ -99,7 +102,13 @@ export function RatioBench() {
           onRingFollows={setRingFollows}
         />
         <ReactionPicker roles={setup.roles} onRoles={onRoles} />
-        <ReadingsTable setup={setup} model={model} />
+        <BreakItChoice<SetFault>
+          value={broken}
+          of={SET_FAULTS}
+          name={(f) => t(`breakIt.set.${f}`)}
+          onValue={setBroken}
+        />
+        <ReadingsTable setup={shown} model={model} />
         {tall && <LeverDrawing setup={setup} shown={model.shown} />}
         <Segmented
           block
@@ -118,6 +127,16 @@ export function RatioBench() {
       </aside>
     </main>
   );
+}
+
+/** What can befall a gear set on the bench: its held part is let go, or two of its parts seize. */
+const SET_FAULTS = ['lets-go', 'locks'] as const;
+type SetFault = (typeof SET_FAULTS)[number];
+
+function brokenSetup(setup: GearSetSetup, fault: SetFault | null): GearSetSetup {
+  if (!fault) return setup;
+  const reaction = fault === 'locks' ? 'locked' : 'free';
+  return { ...setup, roles: { ...setup.roles, reaction } };
 }
 
 function BenchTitle({
