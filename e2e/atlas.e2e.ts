@@ -20,15 +20,15 @@ const choose = async (name: string, option: string) => {
 };
 
 test('third and reverse gone, the others good: only what works in both and in no good range is left', async () => {
-  await b.open(run.at('/teach/atlas'));
+  await b.open(run.at('/teach/faults/atlas'));
   await choose('Unit', 'Skerry three-speed');
   await b.see('Skerry three-speed');
   await choose('Seen in R', 'neutral');
-  await choose('Seen in D 3', 'wrong ratio');
+  await choose('Seen in D 3', 'wrong gear');
   await b.see('Left to suspect: C2');
   await choose('Seen in D 1', 'as it should');
   await choose('Seen in D 2', 'as it should');
-  await b.see('C2, Direct clutch: will not apply');
+  await b.see('C2, Direct clutch: will not come on');
   await b.see(/^\d+ of \d+ faults? fits?/m);
   await choose('Seen in N', 'binds');
   await b.see('No single fault gives all of this.');
@@ -37,10 +37,10 @@ test('third and reverse gone, the others good: only what works in both and in no
 });
 
 test('a fault shows what looks like it and the check that splits them; the table goes out', async () => {
-  await b.open(run.at('/teach/atlas'));
-  await b.press('button', 'C1, Ahead clutch: will not apply');
+  await b.open(run.at('/teach/faults/atlas'));
+  await b.press('button', 'C1, Ahead clutch: will not come on');
   await b.see('On the road these look just like it:');
-  await b.see(/Air check of C1, Ahead clutch \(25 min/);
+  await b.see(/Pressure at C1, Ahead clutch \(25 min/);
   await b.press('button', 'CSV');
   const csv = new TextDecoder().decode(bytesOf(await downloaded(b, '.csv')));
   expect(csv).toContain('Fault,');

@@ -65,8 +65,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'ratio', route: '/teach/ratio' },
   {
     name: 'atlas',
-    route: '/teach/atlas',
-    steps: (b) => b.press('button', 'C1, Ahead clutch: will not apply'),
+    route: '/teach/faults/atlas',
+    steps: (b) => b.press('button', 'C1, Ahead clutch: will not come on'),
   },
   {
     name: 'converter-night',

@@ -47,7 +47,7 @@ const STORIES: readonly Story[] = [
   },
   {
     id: 'lazy-on-the-ramp',
-    name: 'Lazy on the ramp after a new cable',
+    name: 'Yard tractor, lazy on the ramp',
     notes:
       'Nothing inside is broken yet: the pressure cable was set too long. Whoever strips this down pays for it.',
     complaint: '',

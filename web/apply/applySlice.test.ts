@@ -29,7 +29,14 @@ test('opening a unit forgets what was changed for the last one', () => {
     chartChanged({ chart: unit.ranges }),
     unitOpened({ unitId: 'b', applied: [] }),
   );
-  expect(state).toEqual({ unitId: 'b', applied: [], load: 'drive', chart: null, view: SECTION });
+  expect(state).toEqual({
+    unitId: 'b',
+    applied: [],
+    load: 'drive',
+    chart: null,
+    view: SECTION,
+    fault: null,
+  });
 });
 
 test('elements are switched one by one, a row all at once', () => {

@@ -6,6 +6,8 @@ import {
   DRIVE_SYMPTOMS,
   faultKey,
   lookAlikes,
+  signatureOf,
+  type Candidate,
   type DriveSymptom,
   type SymptomRow,
 } from '../../core/faults';
@@ -18,6 +20,7 @@ import { DownloadOutlined } from '../shared/icons';
 import { gearName } from '../shared/unitNames';
 import { useSettledRun } from '../workers/useSettledRun';
 import { atlasOf } from '../workers/faultWorker';
+import type { AtlasTable as AtlasTableOf } from '../workers/protocol';
 import { atlasChanged, type AtlasState } from './atlasSlice';
 import { AtlasTable } from './AtlasTable';
 import { FaultDetail } from './FaultDetail';
@@ -40,7 +43,7 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
   const own = table?.rows.some((r) => r.cells.length !== unit.ranges.length) ? null : table;
   const fits = (row: Pick<SymptomRow, 'cells'>) =>
     row.cells.every((c) => state.seen[c.range] === undefined || state.seen[c.range] === c.drive);
-  const singles = useMemo(() => (own ? lookAlikes(own.rows) : []), [own]);
+  const singles = useMemo(() => (own ? silentLast(lookAlikes(own.rows), own) : []), [own]);
   const shown = singles.map((g) => g.filter(fits)).filter((g) => g.length > 0);
   const rows = shown.flat();
   const pairRows = (pairs.rows ?? []).filter(fits).slice(0, MOST_PAIRS);
@@ -155,6 +158,12 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
       </aside>
     </>
   );
+}
+
+/** Faults that show nothing on the road stand at the end. */
+function silentLast(groups: Candidate[][], { sound }: AtlasTableOf): Candidate[][] {
+  const silent = (group: Candidate[]) => signatureOf(group[0]!) === signatureOf(sound);
+  return [...groups.filter((g) => !silent(g)), ...groups.filter(silent)];
 }
 
 interface ReasonProps {

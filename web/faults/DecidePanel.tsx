@@ -13,7 +13,7 @@ import {
 import type { Unit } from '../../core/geartrain';
 import type { DeskSession } from '../workers/faultWorker';
 import { boardOf, type DeskWork } from './deskWork';
-import { checkName, faultsOfKey, faultText, kindText, targetName } from './faultWords';
+import { checkName, faultsOfKey, faultText, kindText, shortTarget, targetName } from './faultWords';
 
 interface Props {
   unit: Unit | null;
@@ -54,7 +54,7 @@ export function DecidePanel(props: Props) {
             .filter(([key]) => !work.crossed.includes(key) || work.named.includes(key))
             .map(([key, list]) => ({
               value: key,
-              label: `${target}: ${kindText(t, list[0]!.faults[0]!.kind)}`,
+              label: `${shortTarget(t, unit, target)}: ${kindText(t, list[0]!.faults[0]!.kind)}`,
             })),
         }))}
       />

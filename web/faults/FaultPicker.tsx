@@ -10,7 +10,7 @@ import {
   type FaultKind,
   type Rig,
 } from '../../core/faults';
-import { kindText, severityText, targetName } from './faultWords';
+import { kindText, severityText, shortTarget, targetName } from './faultWords';
 
 interface Props {
   rig: Rig;
@@ -41,6 +41,7 @@ export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }
         showSearch={{ optionFilterProp: 'label' }}
         value={value ? keyOf(value) : ''}
         listHeight={400}
+        virtual={false}
         popupMatchSelectWidth={340}
         onChange={(key) => {
           const fault = faults.find((f) => keyOf(f) === key);
@@ -52,7 +53,10 @@ export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }
             label: targetName(t, rig.unit, target),
             options: faults
               .filter((f) => f.target === target)
-              .map((f) => ({ value: keyOf(f), label: `${target}: ${kindText(t, f.kind)}` })),
+              .map((f) => ({
+                value: keyOf(f),
+                label: `${shortTarget(t, rig.unit, target)}: ${kindText(t, f.kind)}`,
+              })),
           })),
         ]}
       />

@@ -26,6 +26,14 @@ export function targetName(t: TFunction, unit: Unit | null, target: string): str
   return t(`faults.parts.${target}`);
 }
 
+/** What an element, a set or a link is called on a chart; the whole name of anything else. */
+export function shortTarget(t: TFunction, unit: Unit | null, target: string): string {
+  const [set] = target.split('.');
+  const charted =
+    unit?.elements.some((e) => e.id === target) || unit?.gearsets.some((g) => g.id === set);
+  return charted ? target : targetName(t, unit, target);
+}
+
 /** How far a fault has gone: "60 %", "6 mm", "1.5 l"; empty for a kind without levels. */
 export function severityText(t: TFunction, fault: Fault): string {
   const { unit, levels } = FAULT_SPECS[fault.kind];

@@ -20,6 +20,7 @@ export function ModelSelect({ kind, value, onValue }: Props) {
     <Select
       aria-label={t(`modelLibrary.${LIST_OF[kind]}.one`)}
       value={value ?? null}
+      placeholder={t(`modelLibrary.${LIST_OF[kind]}.one`)}
       onChange={(id) => id !== null && onValue(id)}
       options={onShelf(shelf).map((m) => ({ value: m.id, label: m.name }))}
     />
