@@ -11,6 +11,7 @@ import {
 import { benchClutch } from './clutch';
 import { compare, type Comparison } from './compare';
 import { benchConverter } from './converter';
+import { benchFaults } from './faults';
 import { benchUnits } from './units';
 
 /** `npm run bench`: our kernels against general-purpose libraries on the same work in the same run. */
@@ -60,5 +61,6 @@ const drawing = compare('', ours, () => void endView(set));
 console.log(`end view geometry, 4 pinions and 70 teeth: ${(drawing.theirsNs / 1e6).toFixed(2)} ms`);
 benchConverter();
 benchClutch();
+benchFaults();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

@@ -41,7 +41,7 @@ const SCREENS: [string, string, (() => Promise<void>)[]][] = [
   [
     'fault desk, a test',
     '/learn/faults?case=slipway-two-gears',
-    [radio('Bonnet and lift'), press(/^Pan off/), () => b.see('What do you expect?')],
+    [radio('Bonnet and lift'), press(/^Pan off/), () => b.see(/What do you expect/i)],
   ],
   ['case editor', '/teach/models/cases/lazy-on-the-ramp', [() => b.see('What the driver notices')]],
   [

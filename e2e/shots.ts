@@ -22,7 +22,22 @@ const answerRing = async (b: Browser) => {
 
 const SHOTS: readonly Shot[] = [
   { name: 'home', route: '/' },
-  { name: 'library', route: '/teach/lessons' },
+  {
+    name: 'fault-desk',
+    route: '/teach/faults?case=slipway-two-gears',
+    steps: async (b) => {
+      await b.press('button', /^Drive D 3/);
+      await b.press('radio', 'as it should');
+      await b.press('button', 'Take the reading');
+      await b.press('radio', 'Bonnet and lift');
+      await b.press('button', /^Colour and smell/);
+      await b.press('checkbox', /Fluid cooled/);
+      await b.press('radio', 'bright red');
+      await b.press('button', 'Take the reading');
+      await b.press('switch', 'cross out for me');
+      await b.see('1 of 61 left');
+    },
+  },
   {
     name: 'builder',
     route: '/teach/lessons/what-the-held-part-feels',

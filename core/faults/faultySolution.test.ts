@@ -20,7 +20,7 @@ test('a broken unit on the bench keeps its parts', () => {
     { target: 'C2', kind: 'will-not-apply' },
   ]);
   expect(toText(falls.ratio!)).toBe('59/24');
-  expect(() =>
-    faultySolution(SIMPSON, [], 'drive', [{ target: 'X', kind: 'stuck-on' }]),
-  ).toThrow('unknown-element');
+  expect(() => faultySolution(SIMPSON, [], 'drive', [{ target: 'X', kind: 'stuck-on' }])).toThrow(
+    'unknown-element',
+  );
 });

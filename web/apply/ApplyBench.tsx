@@ -170,6 +170,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
             value={fault}
             onValue={(next) => dispatch(faultChosen(next))}
           />
+          {fault && <p className="quiet">{t('breakIt.chartSound')}</p>}
         </BreakIt>
         <Outcome solution={solution} />
         <Panels unit={unit} solution={solution} />

@@ -83,8 +83,7 @@ export async function openDesk(
     ...opened,
     read: (check) => Promise.race([remote.read(check), failed]),
     pairsThatFit: (readings) => Promise.race([remote.pairsThatFit(readings as Reading[]), failed]),
-    rank: (question) =>
-      Promise.race<FaultKeyResult>([remote.rank(question) as Promise<FaultKeyResult>, failed]),
+    rank: (question) => Promise.race<FaultKeyResult>([remote.rank(question), failed]),
     grade: (entries, diagnosis) =>
       Promise.race([remote.grade(entries as DeskEntry[], diagnosis), failed]),
   };
