@@ -5,5 +5,6 @@ export default {
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.e2e.ts'],
   testTimeout: 90_000,
-  maxWorkers: 1,
+  // Two browsers at a time, as many as there are cores.
+  maxWorkers: 2,
 };

@@ -72,6 +72,8 @@ export function ClassBookScreen() {
             <Select
               aria-label={t('classBook.lesson')}
               value={lessonId}
+              virtual={false}
+              listHeight={420}
               style={{ minWidth: 380 }}
               onChange={(id) => {
                 setWanted(id);

@@ -5,13 +5,14 @@ import { CHECK_SPECS, readingClass, readingOf, type Check } from '../../core/fau
 import type { Unit } from '../../core/geartrain';
 import { WarningFilled } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
-import type { OpenedDesk } from '../workers/protocol';
+import type { DeskSession } from '../workers/faultWorker';
 import { expectable, type LogEntry } from './deskWork';
 import { checkName, readingText, wordText } from './faultWords';
+import { ShiftTrace } from './ShiftTrace';
 
 interface Props {
   unit: Unit | null;
-  session: OpenedDesk;
+  session: DeskSession;
   check: Check | null;
   /** What was read, where the check has been made. */
   entry: LogEntry | null;
@@ -85,7 +86,13 @@ export function TestCard({ unit, session, check, entry, onTake }: Props) {
   );
 }
 
-function Read({ session, check, entry }: { session: OpenedDesk; check: Check; entry: LogEntry }) {
+interface ReadProps {
+  session: DeskSession;
+  check: Check;
+  entry: LogEntry;
+}
+
+function Read({ session, check, entry }: ReadProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const sound = readingOf(check, session.sound);
@@ -100,6 +107,7 @@ function Read({ session, check, entry }: { session: OpenedDesk; check: Check; en
           : t('desk.cameOtherwise', { what: wordText(t, entry.expected) })}
       </p>
       <p className="quiet">{t('desk.soundReads', { what: wanted })}</p>
+      {check.kind === 'shift' && <ShiftTrace session={session} pair={check.target} />}
     </div>
   );
 }

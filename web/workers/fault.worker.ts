@@ -78,6 +78,13 @@ const worker: FaultWorker = {
     if (!check) throw new Error(`fault worker: expected a check of this machine, got "${id}"`);
     return readingOf(check, truth);
   },
+  shift(pair) {
+    const { shop, truth } = opened();
+    return {
+      now: shop.shift(shop.machine(truth.faults), pair)?.samples ?? null,
+      sound: shop.shift(shop.machine([]), pair)?.samples ?? null,
+    };
+  },
   pairsThatFit(readings) {
     const likely = (faults: readonly Fault[]) =>
       faults.reduce((p, f) => p * FAULT_SPECS[f.kind].prior, 1);

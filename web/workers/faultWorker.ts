@@ -13,7 +13,14 @@ import type {
 } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import type { FaultKeyResult, WhichTestQuestion } from '../../core/lesson';
-import type { AtlasTable, CaseReport, FaultWorker, OpenedDesk, Progress } from './protocol';
+import type {
+  AtlasTable,
+  CaseReport,
+  FaultWorker,
+  OpenedDesk,
+  Progress,
+  ShiftTraces,
+} from './protocol';
 import { loadWorker, withWorker } from './withWorker';
 
 /** Symptom tables and cases, away from the page. Cancelling ends the worker at once. */
@@ -56,6 +63,7 @@ export const drawFrom = (
 /** An open case: its worker lives until it is closed, and alone knows what is wrong. */
 export interface DeskSession extends OpenedDesk {
   readonly read: (check: string) => Promise<Answer>;
+  readonly shift: (pair: string) => Promise<ShiftTraces>;
   readonly pairsThatFit: (readings: readonly Reading[]) => Promise<Fault[][]>;
   readonly grade: (entries: readonly DeskEntry[], diagnosis: Diagnosis) => Promise<DiagnosisGrade>;
   readonly rank: (question: WhichTestQuestion) => Promise<FaultKeyResult>;
@@ -82,6 +90,7 @@ export async function openDesk(
   return {
     ...opened,
     read: (check) => Promise.race([remote.read(check), failed]),
+    shift: (pair) => Promise.race([remote.shift(pair), failed]),
     pairsThatFit: (readings) => Promise.race([remote.pairsThatFit(readings as Reading[]), failed]),
     rank: (question) => Promise.race<FaultKeyResult>([remote.rank(question), failed]),
     grade: (entries, diagnosis) =>

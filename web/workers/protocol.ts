@@ -19,6 +19,7 @@ import type {
   EngagementPoint,
   EngagementResult,
   EngagementSetup,
+  HandOverSample,
   SlipTest,
   SweptOfEngagement,
 } from '../../core/shift';
@@ -170,6 +171,12 @@ export interface OpenedDesk {
   readonly complaint: readonly Reading[];
 }
 
+/** A shift as it is and as it should be; `null` where it can't be driven. */
+export interface ShiftTraces {
+  readonly now: readonly HandOverSample[] | null;
+  readonly sound: readonly HandOverSample[] | null;
+}
+
 /** What an instructor sees of a case that is being written. */
 export interface CaseReport {
   readonly problems: readonly CaseProblem[];
@@ -186,6 +193,8 @@ export interface FaultWorker {
   open(faultCase: FaultCase, onStep: Told<Progress>): Promise<OpenedDesk>;
   /** Of the open case. */
   read(check: string): Answer;
+  /** A shift of the open case, `D1>D2`, and of a sound machine, through time. */
+  shift(pair: string): ShiftTraces;
   /** Pairs of faults that give all of these readings, the likeliest first. */
   pairsThatFit(readings: readonly Reading[]): Fault[][];
   grade(entries: readonly DeskEntry[], diagnosis: Diagnosis): DiagnosisGrade;

@@ -1,0 +1,162 @@
+import {
+  BARE_RIG,
+  CHECK_SPECS,
+  checksOf,
+  driverChecks,
+  FAULT_KINDS,
+  FAULT_SPECS,
+  faultKey,
+  levelsOf,
+  oilElements,
+  rigFaultProblem,
+  rigKind,
+  rigOfUnit,
+  severityOf,
+  shiftsOf,
+  singleFaults,
+  sleevesOf,
+  startRanges,
+  type Fault,
+  type Hazard,
+  type Rig,
+} from './index';
+import { AUTOMATIC, COUPLING, DUAL, MANUAL, SIMPSON } from './tests/rigs';
+
+const RIGS: [string, Rig][] = [
+  ['automatic', AUTOMATIC],
+  ['manual', MANUAL],
+  ['dual-clutch', DUAL],
+  ['coupling', COUPLING],
+];
+
+test.each(RIGS)('a rig knows what it is: %s', (kind, rig) => {
+  expect(rigKind(rig)).toBe(kind);
+});
+
+test('a unit or a clutch alone is a rig too', () => {
+  expect(rigKind(rigOfUnit(SIMPSON))).toBe('unit');
+  expect(rigKind({ ...BARE_RIG, clutch: MANUAL.clutch })).toBe('clutch');
+});
+
+// By hand: the demo’s four-speed has three clutches, a band and a brake; its pawl is no sleeve. The manual’s main clutch is
+// dry, so nothing in it is worked by oil; it has six sleeves. The dual has two clutches and seven sleeves.
+test('what is worked by oil, and what slides', () => {
+  expect(oilElements(AUTOMATIC)).toEqual(['C1', 'C2', 'C3', 'B1', 'B2']);
+  expect(sleevesOf(AUTOMATIC)).toEqual([]);
+  expect(oilElements(MANUAL)).toEqual([]);
+  expect(sleevesOf(MANUAL)).toEqual(['S1', 'S2', 'S3', 'S4', 'S5', 'SR']);
+  expect(oilElements(DUAL)).toEqual(['K1', 'K2']);
+  expect(sleevesOf(DUAL)).toHaveLength(7);
+});
+
+const targetsOf = (rig: Rig, kind: Fault['kind']) =>
+  singleFaults(rig)
+    .filter((f) => f.kind === kind)
+    .map((f) => f.target);
+
+// By hand: shafts that carry several gears or sleeves have bearings; gears that turn on them have not.
+test('where faults can sit', () => {
+  expect(targetsOf(MANUAL, 'rough-bearing')).toEqual(['cs', 'idl', 'out']);
+  expect(targetsOf(AUTOMATIC, 'rough-bearing')).toEqual([]);
+  expect(targetsOf(AUTOMATIC, 'seized')).toEqual(['F1']);
+  expect(targetsOf(AUTOMATIC, 'broken')).toHaveLength(6);
+  expect(targetsOf(MANUAL, 'stripped')).toHaveLength(7);
+  expect(targetsOf(MANUAL, 'cable-long')).toEqual([]);
+  expect(targetsOf(AUTOMATIC, 'cable-long')).toEqual(['pressure-cable']);
+  expect(targetsOf(COUPLING, 'ramp-jammed')).toEqual(['coupling']);
+  // A cable at the pedal holds no air.
+  const cable = {
+    ...MANUAL,
+    clutch: {
+      ...MANUAL.clutch!,
+      linkage: {
+        ...MANUAL.clutch!.linkage,
+        drive: { kind: 'cable' as const, ratio: 6, stiffness: 4e5 },
+      },
+    },
+  };
+  expect(targetsOf(MANUAL, 'clutch-air')).toEqual(['clutch']);
+  expect(targetsOf(cable, 'clutch-air')).toEqual([]);
+  expect(rigFaultProblem(cable, { target: 'clutch', kind: 'clutch-air' })).toBe('no-such-part');
+});
+
+test('every kind befalls some rig, and every single fault is one that the rig can have', () => {
+  const met = new Set<string>();
+  for (const [, rig] of RIGS)
+    for (const fault of singleFaults(rig)) {
+      met.add(fault.kind);
+      expect([fault, rigFaultProblem(rig, fault)]).toEqual([fault, null]);
+      for (const level of levelsOf(fault))
+        expect([level, rigFaultProblem(rig, level)]).toEqual([level, null]);
+    }
+  expect([...met].sort()).toEqual([...FAULT_KINDS].sort());
+});
+
+test('how far a fault has gone: its own, or the middle of its levels', () => {
+  for (const kind of FAULT_KINDS) {
+    const { levels } = FAULT_SPECS[kind];
+    const fault: Fault = { target: 'x', kind };
+    expect(severityOf(fault)).toBe(levels?.[1] ?? 1);
+    expect(severityOf({ ...fault, severity: 0.33 })).toBe(0.33);
+    expect(levelsOf(fault)).toHaveLength(levels ? 3 : 1);
+  }
+  const slips: Fault = { target: 'C1', kind: 'slips', severity: 0.001 };
+  expect(rigFaultProblem(AUTOMATIC, slips)).toBe('severity-out-of-range');
+  expect(rigFaultProblem(AUTOMATIC, { target: 'C1', kind: 'burnt', severity: 1 })).toBe(
+    'severity-out-of-range',
+  );
+});
+
+test('a key names what failed and where, in one order', () => {
+  const a: Fault = { target: 'C1', kind: 'slips', severity: 0.4 };
+  const b: Fault = { target: 'B1', kind: 'burnt' };
+  expect(faultKey([a, b])).toBe('B1=burnt + C1=slips');
+  expect(faultKey([a, b])).toBe(faultKey([b, { ...a, severity: 0.2 }]));
+});
+
+// Common practice, no source: what each kind of check costs against the others, and the cautions that go with it.
+test('cheap before dear, and no check without its cautions', () => {
+  const minutes = (kind: keyof typeof CHECK_SPECS) => CHECK_SPECS[kind].minutes;
+  expect(minutes('fluid')).toBeLessThan(minutes('pressure'));
+  expect(minutes('road')).toBeLessThan(minutes('pressure'));
+  expect(minutes('pressure')).toBeLessThan(minutes('air'));
+  expect(minutes('air')).toBeLessThan(minutes('hand'));
+  // Getting it out costs half a day or more.
+  const wants: Readonly<Partial<Record<keyof typeof CHECK_SPECS, Hazard>>> = {
+    stall: 'stall-test',
+    'slip-test': 'stall-test',
+    air: 'compressed-air',
+    pan: 'hot-fluid',
+    disc: 'dust',
+    stack: 'springs',
+    gap: 'rotating',
+    tap: 'lifting',
+  };
+  for (const [kind, hazard] of Object.entries(wants))
+    expect([kind, CHECK_SPECS[kind as 'stall'].hazards]).toEqual([
+      kind,
+      expect.arrayContaining([hazard]),
+    ]);
+  for (const [kind, spec] of Object.entries(CHECK_SPECS)) {
+    if (spec.removal) expect([kind, spec.minutes >= 180, spec.lift]).toEqual([kind, true, true]);
+    if (spec.removal) expect(spec.hazards).toContain('heavy-parts');
+  }
+});
+
+test.each(RIGS)('checks of the %s are named once, and a driver makes only some', (_kind, rig) => {
+  const checks = checksOf(rig);
+  expect(new Set(checks.map((c) => c.id)).size).toBe(checks.length);
+  const driver = driverChecks(checks);
+  expect(driver.length).toBeGreaterThan(0);
+  for (const check of driver)
+    expect([check.id, check.lift, check.removal]).toEqual([check.id, false, false]);
+  for (const { id, kind, target } of checks) expect(id).toBe(target ? `${kind} ${target}` : kind);
+});
+
+test('shifts follow the lever’s own gears, and a start is in first or reverse', () => {
+  expect(shiftsOf(AUTOMATIC)).toEqual(['D1>D2', 'D2>D3', 'D3>D4']);
+  expect(shiftsOf(DUAL)).toEqual(['D1>D2', 'D2>D3', 'D3>D4', 'D4>D5', 'D5>D6']);
+  expect(shiftsOf(COUPLING)).toEqual([]);
+  expect(startRanges(AUTOMATIC)).toEqual({ first: 'D1', reverse: 'R' });
+  expect(startRanges(COUPLING)).toEqual({ first: null, reverse: null });
+});
