@@ -53,19 +53,18 @@ export function ShiftTrace({ session, pair }: Props) {
           {
             label: t('desk.soundOutput'),
             ink: '--idle',
-            look: 'thin',
+            look: 'dotted',
             right: true,
             points: line(sound, output),
           } as const,
         ]
       : []),
   ];
-  const first = now[0]?.time ?? 0;
   return (
     <div className="shift-trace">
       <CurveSheet
         title={t('desk.trace')}
-        x={{ title: t('launch.time'), min: first, max: now.at(-1)?.time ?? 1 }}
+        x={{ title: t('launch.time'), min: 0, max: now.at(-1)?.time ?? 1 }}
         y={{ title: `${t('desk.inputSpeed')}, ${numbers.unit('speed')}` }}
         right={{ title: `${t('desk.outputTorque')}, ${numbers.unit('torque')}` }}
         curves={curves}
