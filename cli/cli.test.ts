@@ -148,3 +148,33 @@ test('check knows clutches and packs, and notes what is odd about them', () => {
   const pack = read('demo/clutch-packs/fender-pack.json');
   expect(run('check', written({ ...pack, pressure: -1 })).err).toContain('pressure: too_small');
 }, 60_000);
+
+test('check: a case that can not be given out is refused, with the reason', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'case-'));
+  const write = (name: string, change: object) => {
+    const file = path.join(folder, name);
+    const document = { ...read('demo/fault-cases/pier-crawler.json'), ...change };
+    writeFileSync(file, JSON.stringify(document));
+    return file;
+  };
+  expect(run('check', 'demo/fault-cases/pier-crawler.json').code).toBe(0);
+  const missing = write('missing.json', { cause: [{ target: 'C9', kind: 'burnt' }] });
+  const silent = write('silent.json', {
+    cause: [{ target: 'fluid', kind: 'low-fluid', severity: 0.8 }],
+  });
+  const result = run('check', missing, silent);
+  expect(result.code).toBe(1);
+  expect(result.err).toContain('cause: no-such-part (target C9, kind burnt)');
+  expect(result.err).toContain('cause: no-symptom');
+}, 60_000);
+
+test('inspect: teeth stripped off a set', () => {
+  const { code, out } = run('inspect', 'demo/units/skerry-three.json', '--fault', 'P1=stripped');
+  expect(code).toBe(0);
+  const { ranges } = JSON.parse(out) as { ranges: { id: string; outcome: string }[] };
+  expect(ranges.find((r) => r.id === 'D1')?.outcome).toBe('neutral');
+  // A fault that changes no constraint is none that inspect can show: the usage is printed.
+  expect(
+    run('inspect', 'demo/units/skerry-three.json', '--fault', 'C1=accumulator-stuck').code,
+  ).toBe(2);
+}, 30_000);

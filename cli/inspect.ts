@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs';
 import { openText } from '../core/formats';
 import {
   appliedWithFaults,
-  FAULT_KINDS,
+  UNIT_FAULT_KINDS,
   withFaults,
   type Fault,
-  type FaultKind,
+  type UnitFaultKind,
 } from '../core/faults';
 import { solveUnit, type Solution, type Unit } from '../core/geartrain';
 import { toNumber, toText, type Fraction } from '../core/numerics';
@@ -62,8 +62,8 @@ function readArguments(args: readonly string[]): Request | null {
       continue;
     }
     const [target, kind] = (args[++k] ?? '').split('=');
-    if (!target || !FAULT_KINDS.includes(kind as FaultKind)) return null;
-    faults.push({ target, kind: kind as FaultKind });
+    if (!target || !UNIT_FAULT_KINDS.includes(kind as UnitFaultKind)) return null;
+    faults.push({ target, kind: kind as UnitFaultKind });
   }
   return files.length === 1 ? { file: files[0]!, faults } : null;
 }
@@ -88,7 +88,7 @@ function readUnit(file: string): Unit {
 const request = readArguments(process.argv.slice(2));
 if (!request)
   fail(
-    `Usage: npm run -s inspect -- FILE [--fault TARGET=KIND]…\nKinds: ${FAULT_KINDS.join(', ')}`,
+    `Usage: npm run -s inspect -- FILE [--fault TARGET=KIND]…\nKinds: ${UNIT_FAULT_KINDS.join(', ')}`,
     2,
   );
 const unit = readUnit(request.file);

@@ -17,9 +17,6 @@ export interface UnitBench extends Bench {
   readonly driving: Driving;
 }
 
-/** Full torque of an engine where the rig has none, N·m. */
-export const ASSUMED_NM = 200;
-
 /** A bench without anything worked out yet. */
 export function benchOf(rig: Rig, driving: Driving | null, starts: StartRanges): Bench {
   const kept = new Map<string, unknown>();

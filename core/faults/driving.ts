@@ -1,7 +1,6 @@
 import { dragTest, goesIn, jumpsOutAbove, SLEEVE_AS_BUILT, type GoesIn } from '../shift';
 import type { Motion, Range, Unit } from '../geartrain';
 import { SAME_ANSWER } from '../numerics';
-import { ASSUMED_NM } from './bench';
 import { AT_ONCE, loadsOf, type Loads } from './loads';
 import type { Machine } from './machine';
 import { outcomesOf, type Outcomes, type Settled } from './outcomes';
@@ -176,8 +175,7 @@ function elementLetsGo(
     slips(loads.drySlipsFrom(rig.clutch, machine, ratio * rig.vehicle.finalDrive));
   const sleeve = machine.sleeves.get(id);
   if (sleeve && sleeve.wear > 0) {
-    const fullNm = loads.fullNm > 1 ? loads.fullNm : ASSUMED_NM;
-    const above = jumpsOutAbove(sleeve) / (factor * fullNm);
+    const above = jumpsOutAbove(sleeve) / (factor * loads.engineNm);
     if (above <= 1) found.push({ above, symptom: 'jumps-out' });
   }
   return found;

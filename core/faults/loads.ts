@@ -18,6 +18,8 @@ const RETURN_SHARE = 0.12;
 /** Engine speeds of a rig without an engine, rev/min. */
 const IDLE_RPM = 700;
 const STALL_RPM = 2000;
+/** Full torque of an engine where the rig has none, N·m. */
+const ASSUMED_NM = 200;
 const LOAD_STEPS = 20;
 const COLD_C = 20;
 /** What slips at this load or below never takes hold. */
@@ -36,6 +38,8 @@ export interface Loads {
   readonly multiplied: (starts: boolean) => number;
   /** N·m of the engine at full throttle; 1 for a rig without one. */
   readonly fullNm: number;
+  /** The same in N·m whatever the rig: of a usual engine where it has none. */
+  readonly engineNm: number;
   /** N·m that an oil element was made to hold at full pressure. @param worst largest |λ| × multiplication */
   readonly madeFor: (worst: number) => number;
   /** Share of what it was made for that an element holds now. */
@@ -96,6 +100,7 @@ export function loadsOf(rig: Rig): Loads {
     pressure,
     multiplied,
     fullNm,
+    engineNm: engine ? fullNm : ASSUMED_NM,
     madeFor: (worst) => MARGIN * worst * fullNm,
     holdsShare,
     slipsFrom(machine, range, element, factor, worst) {

@@ -3,8 +3,7 @@ import { fillTime, pistonShare, USUAL_OIL } from '../shift';
 import { stallReading, topSpeed, fluidOf, USUAL_FLUID } from '../vehicle';
 import type { Range } from '../geartrain';
 import type { Answer } from './answer';
-import { ASSUMED_NM, type UnitBench } from './bench';
-import type { Driving } from './driving';
+import type { UnitBench } from './bench';
 import { SOUND_MACHINE, type Machine } from './machine';
 import { oilElements } from './rig';
 
@@ -198,7 +197,7 @@ function traces(bench: UnitBench, machine: Machine): Traces {
   let [hottestC, lining] = [coolantC, 0];
   for (const { drive, above } of driving.cells(machine)) {
     if (drive !== 'flares' || above === null) continue;
-    const watts = above * fullNm(driving) * FLARE_SLIP * FLARE_DUTY;
+    const watts = above * driving.loads.engineNm * FLARE_SLIP * FLARE_DUTY;
     hottestC = Math.max(hottestC, coolantC + watts / LINING_WK);
     lining += watts * rig.minutes * 60 * WEAR_PER_JOULE;
   }
@@ -210,7 +209,6 @@ function traces(bench: UnitBench, machine: Machine): Traces {
     hottestC = Math.max(hottestC, hotRunReading(bench, machine).figure ?? 0);
   return { hottestC, lining };
 }
-const fullNm = ({ loads }: Driving): number => (loads.fullNm > 1 ? loads.fullNm : ASSUMED_NM);
 
 /** Colour and smell. */
 export function fluidReading(bench: UnitBench, machine: Machine): Answer {

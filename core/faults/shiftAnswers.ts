@@ -9,7 +9,7 @@ import {
   type Trace,
 } from '../shift';
 import type { Answer } from './answer';
-import { ASSUMED_NM, type UnitBench } from './bench';
+import type { UnitBench } from './bench';
 import { SOUND_MACHINE, type Machine } from './machine';
 import { oilElements } from './rig';
 
@@ -54,7 +54,7 @@ function shiftSetup(bench: UnitBench, machine: Machine, pair: string): HandOver 
   const never = [...machine.never, ...bare(machine)];
   const dogs = new Set(driving.unit.elements.filter((e) => e.kind === 'dog').map((e) => e.id));
   const dual = to.apply.some((id) => dogs.has(id));
-  const inputNm = LOAD * (driving.loads.fullNm > 1 ? driving.loads.fullNm : ASSUMED_NM);
+  const inputNm = LOAD * driving.loads.engineNm;
   const of = (id: string): OneElement => {
     const line = (m: Machine) => driving.loads.pressure(m, to.apply, false, LOAD);
     const made = driving.loads.madeFor(driving.sound.worstOf(id));

@@ -13,8 +13,7 @@ import {
   type FaultCase,
   type Rig,
 } from '../../core/faults';
-import { formatNumber, type Numbers } from '../shared/numbers';
-import { testWords } from '../tests/words';
+import { testNumbers, testWords } from '../tests/words';
 import { complaintText } from './complaintWords';
 import { NEW_WORK, boardOf, expectable, placeOf, standsFor } from './deskWork';
 import {
@@ -31,14 +30,7 @@ beforeAll(async () => {
   t = await testWords();
 });
 
-const numbers = {
-  system: 'si',
-  unit: () => '',
-  value: (v: number) => formatNumber(v, 1),
-  quantity: (v: number) => formatNumber(v, 1),
-  toDisplay: (v: number) => v,
-  fromDisplay: (v: number) => v,
-} as Numbers;
+const numbers = () => testNumbers(t, 'si');
 
 const cases = ['slipway-two-gears', 'dredge-van-third', 'ferry-odd-gears'].map(
   (id) => JSON.parse(readFileSync(`demo/fault-cases/${id}.json`, 'utf8')) as FaultCase,
@@ -74,7 +66,7 @@ test.each(rigs)('every fault, check and reading of the %s has words', (_name, ri
     const { answers } = examine(shop, [levelsOf(fault).at(-1)!], checks);
     for (const check of checks) {
       const answer = readingOf(check, { answers });
-      said.add(readingText(t, numbers, check, answer));
+      said.add(readingText(t, numbers(), check, answer));
       said.add(wordText(t, readingClass(check, answer, readingOf(check, sound))));
     }
   }
