@@ -26,9 +26,7 @@ const asking = (id: string, change: object): Lesson => ({
   steps: lesson.steps.map((step) => ({
     ...step,
     blocks: step.blocks.map((b) =>
-      b.kind === 'question' && b.id === id
-        ? { ...b, question: { ...b.question, ...change } as typeof b.question }
-        : b,
+      b.kind === 'question' && b.id === id ? { ...b, question: { ...b.question, ...change } } : b,
     ),
   })),
 });

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Unit } from '../geartrain';
+import { randomFromSeed } from '../numerics';
 import type { Vehicle } from '../vehicle';
 import { handOver, shiftQuality, steady, type HandOver, type Trace } from './index';
 
@@ -119,4 +120,41 @@ test('an on-coming element that never comes is no shift, and nonsense is refused
   expect(() => run({ step: 0 })).toThrow('expected a step');
   expect(() => run({ from: [] })).toThrow('expected a range that drives');
   expect(() => run({ from: ['X'] })).toThrow('expected an element');
+});
+
+// First law on random overlaps: whatever the valves do, nothing is lost or made.
+test('energy closes for any overlap', () => {
+  const random = randomFromSeed('overlaps');
+  for (let k = 0; k < 8; k++) {
+    const on = 0.05 + 0.6 * random.next();
+    const off = 0.05 + 0.8 * random.next();
+    const { energy, why, summary } = timed(on, off);
+    const { work, kept, rubbed, damped } = energy;
+    expect([k, why]).toEqual([k, 'done']);
+    expect(Math.abs(work - kept - rubbed - damped)).toBeLessThan(1e-6 * Math.abs(work));
+    // The later the on-coming element takes hold after the other has let go, the higher the flare.
+    if (on > off + 0.3) expect([k, summary.flareRpm > 180]).toEqual([k, true]);
+    if (off > on + 0.5) expect([k, summary.flareRpm < 60]).toEqual([k, true]);
+  }
+});
+
+// Domain rule: a member with no inertia stated gets an estimate; the engine and the vehicle are far heavier.
+test('ten times or a tenth of the unit’s own inertias changes the shift little', () => {
+  const scaled = (times: number) =>
+    run({
+      unit: {
+        ...unit,
+        members: unit.members.map((m) => ({ ...m, inertia: (m.inertia ?? 2e-3) * times })),
+      },
+    }).summary;
+  const [less, as, more] = [0.1, 1, 10].map(scaled) as [
+    ReturnType<typeof scaled>,
+    ReturnType<typeof scaled>,
+    ReturnType<typeof scaled>,
+  ];
+  for (const other of [less, more]) {
+    expect(Math.abs(other.begins! - as.begins!)).toBeLessThan(0.05);
+    expect(Math.abs(other.arrives! - as.arrives!)).toBeLessThan(0.08);
+    expect(Math.abs(other.dip - as.dip)).toBeLessThan(0.15);
+  }
 });
