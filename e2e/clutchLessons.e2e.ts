@@ -20,11 +20,17 @@ const commit = async () => {
 };
 const focus = async (role: string, name: string | RegExp) =>
   b.driver.executeScript('arguments[0].focus()', await b.role(role, name));
-const keys = async (...list: string[]) =>
-  b.driver
-    .actions()
-    .sendKeys(...list)
-    .perform();
+/** A few at a time, as fingers do: a slider takes each key before the next. */
+const keys = async (...list: string[]) => {
+  for (let k = 0; k < list.length; k += AT_ONCE) {
+    await b.driver
+      .actions()
+      .sendKeys(...list.slice(k, k + AT_ONCE))
+      .perform();
+    await b.driver.sleep(40);
+  }
+};
+const AT_ONCE = 4;
 
 test('the order of adjusting, by keyboard; what the fork rod first leaves is told', async () => {
   await begin('pedal-to-plate', /2 Which/);

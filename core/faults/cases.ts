@@ -42,9 +42,10 @@ export function complaintOf(
   const random = randomFromSeed(`complaint ${seed}`);
   const driver = driverChecks(shop.checks);
   const differs = driver.filter((c) => tellsApart(c, truth, sound));
-  const loudest = [...differs].sort(
-    (a, b) => LOUD.indexOf(a.kind) - LOUD.indexOf(b.kind) || order(random),
-  );
+  const loudest = differs
+    .map((check) => ({ check, lot: random.next() }))
+    .sort((a, b) => LOUD.indexOf(a.check.kind) - LOUD.indexOf(b.check.kind) || a.lot - b.lot)
+    .map(({ check }) => check);
   const first = loudest[0];
   if (!first) return [];
   const second = loudest.find((c) => c !== first && c.kind === first.kind) ?? loudest[1];
@@ -53,8 +54,6 @@ export function complaintOf(
   const fine = good.length > 0 ? [random.pick(good)] : [];
   return [...told, ...fine].map((check) => ({ check, answer: readingOf(check, truth) }));
 }
-
-const order = (random: { next: () => number }): number => random.next() - 0.5;
 
 /** Whether a driver would notice anything: a case without a symptom is no case. */
 export const hasSymptom = (shop: Shop, truth: Candidate, sound: Candidate): boolean =>
@@ -72,7 +71,7 @@ export interface DrawnCase {
 }
 
 /** Causes looked at before one is chosen. */
-const DRAWN = 9;
+const DRAWN = 7;
 
 /**
  * A fault for a case from a seed: of several drawn, that which is as hard as was asked for. Hard: many faults share the

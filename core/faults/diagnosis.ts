@@ -62,16 +62,17 @@ export interface NextCheck {
   readonly worth: number;
 }
 
-/** Bits that a check is expected to say of these suspects. */
+/** Bits that a check is expected to say of these suspects. A shop hands out one object for each reading: they group by it. */
 export function bitsOf(check: Check, known: readonly Suspect[], error = READING_ERROR): number {
-  const groups = new Map<string, { answer: Answer; weight: number; members: number[] }>();
+  const groups = new Map<Answer, { answer: Answer; weight: number; members: number[] }>();
   known.forEach(({ candidate, weight }) => {
     const answer = readingOf(check, candidate);
-    const key = `${answer.word} ${answer.figure?.toPrecision(6) ?? ''}`;
-    const group = groups.get(key) ?? { answer, weight: 0, members: [] };
-    group.weight += weight;
-    group.members.push(weight);
-    groups.set(key, group);
+    const group = groups.get(answer);
+    if (!group) groups.set(answer, { answer, weight, members: [weight] });
+    else {
+      group.weight += weight;
+      group.members.push(weight);
+    }
   });
   const parts = [...groups.values()];
   if (parts.length < 2) return 0;

@@ -69,7 +69,12 @@ export function openShop(rig: Rig): Shop {
     checks: checksOf(rig),
     faults: singleFaults(rig),
     machine: (faults) => machineOf(rig, faults),
-    answer: (machine, check) => read(bench, machine, check),
+    answer(machine, check) {
+      const answer = read(bench, machine, check);
+      // One object for each reading, so that readings are told apart at a glance.
+      const { word, figure } = answer;
+      return bench.keep(`read ${check.id} ${word} ${figure?.toPrecision(9) ?? ''}`, () => answer);
+    },
     shift: (machine, pair) => (driving ? shiftRun({ ...bench, driving }, machine, pair) : null),
   };
 }

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { chartReason, worksIn, type Reading } from '../../core/faults';
+import { chartReason, worksIn, type ChartReason, type Reading } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
-import { gearName } from '../shared/unitNames';
+import { gearName, rangeName } from '../shared/unitNames';
 
 interface Props {
   unit: Unit;
@@ -72,6 +72,22 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
           ))}
         </tbody>
       </table>
+      {reasoned && bad.length > 0 && <Reasoned unit={unit} reason={reason} />}
     </div>
+  );
+}
+
+/** The expert's reasoning in words: what every bad range needs, and what the good ones clear. */
+function Reasoned({ unit, reason }: { unit: Unit; reason: ChartReason }) {
+  const { t } = useTranslation();
+  const list = (ids: readonly string[]) => (ids.length > 0 ? ids.join(', ') : t('desk.nothing'));
+  const ranges = (ids: readonly string[]) => ids.map((id) => rangeName(unit, id)).join(', ');
+  return (
+    <p className="overlay-reason" aria-live="polite">
+      {t('desk.reasonBad', { bad: ranges(reason.bad), all: list(reason.inAllBad) })}{' '}
+      {reason.good.length > 0 &&
+        t('desk.reasonGood', { good: ranges(reason.good), cleared: list(reason.cleared) })}{' '}
+      <strong>{t('desk.reasonLeft', { left: list(reason.left) })}</strong>
+    </p>
   );
 }

@@ -9,16 +9,17 @@ import {
   type FaultCase,
 } from '../../core/faults';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { reasonOf } from '../app/thunk';
 import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
 import { shelfOf } from '../models/modelPlaces';
 import { selectCases } from '../models/modelsSlice';
-import { drawFrom } from '../workers/faultWorker';
+import type { DeskSession } from '../workers/faultWorker';
 import { Desk } from './Desk';
 import { caseLaid, deskChanged, selectDesk, workChanged, type DeskState } from './deskSlice';
 import { FaultPlaces } from './FaultPlaces';
 import { Opening } from './Opening';
-import { useDesk } from './useDesk';
+import { useDesk, type DeskNow } from './useDesk';
 import './Desk.css';
 
 /** The Fault desk by itself: a case of the library, or one drawn from it. */
@@ -37,10 +38,7 @@ export function FaultDesk() {
     <main className="fault-desk" id="main">
       <h1 className="visually-hidden">{t('nav.desk')}</h1>
       {faultCase && stored ? (
-        <>
-          <DeskBar state={state} faultCase={faultCase} stored={stored} />
-          <OpenCase key={faultCase.id} faultCase={faultCase} state={state} />
-        </>
+        <LaidCase key={faultCase.id} faultCase={faultCase} stored={stored} state={state} />
       ) : (
         <p className="library-empty">
           {t('desk.empty')} <Link to={shelfOf('fair-sprocket/fault-case')}>{t('nav.models')}</Link>
@@ -50,23 +48,42 @@ export function FaultDesk() {
   );
 }
 
-interface BarProps {
+interface LaidProps {
   state: DeskState;
   faultCase: FaultCase;
   stored: FaultCase;
 }
 
+/** A case with the bar over it; both speak with the worker that has the case. */
+function LaidCase(props: LaidProps) {
+  const desk = useDesk(props.faultCase);
+  return (
+    <>
+      <DeskBar {...props} session={desk.kind === 'open' ? desk.session : null} />
+      <OpenCase {...props} desk={desk} />
+    </>
+  );
+}
+
+interface BarProps extends LaidProps {
+  /** `null` until the case is laid out. */
+  session: DeskSession | null;
+}
+
 /** Which case, or a new one drawn for the same machine. */
-function DeskBar({ state, faultCase, stored }: BarProps) {
+function DeskBar({ state, faultCase, stored, session }: BarProps) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const services = useServices();
   const teaches = useLocation().pathname.startsWith('/teach');
   const [drawing, setDrawing] = useState(false);
+  const [failure, setFailure] = useState('');
   const draw = () => {
+    if (!session) return;
     const seed = services.newId();
     setDrawing(true);
-    void drawFrom(stored, seed, state.difficulty, new AbortController().signal)
+    void session
+      .draw(seed, state.difficulty)
       .then((drawn) => {
         if (!drawn) return;
         const next: FaultCase = {
@@ -80,6 +97,7 @@ function DeskBar({ state, faultCase, stored }: BarProps) {
         delete next.limitMinutes;
         dispatch(caseLaid({ caseId: stored.id, drawn: next }));
       })
+      .catch((error: unknown) => setFailure(reasonOf(error)))
       .finally(() => setDrawing(false));
   };
   return (
@@ -96,9 +114,10 @@ function DeskBar({ state, faultCase, stored }: BarProps) {
         onChange={(difficulty) => dispatch(deskChanged({ difficulty }))}
         options={DIFFICULTIES.map((d) => ({ value: d, label: t(`desk.difficulties.${d}`) }))}
       />
-      <Button onClick={draw} loading={drawing}>
+      <Button onClick={draw} loading={drawing} disabled={!session}>
         {t('desk.draw')}
       </Button>
+      {failure !== '' && <span role="alert">{t('desk.failed', { reason: failure })}</span>}
       <Button onClick={() => dispatch(caseLaid({ caseId: state.caseId, drawn: state.drawn }))}>
         {t('desk.again')}
       </Button>
@@ -111,10 +130,9 @@ function DeskBar({ state, faultCase, stored }: BarProps) {
   );
 }
 
-function OpenCase({ faultCase, state }: { faultCase: FaultCase; state: DeskState }) {
+function OpenCase({ faultCase, state, desk }: LaidProps & { desk: DeskNow }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const desk = useDesk(faultCase);
   const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
   const { work } = state;
   if (desk.kind === 'opening') return <Opening {...desk.progress} />;

@@ -14,7 +14,6 @@ import {
   readingOf,
   rigOfCase,
   rigOfUnit,
-  singleCandidates,
   singleCandidatesCount,
   symptomRow,
   tellsApart,
@@ -111,9 +110,6 @@ const worker: FaultWorker = {
       expert: expertPath(candidates, shop.checks, truth, priors, complaint),
     };
   },
-  draw(faultCase, seed, difficulty) {
-    const shop = openShop(rigOfCase(faultCase));
-    return drawCase(shop, [...singleCandidates(shop)], seed, difficulty);
-  },
+  draw: (seed, difficulty) => drawCase(opened().shop, opened().candidates, seed, difficulty),
 };
 expose(worker);

@@ -53,13 +53,6 @@ export const rankIn = (
 ): Promise<FaultKeyResult> =>
   run(async (worker) => await worker.keyOf(question, faultCase), signal);
 
-export const drawFrom = (
-  faultCase: FaultCase,
-  seed: string,
-  difficulty: Difficulty,
-  signal: AbortSignal,
-): Promise<DrawnCase | null> => run((worker) => worker.draw(faultCase, seed, difficulty), signal);
-
 /** An open case: its worker lives until it is closed, and alone knows what is wrong. */
 export interface DeskSession extends OpenedDesk {
   readonly read: (check: string) => Promise<Answer>;
@@ -67,6 +60,7 @@ export interface DeskSession extends OpenedDesk {
   readonly pairsThatFit: (readings: readonly Reading[]) => Promise<Fault[][]>;
   readonly grade: (entries: readonly DeskEntry[], diagnosis: Diagnosis) => Promise<DiagnosisGrade>;
   readonly rank: (question: WhichTestQuestion) => Promise<FaultKeyResult>;
+  readonly draw: (seed: string, difficulty: Difficulty) => Promise<DrawnCase | null>;
 }
 
 /** @throws AbortError when cancelled; afterwards `signal` closes the session */
@@ -93,6 +87,7 @@ export async function openDesk(
     shift: (pair) => Promise.race([remote.shift(pair), failed]),
     pairsThatFit: (readings) => Promise.race([remote.pairsThatFit(readings as Reading[]), failed]),
     rank: (question) => Promise.race<FaultKeyResult>([remote.rank(question), failed]),
+    draw: (seed, difficulty) => Promise.race([remote.draw(seed, difficulty), failed]),
     grade: (entries, diagnosis) =>
       Promise.race([remote.grade(entries as DeskEntry[], diagnosis), failed]),
   };

@@ -203,5 +203,6 @@ export interface FaultWorker {
   /** The same of a case that is not open. */
   keyOf(question: WhichTestQuestion, faultCase: FaultCase): FaultKeyResult;
   report(faultCase: FaultCase): CaseReport;
-  draw(faultCase: FaultCase, seed: string, difficulty: Difficulty): DrawnCase | null;
+  /** Another fault for the machine of the open case. */
+  draw(seed: string, difficulty: Difficulty): DrawnCase | null;
 }
