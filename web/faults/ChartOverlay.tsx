@@ -34,6 +34,7 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
   const rangeState = (id: string) => (driven.has(id) ? (driven.get(id) ? 'good' : 'bad') : 'none');
   return (
     <div className="overlay" role="region" aria-label={t('desk.chart')} tabIndex={0}>
+      {reasoned && bad.length > 0 && <Reasoned unit={unit} reason={reason} />}
       <table className="plain">
         <thead>
           <tr>
@@ -72,7 +73,6 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
           ))}
         </tbody>
       </table>
-      {reasoned && bad.length > 0 && <Reasoned unit={unit} reason={reason} />}
     </div>
   );
 }
