@@ -1,5 +1,7 @@
 /** The import rules of docs/ARCHITECTURE.md. Layers inside core import downwards only. */
 const TEST = '\\.(test|e2e)\\.tsx?$|^core/[^/]+/tests/';
+/** Everything that computes what a machine does. */
+const MODELS = ['numerics', 'quantities', 'geartrain', 'converter', 'clutch', 'vehicle', 'shift'];
 const layer = (name, allowed) => ({
   name: `core-${name}-imports-down`,
   severity: 'error',
@@ -17,37 +19,10 @@ module.exports = {
     layer('vehicle', ['numerics', 'quantities', 'converter']),
     layer('clutch', ['numerics', 'quantities']),
     layer('shift', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch', 'vehicle']),
-    layer('faults', [
-      'numerics',
-      'quantities',
-      'geartrain',
-      'converter',
-      'clutch',
-      'vehicle',
-      'shift',
-    ]),
+    layer('faults', MODELS),
     layer('drawing', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch']),
-    layer('lesson', [
-      'numerics',
-      'quantities',
-      'geartrain',
-      'converter',
-      'clutch',
-      'vehicle',
-      'shift',
-      'faults',
-    ]),
-    layer('formats', [
-      'numerics',
-      'quantities',
-      'geartrain',
-      'converter',
-      'clutch',
-      'vehicle',
-      'shift',
-      'faults',
-      'lesson',
-    ]),
+    layer('lesson', [...MODELS, 'faults']),
+    layer('formats', [...MODELS, 'faults', 'lesson']),
     {
       name: 'core-imports-core-only',
       severity: 'error',

@@ -1,9 +1,8 @@
-import { Button, Progress, Select } from 'antd';
+import { Button, Progress } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   chartReason,
-  DRIVE_SYMPTOMS,
   faultKey,
   lookAlikes,
   signatureOf,
@@ -28,6 +27,7 @@ import { FaultPlaces } from './FaultPlaces';
 import { cellText, faultText } from './faultWords';
 import { PlanPanel } from './PlanPanel';
 import { PriorsTable } from './PriorsTable';
+import { SeenInRanges } from './SeenInRanges';
 import { usePairs } from './usePairs';
 
 /** Pairs shown at most: past this, more ought to be seen first. */
@@ -93,29 +93,7 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
           value={unit.id}
           onValue={(unitId) => change({ unitId, seen: {}, chosen: null })}
         />
-        <strong>{t('atlas.seen')}</strong>
-        <div className="atlas-seen">
-          {unit.ranges.map((range) => (
-            <label key={range.id} className="row">
-              <span className="atlas-gear">{gearName(range)}</span>
-              <Select<DriveSymptom | 'any'>
-                aria-label={t('atlas.seenIn', { range: gearName(range) })}
-                value={state.seen[range.id] ?? 'any'}
-                listHeight={320}
-                onChange={(v) => {
-                  const seen = { ...state.seen };
-                  if (v === 'any') delete seen[range.id];
-                  else seen[range.id] = v;
-                  change({ seen });
-                }}
-                options={[
-                  { value: 'any', label: t('atlas.notDriven') },
-                  ...DRIVE_SYMPTOMS.map((s) => ({ value: s, label: t(`faults.words.${s}`) })),
-                ]}
-              />
-            </label>
-          ))}
-        </div>
+        <SeenInRanges unit={unit} seen={state.seen} onSeen={(seen) => change({ seen })} />
         <div className="row">
           <Button
             disabled={Object.keys(state.seen).length === 0}

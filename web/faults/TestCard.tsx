@@ -7,7 +7,7 @@ import { WarningFilled } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
 import type { DeskSession } from '../workers/faultWorker';
 import { expectable, type LogEntry } from './deskWork';
-import { checkName, readingText, wordText } from './faultWords';
+import { checkName, priceText, readingText, wordText } from './faultWords';
 import { ShiftTrace } from './ShiftTrace';
 
 interface Props {
@@ -26,16 +26,11 @@ export function TestCard({ unit, session, check, entry, onTake }: Props) {
   const [seenTo, setSeenTo] = useState<readonly string[]>([]);
   if (!check) return <p className="test-card test-card-empty">{t('desk.chooseTest')}</p>;
   const { hazards } = CHECK_SPECS[check.kind];
-  const price = check.removal
-    ? 'faults.priceOut'
-    : check.lift
-      ? 'faults.priceLift'
-      : 'faults.price';
   return (
     <div className="test-card" role="group" aria-label={checkName(t, unit, check)}>
       <div className="test-card-head">
         <h3>{checkName(t, unit, check)}</h3>
-        <span className="test-card-price">{t(price, { minutes: check.minutes })}</span>
+        <span className="test-card-price">{priceText(t, check)}</span>
       </div>
       <p className="quiet">{t(`faults.how.${check.kind}`)}</p>
       {entry ? (

@@ -110,12 +110,15 @@ export function checkName(t: TFunction, unit: Unit | null, { kind, target }: Che
   return t(`faults.checks.${kind}`, { what: target === '' ? '' : targetName(t, unit, target) });
 }
 
-/** With its price: "Air check of C1 (60 min, on the lift)". */
-export function checkText(t: TFunction, unit: Unit | null, check: Check): string {
-  const { minutes, lift, removal } = check;
+/** "60 min, on the lift". */
+export function priceText(t: TFunction, { minutes, lift, removal }: Check): string {
   const where = removal ? 'faults.priceOut' : lift ? 'faults.priceLift' : 'faults.price';
-  return `${checkName(t, unit, check)} (${t(where, { minutes })})`;
+  return t(where, { minutes });
 }
+
+/** With its price: "Air check of C1 (60 min, on the lift)". */
+export const checkText = (t: TFunction, unit: Unit | null, check: Check): string =>
+  `${checkName(t, unit, check)} (${priceText(t, check)})`;
 
 /** A figure as its instrument shows it; `null` where the check gives none. */
 export function figureText(

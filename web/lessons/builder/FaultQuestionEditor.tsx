@@ -1,4 +1,4 @@
-import { Checkbox, Select } from 'antd';
+import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { checksOf, rigOfCase, rigOfUnit, type FaultCase } from '../../../core/faults';
@@ -16,12 +16,12 @@ import {
 } from '../../../core/lesson';
 import { checkText } from '../../faults/faultWords';
 import { FaultPicker } from '../../faults/FaultPicker';
-import { rangeName } from '../../shared/unitNames';
 import { rankIn, reportOn } from '../../workers/faultWorker';
 import { useSettledRun } from '../../workers/useSettledRun';
 import { faultKeyText, faultPrompt } from '../faultQuestionWords';
 import { ModelPicker } from './ModelPicker';
 import { QuestionFrame } from './QuestionFrame';
+import { RangesField } from './RangesField';
 import { useLessonModels } from './useLessonModels';
 
 interface Props<Q extends FaultQuestion = FaultQuestion> {
@@ -88,19 +88,11 @@ function UnitFields({
         onValue={(fault) => fault && onQuestion({ ...question, fault })}
       />
       {question.kind === 'symptom-row' && (
-        <div className="field">
-          <span className="label">{t('unitBlock.rows')}</span>
-          <Checkbox.Group
-            value={question.ranges}
-            onChange={(ids) =>
-              onQuestion({
-                ...question,
-                ranges: unit.ranges.map((r) => r.id).filter((id) => ids.includes(id)),
-              })
-            }
-            options={unit.ranges.map((r) => ({ value: r.id, label: rangeName(unit, r.id) }))}
-          />
-        </div>
+        <RangesField
+          unit={unit}
+          ranges={question.ranges}
+          onRanges={(ranges) => onQuestion({ ...question, ranges })}
+        />
       )}
     </QuestionFrame>
   );

@@ -1,4 +1,4 @@
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { Input, InputNumber, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '../../../core/geartrain';
 import {
@@ -16,6 +16,7 @@ import { unitKeyText, unitPrompt } from '../unitWords';
 import { rangeName } from '../../shared/unitNames';
 import { UnitSetupEditor } from './UnitBenchEditor';
 import { ModelPicker } from './ModelPicker';
+import { RangesField } from './RangesField';
 import { useLessonModels } from './useLessonModels';
 
 interface Props {
@@ -137,19 +138,11 @@ function ChartFields({ question, unit, onQuestion }: ChartProps) {
   const asked = unit.ranges.filter((r) => question.ranges.includes(r.id));
   return (
     <>
-      <div className="field">
-        <span className="label">{t('unitBlock.rows')}</span>
-        <Checkbox.Group
-          value={question.ranges}
-          onChange={(ids) =>
-            onQuestion({
-              ...question,
-              ranges: unit.ranges.map((r) => r.id).filter((id) => ids.includes(id)),
-            })
-          }
-          options={unit.ranges.map((r) => ({ value: r.id, label: rangeName(unit, r.id) }))}
-        />
-      </div>
+      <RangesField
+        unit={unit}
+        ranges={question.ranges}
+        onRanges={(ranges) => onQuestion({ ...question, ranges })}
+      />
       <p className="quiet">{t('unitBlock.givenSaid')}</p>
       <div className="fill-chart">
         <ChartGrid

@@ -1,21 +1,17 @@
-import { Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  DRIVE_SYMPTOMS,
   faultKey,
   lookAlikes,
   rigFaultProblem,
   rigOfUnit,
   symptomTable,
-  type DriveSymptom,
   type Fault,
 } from '../../../core/faults';
 import { unitFindings, type Unit } from '../../../core/geartrain';
 import type { FaultTableBlock } from '../../../core/lesson';
 import { AtlasTable } from '../../faults/AtlasTable';
-import { wordText } from '../../faults/faultWords';
-import { gearName } from '../../shared/unitNames';
+import { SeenInRanges, type Seen } from '../../faults/SeenInRanges';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { NextButton, type Next } from './NextButton';
 import '../../faults/Atlas.css';
@@ -32,7 +28,7 @@ interface Props {
 /** Faults of a unit by range, to look things up in. */
 export function FaultTableStage({ block, unit, heading, blocks, next }: Props) {
   const { t } = useTranslation();
-  const [seen, setSeen] = useState<Readonly<Record<string, DriveSymptom>>>({});
+  const [seen, setSeen] = useState<Seen>({});
   const [chosen, setChosen] = useState<string | null>(null);
   const table = useMemo(() => {
     if (unitFindings(unit).some((f) => f.weight === 'wrong')) return null;
@@ -65,31 +61,7 @@ export function FaultTableStage({ block, unit, heading, blocks, next }: Props) {
       <aside className="player-side" aria-label={t('player.step')}>
         {heading}
         {blocks}
-        {block.allow.filter && (
-          <div className="atlas-seen">
-            <strong>{t('atlas.seen')}</strong>
-            {unit.ranges.map((range) => (
-              <label key={range.id} className="row">
-                <span className="atlas-gear">{gearName(range)}</span>
-                <Select<DriveSymptom | 'any'>
-                  aria-label={t('atlas.seenIn', { range: gearName(range) })}
-                  value={seen[range.id] ?? 'any'}
-                  listHeight={320}
-                  onChange={(v) => {
-                    const next = { ...seen };
-                    if (v === 'any') delete next[range.id];
-                    else next[range.id] = v;
-                    setSeen(next);
-                  }}
-                  options={[
-                    { value: 'any', label: t('atlas.notDriven') },
-                    ...DRIVE_SYMPTOMS.map((s) => ({ value: s, label: wordText(t, s) })),
-                  ]}
-                />
-              </label>
-            ))}
-          </div>
-        )}
+        {block.allow.filter && <SeenInRanges unit={unit} seen={seen} onSeen={setSeen} />}
         <p role="status">
           {t('atlas.shown', {
             count: groups.flat().length,
