@@ -1,9 +1,9 @@
 import { dragTest, goesIn, jumpsOutAbove, SLEEVE_AS_BUILT, type GoesIn } from '../shift';
-import type { Motion, Range, Unit } from '../geartrain';
+import type { Motion, Range, Settled, Unit } from '../geartrain';
 import { SAME_ANSWER } from '../numerics';
 import { AT_ONCE, loadsOf, type Loads } from './loads';
 import type { Machine } from './machine';
-import { outcomesOf, type Outcomes, type Settled } from './outcomes';
+import { outcomesOf, type Outcomes } from './outcomes';
 import { oilElements, sleevesOf, type Rig } from './rig';
 import { soundUnit, type SoundUnit } from './soundUnit';
 

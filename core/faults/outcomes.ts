@@ -1,14 +1,12 @@
 import { mainClutchOf } from '../shift';
 import {
   maskOf,
-  oneWayChoices,
-  oneWayMask,
+  oneWaysOf,
   outcomeTable,
-  settle,
   type Load,
-  type Motion,
   type OutcomeTable,
   type Range,
+  type Settled,
   type Unit,
 } from '../geartrain';
 import { withFaults } from './applyFault';
@@ -20,12 +18,6 @@ import { oilElements, type Rig } from './rig';
  * What a range of a faulty unit does, fast. Faults of elements only switch rows of the unit's matrix on and off, so they
  * all share one table of outcomes; broken links and stripped teeth have tables of their own, kept as they come up.
  */
-export interface Settled {
-  readonly motion: Motion;
-  /** Elements on: applied, stuck, or holding by themselves. */
-  readonly mask: number;
-}
-
 export interface Outcomes {
   /** The dry clutch's own element, where the rig has one in the unit. */
   readonly main: string | undefined;
@@ -43,7 +35,7 @@ export function outcomesOf(rig: Rig, unit: Unit): Outcomes {
   const oiled = oilElements(rig);
   const bits = new Map(unit.elements.map((e) => [e.id, maskOf(unit, [e.id])]));
   const maskFor = (ids: readonly string[]) => ids.reduce((m, id) => m | (bits.get(id) ?? 0), 0);
-  const oneWays = oneWayMask(unit);
+  const oneWays = oneWaysOf(unit).all;
   const applyOf = (range: Range): string[] => (main ? [...range.apply, main] : range.apply);
 
   function tableOf({ structure }: Machine): OutcomeTable {
@@ -68,10 +60,11 @@ export function outcomesOf(rig: Rig, unit: Unit): Outcomes {
     settled(machine, range, load, gone = 0) {
       const never = maskFor(machine.never) | bareMask(machine) | gone;
       const always = maskFor(machine.always) & ~never;
-      const ways = oneWayChoices(oneWays & ~never & ~always, maskFor(machine.reversed) & ~never);
-      const table = tableOf(machine);
-      const mask = settle(table, (maskFor(applyOf(range)) | always) & ~never, load, ways);
-      return { motion: table.motion(mask), mask };
+      const applied = (maskFor(applyOf(range)) | always) & ~never;
+      return tableOf(machine).settle(applied, load, {
+        all: oneWays & ~never & ~always,
+        reversed: maskFor(machine.reversed) & ~never,
+      });
     },
   };
 }

@@ -1,4 +1,4 @@
-import { maskOf, oneWayChoices, oneWayMask, outcomeTable, settle } from './outcomeTable';
+import { maskOf, oneWaysOf, outcomeTable } from './outcomeTable';
 import type { Outcome } from './solve';
 import type { Unit } from './unit';
 
@@ -21,10 +21,10 @@ const MOST_TOGETHER = 4;
 /** @throws Error when the unit has more elements than `outcomeTable` takes */
 export function combinations(unit: Unit): Combination[] {
   const table = outcomeTable(unit);
-  const ways = oneWayChoices(oneWayMask(unit));
+  const ways = oneWaysOf(unit);
   const controlled = unit.elements.filter((e) => e.kind !== 'one-way').map((e) => e.id);
   return choices(controlled).map((apply) => {
-    const { outcome, ratio } = table.motion(settle(table, maskOf(unit, apply), 'drive', ways));
+    const { outcome, ratio } = table.settle(maskOf(unit, apply), 'drive', ways).motion;
     return { apply, outcome, ratio };
   });
 }

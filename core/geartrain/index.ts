@@ -29,13 +29,12 @@ export { efficiency, MESH_EFFICIENCY, type EfficiencyResult } from './efficiency
 export {
   maskOf,
   MOST_MASKED,
-  oneWayChoices,
-  oneWayMask,
+  oneWaysOf,
   outcomeTable,
-  settle,
   type Motion,
-  type OneWayChoices,
+  type OneWays,
   type OutcomeTable,
+  type Settled,
 } from './outcomeTable';
 export {
   combinations,

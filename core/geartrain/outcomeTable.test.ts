@@ -2,11 +2,9 @@ import { randomFromSeed, toNumber } from '../numerics';
 import {
   combinations,
   maskOf,
-  oneWayChoices,
-  oneWayMask,
+  oneWaysOf,
   outcomeTable,
   ratioGroups,
-  settle,
   solveUnit,
   type Load,
 } from './index';
@@ -22,14 +20,13 @@ test('the table of outcomes agrees with the exact solution', () => {
     const random = randomFromSeed(`table-${k}`);
     const unit = randomUnit(random, true);
     const table = outcomeTable(unit);
-    const ways = oneWayChoices(oneWayMask(unit));
+    const ways = oneWaysOf(unit);
     const applied = unit.elements
       .filter((e) => e.kind !== 'one-way' && random.next() < 0.5)
       .map((e) => e.id);
     for (const load of LOADS) {
       const exact = solveUnit(unit, applied, load);
-      const mask = settle(table, maskOf(unit, applied), load, ways);
-      const motion = table.motion(mask);
+      const { motion } = table.settle(maskOf(unit, applied), load, ways);
       expect([k, load, motion.outcome]).toEqual([k, load, exact.outcome]);
       if (exact.outcome !== 'drives') continue;
       drove++;

@@ -1,4 +1,6 @@
+import { FLOATING, lessScaled } from '../numerics';
 import { compileTrain, type CompiledTrain } from './fastSpeeds';
+import { carrying, oneWaysAtRest } from './oneWays';
 import type { Load, Outcome } from './solve';
 import type { Unit } from './unit';
 
@@ -28,14 +30,21 @@ export interface OutcomeTable {
   readonly train: CompiledTrain;
   /** What the train does with exactly these elements' rows on. */
   readonly motion: (mask: number) => Motion;
+  /** What it does with these applied, once its one-way clutches have found their places; the twin of `solveUnit`. */
+  readonly settle: (applied: number, load: Load, ways: OneWays) => Settled;
 }
 
-/** The one-way clutches as bits, and every choice of those that hold, fewest first. */
-export interface OneWayChoices {
+/** The one-way clutches that can hold, as bits. */
+export interface OneWays {
   readonly all: number;
   /** Fitted the wrong way round. */
   readonly reversed: number;
-  readonly held: readonly number[];
+}
+
+export interface Settled {
+  readonly motion: Motion;
+  /** Elements on: applied, or holding by themselves. */
+  readonly mask: number;
 }
 
 /** @throws Error when the unit has more elements than a mask holds, or a port names no member */
@@ -47,12 +56,24 @@ export function outcomeTable(unit: Unit): OutcomeTable {
   const train = compileTrain(unit);
   const space = new Float64Array((train.gearSetCount + unit.elements.length) ** 2 * 2 + 1024);
   const known = new Map<number, Motion>();
+  const motion = (mask: number): Motion => {
+    let found = known.get(mask);
+    if (!found) known.set(mask, (found = readMotion(train, eliminated(train, mask, space))));
+    return found;
+  };
+  const places = new Map<string, Settled>();
   return {
     train,
-    motion: (mask) => {
-      let motion = known.get(mask);
-      if (!motion) known.set(mask, (motion = readMask(train, mask, space)));
-      return motion;
+    motion,
+    settle(applied, load, ways) {
+      if (ways.all === 0) return { motion: motion(applied), mask: applied };
+      const key = `${applied},${ways.all},${ways.reversed},${load}`;
+      let found = places.get(key);
+      if (!found) {
+        const directions = directionsOf(train, eliminated(train, applied, space), ways);
+        places.set(key, (found = settled(motion, directions, applied, load, ways)));
+      }
+      return found;
     },
   };
 }
@@ -60,79 +81,55 @@ export function outcomeTable(unit: Unit): OutcomeTable {
 export const maskOf = (unit: Unit, ids: readonly string[]): number =>
   unit.elements.reduce((mask, e, k) => (ids.includes(e.id) ? mask | (1 << k) : mask), 0);
 
-export const oneWayMask = (unit: Unit): number =>
-  unit.elements.reduce((mask, e, k) => (e.kind === 'one-way' ? mask | (1 << k) : mask), 0);
+export const oneWaysOf = (unit: Unit): OneWays => ({
+  all: unit.elements.reduce((mask, e, k) => (e.kind === 'one-way' ? mask | (1 << k) : mask), 0),
+  reversed: 0,
+});
 
-export function oneWayChoices(all: number, reversed = 0): OneWayChoices {
-  const held = [0];
-  for (let sub = all; sub > 0; sub = (sub - 1) & all) held.push(sub);
-  return { all, reversed, held: held.sort((a, b) => bitCount(a) - bitCount(b) || a - b) };
-}
+const bitsOf = (mask: number): number[] => {
+  const bits: number[] = [];
+  for (let rest = mask, k = 0; rest !== 0; rest >>>= 1, k++) if (rest & 1) bits.push(k);
+  return bits;
+};
 
-function bitCount(mask: number): number {
-  let count = 0;
-  for (let rest = mask; rest !== 0; rest &= rest - 1) count++;
-  return count;
-}
+const maskOfBits = (bits: readonly number[]): number => bits.reduce((m, k) => m | (1 << k), 0);
 
-/**
- * The mask of applied elements and holding one-way clutches, by the rule of `solveUnit`: the first choice that
- * drives and breaks no inequality, else the first neutral one, else the first of any outcome, else all hold.
- */
-export function settle(
-  table: OutcomeTable,
+function settled(
+  motion: (mask: number) => Motion,
+  directions: readonly (readonly number[])[],
   applied: number,
   load: Load,
-  ways: OneWayChoices,
-): number {
-  let neutral = -1;
-  let other = -1;
-  for (const held of ways.held) {
-    const mask = applied | held;
-    const motion = table.motion(mask);
-    if (!agrees(table.train, motion, held, ways, load)) continue;
-    if (motion.outcome === 'drives') return mask;
-    if (motion.outcome === 'neutral') neutral = neutral < 0 ? mask : neutral;
-    else other = other < 0 ? mask : other;
-  }
-  return neutral >= 0 ? neutral : other >= 0 ? other : applied | ways.all;
+  { all, reversed }: OneWays,
+): Settled {
+  const oneWays = bitsOf(all);
+  const { push, still } = oneWaysAtRest(directions, oneWays.length, load, FLOATING);
+  const resting = oneWays.filter((_k, n) => still[n]);
+  const closed = applied | maskOfBits(resting);
+  const turning = motion(closed);
+  if (push === 0 || resting.length === 0) return { motion: turning, mask: applied };
+  if (turning.outcome !== 'drives') return { motion: turning, mask: closed };
+  const signsOf = (on: readonly number[]) => {
+    const { torques } = motion(maskOfBits(on));
+    return Array.from(torques, (t, k) =>
+      Number.isNaN(t) ? null : Math.sign(t) * (reversed & (1 << k) ? -1 : 1),
+    );
+  };
+  const mask = applied | maskOfBits(carrying(bitsOf(applied), resting, push, signsOf));
+  return { motion: { ...turning, torques: motion(mask).torques }, mask };
 }
 
-/** No one-way clutch turns against its way, and none holds against its way. */
-function agrees(
-  train: CompiledTrain,
-  motion: Motion,
-  held: number,
-  ways: OneWayChoices,
-  load: Load,
-): boolean {
-  for (let e = 0; e < train.elementIds.length; e++) {
-    const bit = 1 << e;
-    if (!(ways.all & bit)) continue;
-    const way = ways.reversed & bit ? -1 : 1;
-    const value = held & bit ? motion.torques[e]! : slipOf(train, motion, e);
-    const sign = held & bit && load === 'coast' ? -way : way;
-    if (value * sign < -SETTLED) return false;
-  }
-  return true;
+/** The rows of one mask in reduced form, with what made each beside it. */
+interface Eliminated {
+  readonly cells: Float64Array;
+  readonly rows: number;
+  readonly wide: number;
+  /** Row of the table in each place. */
+  readonly on: readonly number[];
+  /** Row in which each column leads, or −1. */
+  readonly pivotRow: Int8Array;
 }
 
-/** Speeds and torques are multiples of the input's, so plain size tells zero. */
-const SETTLED = 1e-9;
-
-/** ω of an element's first member against its second. */
-function slipOf({ members, coefficients, gearSetCount }: CompiledTrain, motion: Motion, e: number) {
-  const from = (gearSetCount + e) * members.length;
-  let slip = 0;
-  for (let c = 0; c < members.length; c++) {
-    const k = coefficients[from + c]!;
-    if (k !== 0) slip += k * motion.speeds[c]!;
-  }
-  return slip;
-}
-
-/** Eliminates the rows of one mask and reads the motion off. */
-function readMask(train: CompiledTrain, mask: number, a: Float64Array): Motion {
+function eliminated(train: CompiledTrain, mask: number, space: Float64Array): Eliminated {
   const { coefficients, gearSetCount, elementIds } = train;
   const width = train.members.length;
   const on: number[] = [];
@@ -140,13 +137,44 @@ function readMask(train: CompiledTrain, mask: number, a: Float64Array): Motion {
   for (let e = 0; e < elementIds.length; e++) if (mask & (1 << e)) on.push(gearSetCount + e);
   const rows = on.length;
   const wide = width + rows;
-  const cells = a.length >= rows * wide ? a : new Float64Array(rows * wide);
+  const cells = space.length >= rows * wide ? space : new Float64Array(rows * wide);
   cells.fill(0, 0, rows * wide);
   on.forEach((row, r) => {
     for (let c = 0; c < width; c++) cells[r * wide + c] = coefficients[row * width + c]!;
     cells[r * wide + width + r] = 1;
   });
-  const pivotRow = reduce(cells, rows, width, wide, train.zero);
+  return { cells, rows, wide, on, pivotRow: reduce(cells, rows, width, wide) };
+}
+
+/** The motions that are left, each as [ω_in, ω_out, slip of each one-way clutch…]. */
+function directionsOf(
+  { coefficients, gearSetCount, members }: CompiledTrain,
+  { cells, wide, pivotRow }: Eliminated,
+  { all, reversed }: OneWays,
+): number[][] {
+  const width = members.length;
+  const directions: number[][] = [];
+  for (let free = 0; free < width; free++) {
+    if (pivotRow[free]! >= 0) continue;
+    const speed = (c: number) =>
+      pivotRow[c]! >= 0 ? -cells[pivotRow[c]! * wide + free]! : c === free ? 1 : 0;
+    const slips = bitsOf(all).map((e) => {
+      const from = (gearSetCount + e) * width;
+      let slip = 0;
+      for (let c = 0; c < width; c++) slip = lessScaled(slip, -coefficients[from + c]!, speed(c));
+      return reversed & (1 << e) ? -slip : slip;
+    });
+    directions.push([speed(width - 1), speed(0), ...slips]);
+  }
+  return directions;
+}
+
+/** Reads a motion off: in the reduced rows a number is zero or it is not, as `lessScaled` has seen to it. */
+function readMotion(
+  { members, gearSetCount, elementIds }: CompiledTrain,
+  { cells, rows, wide, on, pivotRow }: Eliminated,
+): Motion {
+  const width = members.length;
   const speeds = speedsOf(cells, width, wide, pivotRow);
   const outcome = outcomeOf(cells, width, wide, pivotRow, speeds);
   const torques = new Float64Array(elementIds.length);
@@ -159,21 +187,14 @@ function readMask(train: CompiledTrain, mask: number, a: Float64Array): Motion {
   on.forEach((row, k) => {
     if (row < gearSetCount) return;
     let torque = ratio * cells[pivotRow[0]! * wide + width + k]!;
-    for (let r = rank; r < rows; r++)
-      if (Math.abs(cells[r * wide + width + k]!) > SETTLED) torque = NaN;
+    for (let r = rank; r < rows; r++) if (cells[r * wide + width + k] !== 0) torque = NaN;
     torques[row - gearSetCount] = torque;
   });
   return { outcome, ratio, speeds, torques };
 }
 
 /** Gauss–Jordan in place; gives the row in which each column has its leading 1, or −1. */
-function reduce(
-  a: Float64Array,
-  rows: number,
-  width: number,
-  wide: number,
-  zero: number,
-): Int8Array {
+function reduce(a: Float64Array, rows: number, width: number, wide: number): Int8Array {
   const pivotRow = new Int8Array(width).fill(-1);
   let rank = 0;
   for (let c = 0; c < width && rank < rows; c++) {
@@ -181,7 +202,7 @@ function reduce(
     for (let r = rank + 1; r < rows; r++)
       if (Math.abs(a[r * wide + c]!) > Math.abs(a[best * wide + c]!)) best = r;
     const lead = a[best * wide + c]!;
-    if (Math.abs(lead) <= zero) continue;
+    if (lead === 0) continue;
     for (let k = 0; k < wide; k++) {
       const held = a[best * wide + k]!;
       a[best * wide + k] = a[rank * wide + k]!;
@@ -190,7 +211,8 @@ function reduce(
     for (let r = 0; r < rows; r++) {
       const f = r === rank ? 0 : a[r * wide + c]!;
       if (f === 0) continue;
-      for (let k = 0; k < wide; k++) a[r * wide + k]! -= f * a[rank * wide + k]!;
+      for (let k = 0; k < wide; k++)
+        a[r * wide + k] = lessScaled(a[r * wide + k]!, f, a[rank * wide + k]!);
       a[r * wide + c] = 0;
     }
     pivotRow[c] = rank++;
@@ -211,9 +233,8 @@ function speedsOf(a: Float64Array, width: number, wide: number, pivotRow: Int8Ar
     }
     let value = inputMoves ? -a[row * wide + last]! : 0;
     for (let k = c + 1; k < width; k++)
-      if (pivotRow[k]! < 0 && (k !== last || !inputMoves) && Math.abs(a[row * wide + k]!) > SETTLED)
-        value = NaN;
-    speeds[c] = Math.abs(value) <= SETTLED ? 0 : value;
+      if (pivotRow[k]! < 0 && (k !== last || !inputMoves) && a[row * wide + k] !== 0) value = NaN;
+    speeds[c] = value + 0;
   }
   return speeds;
 }
@@ -228,7 +249,7 @@ function outcomeOf(
   const row = pivotRow[0]!;
   let outputStands = row >= 0;
   for (let k = 1; k < width && outputStands; k++)
-    if (pivotRow[k]! < 0 && Math.abs(a[row * wide + k]!) > SETTLED) outputStands = false;
+    if (pivotRow[k]! < 0 && a[row * wide + k] !== 0) outputStands = false;
   if (pivotRow[width - 1]! >= 0) return outputStands ? 'tied-up' : 'input-held';
   if (outputStands) return 'output-held';
   return Number.isNaN(speeds[0]) ? 'neutral' : 'drives';

@@ -1,7 +1,10 @@
 import {
+  add,
   divide,
+  EXACT,
   fraction,
   isZero,
+  multiply,
   negate,
   ONE,
   reduceRows,
@@ -12,6 +15,7 @@ import {
   type Fraction,
 } from '../numerics';
 import { elementTerms, exactRow, gearSetTerms } from './constraints';
+import { carrying, oneWaysAtRest } from './oneWays';
 import { CASE, type ShiftElement, type Unit } from './unit';
 
 /**
@@ -20,7 +24,7 @@ import { CASE, type ShiftElement, type Unit } from './unit';
  * constrained mechanisms, for instance Shabana, Dynamics of Multibody Systems, ch. 3).
  *
  * Speeds are multiples of the input's speed, torques multiples of the input's torque. One-way clutches
- * are found by complementarity: ωa ≥ ωb, torque on a ≥ 0, one of the two zero.
+ * are found by complementarity, all of them at once: `oneWays.ts`.
  */
 export type Outcome = 'drives' | 'neutral' | 'tied-up' | 'output-held' | 'input-held';
 
@@ -58,50 +62,85 @@ export function solveUnit(unit: Unit, applied: readonly string[], load: Load = '
   for (const id of applied)
     if (!unit.elements.some((e) => e.id === id))
       throw new Error(`solveUnit: expected an element of unit "${unit.id}", got "${id}"`);
-  const fixed = unit.elements.filter((e) => e.kind !== 'one-way' && applied.includes(e.id));
-  const oneWays = unit.elements.filter((e) => e.kind === 'one-way');
-  if (oneWays.length === 0) return solveFixed(unit, fixed, []);
-  const { holding, solution } = settleOneWays(unit, fixed, oneWays, load);
-  const sharing = oneWays.filter(
-    (o) => !holding.includes(o) && sharesReaction(unit, fixed, holding, o, solution, load),
+  const train = exactTrain(unit);
+  const on = unit.elements.flatMap((e, k) =>
+    e.kind !== 'one-way' && applied.includes(e.id) ? [k] : [],
   );
-  const settled = sharing.length > 0 ? solveFixed(unit, fixed, [...holding, ...sharing]) : solution;
+  const oneWays = unit.elements.flatMap((e, k) => (e.kind === 'one-way' ? [k] : []));
+  if (oneWays.length === 0) return solveClosed(train, on, on, true);
+  const { push, drives, still } = oneWaysAtRest(
+    directionsOf(train, on, oneWays),
+    oneWays.length,
+    load,
+    EXACT,
+  );
+  const resting = oneWays.filter((_k, n) => still[n]);
+  const carry =
+    push === 0
+      ? []
+      : carrying(on, resting, push, (rows) =>
+          elementSigns(train, rows, torques(train, rows, drives)),
+        );
+  const settled = solveClosed(train, [...on, ...resting], [...on, ...carry], push !== 0);
   return load === 'coast' ? withOverrun(unit, applied, settled) : settled;
 }
 
-interface Settled {
-  readonly holding: readonly ShiftElement[];
-  readonly solution: Solution;
+/** A unit's constraints as exact rows, one for each gear set, then one for each element. */
+interface ExactTrain {
+  readonly unit: Unit;
+  readonly columns: ReadonlyMap<string, number>;
+  readonly sets: readonly Fraction[][];
+  readonly elements: readonly Fraction[][];
 }
 
-/**
- * Tries every combination of holding one-way clutches, fewest first. The first that drives and breaks no
- * inequality is the answer, since a loaded output pushes back; else the first neutral one; else the first
- * of any outcome. When all break one, everything binds.
- */
-function settleOneWays(
-  unit: Unit,
-  fixed: readonly ShiftElement[],
-  oneWays: readonly ShiftElement[],
-  load: Load,
-): Settled {
-  let neutral: Settled | null = null;
-  let other: Settled | null = null;
-  for (const holding of subsets(oneWays)) {
-    const solution = solveFixed(unit, fixed, holding);
-    if (!oneWaysAgree(oneWays, holding, solution, load)) continue;
-    if (solution.outcome === 'drives') return { holding, solution };
-    if (solution.outcome === 'neutral') neutral ??= { holding, solution };
-    else other ??= { holding, solution };
-  }
-  return neutral ?? other ?? { holding: oneWays, solution: solveFixed(unit, fixed, oneWays) };
-}
-
-function subsets<T>(items: readonly T[]): T[][] {
-  const all = Array.from({ length: 2 ** items.length }, (_, mask) =>
-    items.filter((_item, bit) => mask & (1 << bit)),
+function exactTrain(unit: Unit): ExactTrain {
+  // The input's column goes last, so that elimination expresses the others by it.
+  const order = [unit.output, ...unit.members.map((m) => m.id), unit.input].filter(
+    (id, i, all) =>
+      id !== CASE && (id === unit.input ? i === all.length - 1 : all.indexOf(id) === i),
   );
-  return all.sort((a, b) => a.length - b.length);
+  const columns = new Map(order.map((id, i) => [id, i]));
+  return {
+    unit,
+    columns,
+    sets: unit.gearsets.map((set) => exactRow(gearSetTerms(set), columns)),
+    elements: unit.elements.map((element) => exactRow(elementTerms(element), columns)),
+  };
+}
+
+const rowsOf = ({ sets, elements }: ExactTrain, closed: readonly number[]): Fraction[][] => [
+  ...sets,
+  ...closed.map((k) => elements[k]!),
+];
+
+/** The motions that gears and closed elements leave, each as [ω_in, ω_out, slip of each one-way clutch…]. */
+function directionsOf(
+  train: ExactTrain,
+  closed: readonly number[],
+  oneWays: readonly number[],
+): Fraction[][] {
+  const { unit, columns, elements } = train;
+  const width = columns.size;
+  const { rows, pivots } = reduceRows(rowsOf(train, closed), width);
+  const rowOf = new Map(pivots.map((pivot, r) => [pivot, rows[r]!]));
+  const speedIn = (free: number, column: number | undefined): Fraction => {
+    if (column === undefined) return ZERO;
+    const row = rowOf.get(column);
+    return row ? negate(row[free]!) : column === free ? ONE : ZERO;
+  };
+  return Array.from({ length: width }, (_, c) => c)
+    .filter((c) => !rowOf.has(c))
+    .map((free) => [
+      speedIn(free, columns.get(unit.input)),
+      speedIn(free, columns.get(unit.output)),
+      ...oneWays.map((k) =>
+        elements[k]!.reduce(
+          (sum, coefficient, c) =>
+            isZero(coefficient) ? sum : add(sum, multiply(coefficient, speedIn(free, c))),
+          ZERO,
+        ),
+      ),
+    ]);
 }
 
 /** ω of the first member against the second, × input speed; `null` when it floats. */
@@ -115,54 +154,6 @@ function relativeSpeed(
   return a && b ? subtract(a, b) : null;
 }
 
-/** Torque of an element in the direction in which it acts while the engine pushes (drive) or drags (coast). */
-function push(torque: Fraction, load: Load): number {
-  return signOf(torque) * (load === 'drive' ? 1 : -1);
-}
-
-function oneWaysAgree(
-  oneWays: readonly ShiftElement[],
-  holding: readonly ShiftElement[],
-  solution: Solution,
-  load: Load,
-): boolean {
-  return oneWays.every((element) => {
-    if (holding.includes(element)) {
-      const torque = solution.elements.get(element.id)?.torque;
-      return !torque || push(torque, load) >= 0;
-    }
-    const speed = relativeSpeed(element, solution);
-    return !speed || signOf(speed) >= 0;
-  });
-}
-
-/**
- * A one-way clutch beside an applied brake or clutch: neither can turn, and if the reaction goes the way
- * it holds, both take a share that statics can't tell.
- */
-function sharesReaction(
-  unit: Unit,
-  fixed: readonly ShiftElement[],
-  holding: readonly ShiftElement[],
-  oneWay: ShiftElement,
-  solution: Solution,
-  load: Load,
-): boolean {
-  const speed = relativeSpeed(oneWay, solution);
-  if (solution.outcome !== 'drives' || !speed || signOf(speed) !== 0) return false;
-  return fixed.some((element) => {
-    const others = fixed.filter((e) => e !== element);
-    const swapped = solveFixed(unit, others, [...holding, oneWay]);
-    const torque = swapped.elements.get(oneWay.id)?.torque;
-    return (
-      swapped.outcome === 'drives' &&
-      torque !== undefined &&
-      torque !== null &&
-      push(torque, load) > 0
-    );
-  });
-}
-
 /**
  * On coast a one-way clutch that held on drive runs over, although its speed floats with the engine's: the
  * road turns the output faster than the engine would.
@@ -172,50 +163,49 @@ function withOverrun(unit: Unit, applied: readonly string[], coast: Solution): S
   const drive = solveUnit(unit, applied, 'drive');
   const elements = new Map(coast.elements);
   for (const [id, result] of drive.elements)
-    if (result.state === 'holding' && elements.get(id)?.state === 'open')
+    if (
+      (result.state === 'holding' || result.state === 'shared') &&
+      elements.get(id)?.state === 'open'
+    )
       elements.set(id, { state: 'overrunning', torque: ZERO });
   return { ...coast, elements };
 }
 
-/** Speeds, outcome and torques with every element's state given. */
-function solveFixed(
-  unit: Unit,
-  fixed: readonly ShiftElement[],
-  holding: readonly ShiftElement[],
+/**
+ * Speeds, outcome and torques with every element's state given.
+ * @param closed elements that turn as one
+ * @param holding those of them that can carry torque
+ * @param loaded the train stands up to the input torque
+ */
+function solveClosed(
+  train: ExactTrain,
+  closed: readonly number[],
+  holding: readonly number[],
+  loaded: boolean,
 ): Solution {
-  // The input's column goes last, so that elimination expresses the others by it.
-  const order = [unit.output, ...unit.members.map((m) => m.id), unit.input].filter(
-    (id, i, all) =>
-      id !== CASE && (id === unit.input ? i === all.length - 1 : all.indexOf(id) === i),
-  );
-  const columns = new Map(order.map((id, i) => [id, i]));
-  const closed = [...fixed, ...holding];
-  const rows = [...unit.gearsets.map(gearSetTerms), ...closed.map(elementTerms)].map((terms) =>
-    exactRow(terms, columns),
-  );
-  const motion = readMotion(rows, columns, unit);
-  const lambdas = motion.outcome === 'drives' ? torques(rows, columns, unit) : null;
+  const { unit } = train;
+  const motion = readMotion(rowsOf(train, closed), train.columns, unit);
+  const drives = motion.outcome === 'drives';
+  const blocked = motion.outcome === 'tied-up' || motion.outcome === 'input-held';
+  const lambdas = loaded && (drives || blocked) ? torques(train, holding, drives) : null;
   const setCount = unit.gearsets.length;
   const elements = new Map<string, ElementResult>();
-  for (const element of unit.elements) {
-    const index = closed.indexOf(element);
+  unit.elements.forEach((element, k) => {
+    const index = holding.indexOf(k);
     if (index < 0) {
-      elements.set(element.id, { state: 'open', torque: ZERO });
-      continue;
+      const speed = element.kind === 'one-way' ? relativeSpeed(element, motion) : null;
+      const overruns = speed !== null && signOf(speed) > 0;
+      elements.set(element.id, { state: overruns ? 'overrunning' : 'open', torque: ZERO });
+      return;
     }
     const torque = lambdas?.[setCount + index] ?? null;
-    const shared = lambdas !== null && torque === null;
-    const state = shared ? 'shared' : element.kind === 'one-way' ? 'holding' : 'applied';
-    elements.set(element.id, { state, torque });
-  }
-  for (const element of unit.elements) {
-    if (element.kind !== 'one-way' || closed.includes(element)) continue;
-    const speed = relativeSpeed(element, motion);
-    if (speed && signOf(speed) > 0)
-      elements.set(element.id, { state: 'overrunning', torque: ZERO });
-  }
-  const setTorques = new Map(unit.gearsets.map((set, i) => [set.id, lambdas?.[i] ?? null]));
-  const external = lambdas?.[rows.length] ?? null;
+    const oneWay = element.kind === 'one-way';
+    const shared = torque === null && lambdas !== null && (drives || oneWay);
+    elements.set(element.id, { state: shared ? 'shared' : oneWay ? 'holding' : 'applied', torque });
+  });
+  const moving = drives ? lambdas : null;
+  const setTorques = new Map(unit.gearsets.map((set, i) => [set.id, moving?.[i] ?? null]));
+  const external = moving?.[setCount + holding.length] ?? null;
   return { ...motion, outputTorque: external && negate(external), elements, setTorques };
 }
 
@@ -261,19 +251,40 @@ function readMotion(
 const stands = (row: readonly Fraction[] | undefined, column: number): boolean =>
   row !== undefined && row.every((v, c) => c === column || isZero(v));
 
-/** λ of every row, then the external torque on the output, for an input torque of 1. */
+/**
+ * λ of every row, then the external torque on the output, for an input torque of 1.
+ * @param driving the output is loaded; where the input is blocked the train holds the engine by itself
+ */
 function torques(
-  rows: readonly Fraction[][],
-  columns: ReadonlyMap<string, number>,
-  unit: Unit,
+  train: ExactTrain,
+  closed: readonly number[],
+  driving: boolean,
 ): (Fraction | null)[] | null {
+  const { columns, unit } = train;
+  const rows = rowsOf(train, closed);
   const inputColumn = columns.get(unit.input)!;
   const outputColumn = columns.get(unit.output)!;
   const matrix: Fraction[][] = [];
   const rhs: Fraction[] = [];
   for (let member = 0; member < columns.size; member++) {
-    matrix.push([...rows.map((row) => row[member]!), member === outputColumn ? ONE : ZERO]);
+    matrix.push([
+      ...rows.map((row) => row[member]!),
+      driving && member === outputColumn ? ONE : ZERO,
+    ]);
     rhs.push(member === inputColumn ? fraction(-1) : ZERO);
   }
   return solveExact(matrix, rhs, rows.length + 1);
 }
+
+/** Sign of each element's torque, in the unit's order. */
+const elementSigns = (
+  { unit }: ExactTrain,
+  closed: readonly number[],
+  lambdas: readonly (Fraction | null)[] | null,
+): (number | null)[] =>
+  unit.elements.map((_e, k) => {
+    const index = closed.indexOf(k);
+    if (index < 0) return 0;
+    const torque = lambdas?.[unit.gearsets.length + index] ?? null;
+    return torque && signOf(torque);
+  });

@@ -30,4 +30,6 @@ export { randomFromSeed, type Random } from './random';
 export { PIVOT_SHARE, SAME_ANSWER } from './tolerances';
 export { monotoneCurve, type Curve } from './monotone';
 export { findRoot, type Root } from './root';
+export { EXACT, FLOATING, lessScaled, type Arithmetic } from './arithmetic';
+export { coneOf, type Cone } from './cone';
 export { boxedSolver, type BoxedSolver } from './boxedImpulses';

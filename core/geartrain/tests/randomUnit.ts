@@ -4,8 +4,9 @@ import { CASE, type Unit } from '../unit';
 /**
  * Random units for property tests: one to three coupled sets, up to five clutches and brakes.
  * @param oneWays some of the elements are one-way clutches
+ * @param more at most so many one-way clutches beside them
  */
-export function randomUnit(random: Random, oneWays = false): Unit {
+export function randomUnit(random: Random, oneWays = false, more = 0): Unit {
   const sets = random.whole(1, 3);
   const names = Array.from({ length: sets + random.whole(2, 3) }, (_, k) => `m${k}`);
   const three = () => {
@@ -25,6 +26,14 @@ export function randomUnit(random: Random, oneWays = false): Unit {
     const kind = oneWays && random.next() < 0.35 ? ('one-way' as const) : plain;
     return { id: `E${k}`, name: `E${k}`, kind, between: [a, b] as [string, string] };
   });
+  const counted = elements.filter((e) => e.kind === 'one-way').length;
+  for (let k = more > 0 ? random.whole(0, more) - counted : 0; k > 0; k--) {
+    const ends = [random.pick(names), random.pick([CASE, ...names])];
+    if (ends[0] === ends[1]) continue;
+    if (random.next() < 0.5) ends.reverse();
+    const id = `F${k}`;
+    elements.push({ id, name: id, kind: 'one-way', between: ends as [string, string] });
+  }
   return {
     format: 'fair-sprocket/unit',
     version: 1,
