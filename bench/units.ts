@@ -23,7 +23,7 @@ import { compare } from './compare';
 /** Whole units: outcomes under faults, every combination, tooth search. */
 
 /** Eight elements, eight ranges: a simple set in front of a two-sun arrangement. */
-export const EIGHT: Unit = {
+const EIGHT: Unit = {
   format: 'fair-sprocket/unit',
   version: 1,
   id: 'eight',

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { randomFromSeed, toNumber } from '../numerics';
 import {
   CASE,
@@ -217,4 +218,18 @@ test('random trains do what the same trains do when they are stepped through tim
   ])
     expect([what, (seen.get(what) ?? 0) > 4]).toEqual([what, true]);
   expect(seen.get('holding')).toBeGreaterThan(25);
+});
+
+// Derived by hand from the torque balance of both sets: F1 and F2 hold 2.0736 and 1.0736 times the input torque.
+test('a one-way clutch fitted the wrong way round ties a second gear up, and says with how much', () => {
+  const unit = JSON.parse(readFileSync('demo/units/harbour-trainer.json', 'utf8')) as Unit;
+  const wrong = {
+    ...unit,
+    elements: unit.elements.map((e) =>
+      e.id === 'F1' ? { ...e, between: [e.between[1], e.between[0]] as [string, string] } : e,
+    ),
+  };
+  const { outcome, elements } = solveUnit(wrong, unit.ranges.find((r) => r.id === 'D2')!.apply);
+  expect(outcome).toBe('tied-up');
+  expect(['F1', 'F2'].map((id) => toNumber(elements.get(id)!.torque!))).toEqual([2.0736, 1.0736]);
 });

@@ -24,7 +24,7 @@ import type { Load } from './solve';
 /** Entries of a direction of motion: ω_in, ω_out, then the slip ωa − ωb of each one-way clutch. */
 const IN = 0;
 const OUT = 1;
-export const FIRST_SLIP = 2;
+const FIRST_SLIP = 2;
 
 export interface OneWaysAtRest {
   /** Sign of the input torque that the train stands up to: the engine's on drive and where the input is blocked,
@@ -43,25 +43,38 @@ interface Face<T> {
   readonly way: number;
 }
 
+/** The cone of motions that gears, applied elements and one-way clutches leave, as directions that generate it. */
+export interface MotionsLeft<T> {
+  readonly directions: readonly (readonly T[])[];
+  readonly oneWays: number;
+}
+
 /**
  * @param directions that span the motions left by gears and applied elements, as lists of entries
- * @param count one-way clutches
+ * @param oneWays how many slips stand in each
  */
-export function oneWaysAtRest<T>(
+export function motionsLeft<T>(
   directions: readonly (readonly T[])[],
-  count: number,
+  oneWays: number,
+  arithmetic: Arithmetic<T>,
+): MotionsLeft<T> {
+  const slips = Array.from({ length: oneWays }, (_, k) => FIRST_SLIP + k);
+  const { lines, rays } = coneOf(directions, slips, arithmetic);
+  const backward = lines.map((line) => line.map(arithmetic.negate));
+  return { directions: [...lines, ...backward, ...rays], oneWays };
+}
+
+export function oneWaysAtRest<T>(
+  { directions, oneWays }: MotionsLeft<T>,
   load: Load,
   arithmetic: Arithmetic<T>,
 ): OneWaysAtRest {
-  const slips = Array.from({ length: count }, (_, k) => FIRST_SLIP + k);
-  const { lines, rays } = coneOf(directions, slips, arithmetic);
-  const all = [...lines, ...lines.map((line) => line.map(arithmetic.negate)), ...rays];
-  const face = load === 'drive' ? driveFace(all, arithmetic) : coastFace(all, arithmetic);
-  return {
-    push: face.push,
-    drives: face.way !== 0,
-    still: slips.map((k) => face.directions.every((d) => arithmetic.sign(d[k]!) === 0)),
-  };
+  const face =
+    load === 'drive' ? driveFace(directions, arithmetic) : coastFace(directions, arithmetic);
+  const still: boolean[] = [];
+  for (let k = FIRST_SLIP; k < FIRST_SLIP + oneWays; k++)
+    still.push(face.directions.every((d) => arithmetic.sign(d[k]!) === 0));
+  return { push: face.push, drives: face.way !== 0, still };
 }
 
 function driveFace<T>(all: readonly (readonly T[])[], arithmetic: Arithmetic<T>): Face<T> {

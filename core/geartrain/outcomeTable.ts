@@ -1,6 +1,6 @@
 import { FLOATING, lessScaled } from '../numerics';
 import { compileTrain, type CompiledTrain } from './fastSpeeds';
-import { carrying, oneWaysAtRest } from './oneWays';
+import { carrying, motionsLeft, oneWaysAtRest, type MotionsLeft } from './oneWays';
 import type { Load, Outcome } from './solve';
 import type { Unit } from './unit';
 
@@ -61,21 +61,34 @@ export function outcomeTable(unit: Unit): OutcomeTable {
     if (!found) known.set(mask, (found = readMotion(train, eliminated(train, mask, space))));
     return found;
   };
-  const places = new Map<string, Settled>();
+  /** One map for each choice of one-way clutches, by what is applied. */
+  const places = new Map<number, Map<number, Places>>();
   return {
     train,
     motion,
     settle(applied, load, ways) {
       if (ways.all === 0) return { motion: motion(applied), mask: applied };
-      const key = `${applied},${ways.all},${ways.reversed},${load}`;
-      let found = places.get(key);
+      const chosen = ways.all * 2 ** MOST_MASKED + (ways.reversed & ways.all);
+      let known = places.get(chosen);
+      if (!known) places.set(chosen, (known = new Map()));
+      let found = known.get(applied);
       if (!found) {
-        const directions = directionsOf(train, eliminated(train, applied, space), ways);
-        places.set(key, (found = settled(motion, directions, applied, load, ways)));
+        const at = eliminated(train, applied, space);
+        found = {
+          motions: motionsLeft(directionsOf(train, at, ways), bitsOf(ways.all).length, FLOATING),
+        };
+        known.set(applied, found);
       }
-      return found;
+      return (found[load] ??= settled(motion, found.motions, applied, load, ways));
     },
   };
+}
+
+/** Where the one-way clutches of a train stand with some elements applied, as far as it has been asked. */
+interface Places {
+  readonly motions: MotionsLeft<number>;
+  drive?: Settled;
+  coast?: Settled;
 }
 
 export const maskOf = (unit: Unit, ids: readonly string[]): number =>
@@ -96,18 +109,21 @@ const maskOfBits = (bits: readonly number[]): number => bits.reduce((m, k) => m 
 
 function settled(
   motion: (mask: number) => Motion,
-  directions: readonly (readonly number[])[],
+  motions: MotionsLeft<number>,
   applied: number,
   load: Load,
   { all, reversed }: OneWays,
 ): Settled {
   const oneWays = bitsOf(all);
-  const { push, still } = oneWaysAtRest(directions, oneWays.length, load, FLOATING);
+  const { push, still } = oneWaysAtRest(motions, load, FLOATING);
   const resting = oneWays.filter((_k, n) => still[n]);
   const closed = applied | maskOfBits(resting);
   const turning = motion(closed);
   if (push === 0 || resting.length === 0) return { motion: turning, mask: applied };
   if (turning.outcome !== 'drives') return { motion: turning, mask: closed };
+  // Most often nothing is redundant, and every one that rests carries.
+  if (resting.every((k) => turning.torques[k]! !== 0 && !Number.isNaN(turning.torques[k])))
+    return { motion: turning, mask: closed };
   const signsOf = (on: readonly number[]) => {
     const { torques } = motion(maskOfBits(on));
     return Array.from(torques, (t, k) =>
@@ -211,8 +227,10 @@ function reduce(a: Float64Array, rows: number, width: number, wide: number): Int
     for (let r = 0; r < rows; r++) {
       const f = r === rank ? 0 : a[r * wide + c]!;
       if (f === 0) continue;
-      for (let k = 0; k < wide; k++)
-        a[r * wide + k] = lessScaled(a[r * wide + k]!, f, a[rank * wide + k]!);
+      for (let k = c; k < wide; k++) {
+        const b = a[rank * wide + k]!;
+        if (b !== 0) a[r * wide + k] = lessScaled(a[r * wide + k]!, f, b);
+      }
       a[r * wide + c] = 0;
     }
     pivotRow[c] = rank++;

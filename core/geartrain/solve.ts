@@ -15,7 +15,7 @@ import {
   type Fraction,
 } from '../numerics';
 import { elementTerms, exactRow, gearSetTerms } from './constraints';
-import { carrying, oneWaysAtRest } from './oneWays';
+import { carrying, motionsLeft, oneWaysAtRest } from './oneWays';
 import { CASE, type ShiftElement, type Unit } from './unit';
 
 /**
@@ -68,12 +68,8 @@ export function solveUnit(unit: Unit, applied: readonly string[], load: Load = '
   );
   const oneWays = unit.elements.flatMap((e, k) => (e.kind === 'one-way' ? [k] : []));
   if (oneWays.length === 0) return solveClosed(train, on, on, true);
-  const { push, drives, still } = oneWaysAtRest(
-    directionsOf(train, on, oneWays),
-    oneWays.length,
-    load,
-    EXACT,
-  );
+  const motions = motionsLeft(directionsOf(train, on, oneWays), oneWays.length, EXACT);
+  const { push, drives, still } = oneWaysAtRest(motions, load, EXACT);
   const resting = oneWays.filter((_k, n) => still[n]);
   const carry =
     push === 0

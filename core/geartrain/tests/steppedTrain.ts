@@ -17,8 +17,8 @@ export interface Ends {
   readonly output: number;
 }
 
-const STEP = 1e6;
-const MOST_STEPS = 120;
+const STEP = 1e4;
+const MOST_STEPS = 400;
 const SWEEPS = 400;
 
 export function steppedTrain(
