@@ -63,19 +63,31 @@ export type StatorFault = 'slips' | 'seized';
 export interface ConverterPoint {
   readonly speedRatio: number;
   readonly torqueRatio: number;
-  /** T_pump / ω_pump², N·m·s²; zero where nothing circulates. */
+  /** T_pump / ω_pump², N·m·s²; zero where nothing circulates, below zero where the turbine turns the pump. */
   readonly coefficient: number;
-  /** Power out over power in. */
+  /** T_turbine / ω_pump², N·m·s²; below zero where the turbine is braked. */
+  readonly turbineCoefficient: number;
+  /** Power out over power in, whichever of the wheels it comes from; zero where both take some. */
   readonly efficiency: number;
   /** The stator stands on its one-way clutch. */
   readonly statorHolds: boolean;
   /** ω_stator / ω_pump; `null` where a table does not say. */
   readonly statorSpeed: number | null;
-  /** Axial velocity over ω_pump, m per rad; `null` where a table does not say. */
+  /** Axial velocity over ω_pump, m per rad, below zero where the fluid goes round the other way; `null` where a
+   *  table does not say. */
   readonly flow: number | null;
 }
 
 export interface Characteristic {
-  /** @param speedRatio 0 to 1 */
+  /** @param speedRatio any; above 1 the turbine turns the pump, below 0 it turns backward */
   readonly at: (speedRatio: number) => ConverterPoint;
+  /** The lowest speed ratio at which the stator no longer holds; 1 when it holds all the way. */
+  readonly couplesAt: number;
+}
+
+/** Power out over power in, from the torques of both wheels for ω_pump = 1. */
+export function powerOut(pump: number, turbine: number, speedRatio: number): number {
+  const [taken, given] = [pump, turbine * speedRatio];
+  if (taken > 0) return Math.max(0, given / taken);
+  return taken < 0 && given < 0 ? taken / given : 0;
 }

@@ -28,7 +28,7 @@ export {
   type PartLoad,
 } from './engine';
 export { fitStreamline, type FitStep } from './fit';
-export { couplingPoint, matchEngine, stallRpm, type Match } from './match';
+export { labours, matchEngine, stallRpm, type Match } from './match';
 export { pairFindings, type PairFinding } from './pairFindings';
 export { streamlineCharacteristic, wheelTorques } from './streamline';
 export { tableCharacteristic } from './table';

@@ -1,5 +1,5 @@
 import { findRoot } from '../numerics';
-import type { Characteristic, ConverterPoint } from './converter';
+import { powerOut, type Characteristic, type ConverterPoint } from './converter';
 import type { EngineModel } from './engine';
 
 /**
@@ -10,7 +10,7 @@ import type { EngineModel } from './engine';
 export interface Match {
   /**
    * `idles`: the throttle alone would not hold idle, the idle control does. `locked`: the lock-up clutch holds. `slips`:
-   * it is on and slips. `shudders`: it slips so slowly that it sticks and lets go in turn.
+   * it is on and slips. `overrun`: the turbine turns the engine, which drags. `shudders`: it slips so slowly that it sticks and lets go in turn.
    */
   readonly kind:
     'runs' | 'idles' | 'can-not-pull-idle' | 'overrun' | 'locked' | 'slips' | 'shudders';
@@ -46,48 +46,55 @@ export function matchEngine(
   turbineRpm: number,
   lockUp = 0,
 ): Match {
-  if (lockUp > 0 && turbineRpm >= engine.idleRpm) {
-    const wanted = engine.torque(turbineRpm, throttle);
-    if (Math.abs(wanted) <= lockUp) return settled('locked', turbineRpm, wanted);
-  }
+  const { idleRpm } = engine;
+  const alone = engine.torque(turbineRpm, throttle);
+  if (lockUp > 0 && turbineRpm >= idleRpm && Math.abs(alone) <= lockUp)
+    return settled('locked', turbineRpm, alone);
+  // A lock-up clutch that slips pulls the slower of the two along.
+  const overrun = turbineRpm > idleRpm && alone < 0;
+  const carried = overrun ? -lockUp : lockUp;
   const spare = (rpm: number) => {
     const omega = rpm * RAD_S_PER_RPM;
-    const { coefficient } = converter.at(Math.min(1, turbineRpm / rpm));
-    return engine.torque(rpm, throttle) - lockUp - coefficient * omega * omega;
+    const { coefficient } = converter.at(turbineRpm / rpm);
+    return engine.torque(rpm, throttle) - carried - coefficient * omega * omega;
   };
-  const low = Math.max(engine.idleRpm, turbineRpm);
-  const high = Math.max(engine.governedRpm * 1.05, low + 1);
+  const low = overrun ? idleRpm : Math.max(idleRpm, turbineRpm);
   if (spare(low) < 0) {
-    if (turbineRpm >= engine.idleRpm) return settled('overrun', low, lockUp);
     const most = engine.torque(low, 1) - engine.torque(low, throttle);
-    return settled(spare(low) + most >= 0 ? 'idles' : 'can-not-pull-idle', low, lockUp);
+    return settled(spare(low) + most >= 0 ? 'idles' : 'can-not-pull-idle', low, carried);
   }
+  const high = overrun ? turbineRpm : Math.max(engine.governedRpm * 1.05, low + 1);
   const { x } = findRoot(spare, low, high, TIGHT_RPM);
+  if (overrun) return settled('overrun', x, carried);
   if (lockUp === 0) return settled('runs', x, 0);
-  return settled(x - turbineRpm < SHUDDER_RPM ? 'shudders' : 'slips', x, lockUp);
+  return settled(x - turbineRpm < SHUDDER_RPM ? 'shudders' : 'slips', x, carried);
 
   function settled(kind: Match['kind'], engineRpm: number, lockUpNm: number): Match {
-    const point = converter.at(Math.min(1, turbineRpm / engineRpm));
-    const omega = engineRpm * RAD_S_PER_RPM;
-    const pumpNm = kind === 'locked' ? 0 : point.coefficient * omega * omega;
-    const engineNm = pumpNm + lockUpNm;
-    const turbineNm = pumpNm * point.torqueRatio + lockUpNm;
     const speedRatio = turbineRpm / engineRpm;
-    const heatKw = ((engineNm - turbineNm * speedRatio) * omega) / 1000;
-    const torqueRatio = engineNm > 0 ? turbineNm / engineNm : 1;
-    const efficiency = torqueRatio * speedRatio;
+    const point = converter.at(speedRatio);
+    const square = (engineRpm * RAD_S_PER_RPM) ** 2;
+    // Locked, both turn as one, and nothing circulates that matters.
+    const pumpNm = kind === 'locked' ? 0 : point.coefficient * square;
+    const fluidNm = kind === 'locked' ? 0 : point.turbineCoefficient * square;
+    const [engineNm, turbineNm] = [pumpNm + lockUpNm, fluidNm + lockUpNm];
+    const heatKw = ((engineNm - turbineNm * speedRatio) * engineRpm * RAD_S_PER_RPM) / 1000;
+    const torqueRatio = engineNm !== 0 ? turbineNm / engineNm : 1;
+    const efficiency = powerOut(engineNm, turbineNm, speedRatio);
     const torques = { engineNm, turbineNm, lockUpNm, torqueRatio };
     return { kind, engineRpm, turbineRpm, point, ...torques, efficiency, heatKw };
   }
 }
 
+/** Locked below this many times idle with more than this share of full torque, an engine labours (common practice). */
+const LABOURS_BELOW = 1.7;
+const LABOURS_ABOVE = 0.5;
+
+/** A locked converter passes the engine's firing pulses on: slow and hard at work, it labours and shakes the drive. */
+export const labours = (engine: EngineModel, { kind, engineRpm, engineNm }: Match): boolean =>
+  kind === 'locked' &&
+  engineRpm < LABOURS_BELOW * engine.idleRpm &&
+  engineNm > LABOURS_ABOVE * engine.torque(engineRpm, 1);
+
 /** Engine speed with the turbine held. */
 export const stallRpm = (engine: EngineModel, converter: Characteristic, throttle = 1): number =>
   matchEngine(engine, converter, throttle, 0).engineRpm;
-
-/** The lowest speed ratio at which the stator no longer holds; 1 when it holds all the way. */
-export function couplingPoint(converter: Characteristic): number {
-  if (converter.at(1).statorHolds) return 1;
-  const { x } = findRoot((sr) => (converter.at(sr).statorHolds ? 1 : -1), 0, 1, 1e-9);
-  return x;
-}

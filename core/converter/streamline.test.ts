@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  couplingPoint,
   streamlineCharacteristic,
   wheelTorques,
   type ConverterPoint,
@@ -121,7 +120,7 @@ test('below the coupling point the stator holds, above it not', () => {
   fc.assert(
     fc.property(anyModel, (model) => {
       const characteristic = streamlineCharacteristic(model);
-      const coupling = couplingPoint(characteristic);
+      const coupling = characteristic.couplesAt;
       if (!characteristic.at(0).statorHolds || coupling === 1) return;
       expect(characteristic.at(Math.max(0, coupling - 1e-4)).statorHolds).toBe(true);
       expect(characteristic.at(Math.min(1, coupling + 1e-4)).statorHolds).toBe(false);

@@ -1,9 +1,11 @@
-import type {
-  Characteristic,
-  ConverterPoint,
-  StatorFault,
-  StreamlineModel,
-  Wheel,
+import { findRoot } from '../numerics';
+import {
+  powerOut,
+  type Characteristic,
+  type ConverterPoint,
+  type StatorFault,
+  type StreamlineModel,
+  type Wheel,
 } from './converter';
 
 /**
@@ -16,7 +18,11 @@ import type {
  * closed form. The stator stands while the fluid pushes it backward, else it turns so that its torque is zero;
  * its speed is then linear in v, and the balance stays a quadratic.
  *
- * Range: steady flow, speed ratio 0 to 1, one flow area, angles below 90°.
+ * With the turbine faster than the pump the fluid goes round the other way: the same chain of wheels, entered from the
+ * other side, with exit and inlet angles changed over and ω_turbine = 1 (derived here). A stator that is seized brakes the
+ * turbine's fluid and can keep the flow going forward past speed ratio 1; then it is that.
+ *
+ * Range: steady flow, one flow area, angles below 90°.
  */
 interface Blades {
   readonly radius: number;
@@ -48,7 +54,7 @@ function bladingOf(model: StreamlineModel): Blading {
     Blades,
     Blades,
   ];
-  const along = model.friction * (3 + pump.exit ** 2 + turbine.exit ** 2 + stator.exit ** 2);
+  const along = model.friction * headOf({ pump, turbine, stator });
   return { pump, turbine, stator, shock: model.shock, along };
 }
 
@@ -87,13 +93,66 @@ function flowAt({ pump, turbine, stator, shock, along }: Blading, s: number, sta
   return Math.max(0, (-b - Math.sqrt(inside)) / (2 * a));
 }
 
+/** The blading as the fluid meets it when it goes round the other way, from the turbine's rim to the pump's. */
+function enteredBackward({ pump, turbine, stator, shock, along }: Blading): Blading {
+  const turned = ({ exit, inlet }: Blades, radius: number): Blades => ({
+    radius,
+    exit: -inlet,
+    inlet: -exit,
+  });
+  const back = {
+    pump: turned(turbine, pump.radius),
+    turbine: turned(pump, stator.radius),
+    stator: turned(stator, turbine.radius),
+  };
+  return { ...back, shock, along: (along * headOf(back)) / headOf({ pump, turbine, stator }) };
+}
+
+/** Sum of 1 + tan² at the exits of the three wheels. */
+const headOf = ({ pump, turbine, stator }: Pick<Blading, 'pump' | 'turbine' | 'stator'>): number =>
+  3 + pump.exit ** 2 + turbine.exit ** 2 + stator.exit ** 2;
+
 export function streamlineCharacteristic(
   model: StreamlineModel,
   fault: StatorFault | null = null,
 ): Characteristic {
-  const blading = bladingOf(model);
+  const forward = bladingOf(model);
+  const backward = enteredBackward(forward);
   const mass = model.density * model.area;
-  return { at: (speedRatio) => pointAt(blading, mass, speedRatio, fault) };
+  const driving = (speedRatio: number) => pointAt(forward, mass, speedRatio, fault);
+  const at = (speedRatio: number): ConverterPoint => {
+    if (speedRatio <= 1) return driving(speedRatio);
+    if (fault === 'seized') {
+      const kept = driving(speedRatio);
+      if (kept.flow !== 0) return kept;
+    }
+    return fromBehind(pointAt(backward, mass, 1 / speedRatio, fault), speedRatio);
+  };
+  return { at, couplesAt: couplingOf(driving, fault) };
+}
+
+const COUPLED_TO = 1e-9;
+
+function couplingOf(at: (speedRatio: number) => ConverterPoint, fault: StatorFault | null): number {
+  if (fault === 'seized' || at(1).statorHolds) return 1;
+  return findRoot((sr) => (at(sr).statorHolds ? 1 : -1), 0, 1, COUPLED_TO).x;
+}
+
+/** A point of the chain entered from the turbine, told for ω_pump = 1: what drives there is our turbine. */
+function fromBehind(point: ConverterPoint, speedRatio: number): ConverterPoint {
+  const square = speedRatio * speedRatio;
+  const pump = -point.turbineCoefficient * square;
+  const turbine = -point.coefficient * square;
+  return {
+    speedRatio,
+    torqueRatio: pump !== 0 ? turbine / pump : 1,
+    coefficient: pump,
+    turbineCoefficient: turbine,
+    efficiency: powerOut(pump, turbine, speedRatio),
+    statorHolds: point.statorHolds,
+    statorSpeed: point.statorSpeed === null ? null : point.statorSpeed * speedRatio,
+    flow: point.flow === null ? null : -point.flow * speedRatio,
+  };
 }
 
 function pointAt(
@@ -113,11 +172,13 @@ function pointAt(
   const t = momentum(b.turbine, speedRatio, flow);
   const given = p - momentum(b.stator, statorSpeed, flow);
   const torqueRatio = flow > 0 && given !== 0 ? (p - t) / given : 1;
+  const [coefficient, turbineCoefficient] = [mass * flow * given, mass * flow * (p - t)];
   return {
     speedRatio,
     torqueRatio,
-    coefficient: Math.max(0, mass * flow * given),
-    efficiency: speedRatio * torqueRatio,
+    coefficient,
+    turbineCoefficient,
+    efficiency: flow > 0 ? powerOut(coefficient, turbineCoefficient, speedRatio) : speedRatio,
     statorHolds: stands,
     statorSpeed,
     flow,

@@ -1,7 +1,6 @@
 import {
   atAltitude,
   characteristicOf,
-  couplingPoint,
   engineModel,
   matchEngine,
   resized,
@@ -175,7 +174,7 @@ function readValue(
   engine: EngineModel,
   converter: Characteristic,
 ): number {
-  if (ask === 'coupling-ratio') return couplingPoint(converter);
+  if (ask === 'coupling-ratio') return converter.couplesAt;
   if (ask === 'stall-speed') return stallRpm(engine, converter, throttle);
   const match = matchEngine(engine, converter, throttle, turbineRpm);
   if (ask === 'heat') return match.heatKw;

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import {
   characteristicOf,
-  couplingPoint,
   engineModel,
   stallRpm,
   weakened,
@@ -101,7 +100,7 @@ describe('read off the match', () => {
     });
     expect(keyOf(question('read-match', { ask: 'coupling-ratio' }))).toEqual({
       kind: 'read-match',
-      value: couplingPoint(characteristic),
+      value: characteristic.couplesAt,
     });
   });
 

@@ -71,10 +71,12 @@ test('work = kinetic + road + heat', () => {
 
 /** A coupling that takes c·ω² whatever its speed ratio, and multiplies by two: a launch with a closed form. */
 const simple: Characteristic = {
+  couplesAt: 1,
   at: (speedRatio) => ({
     speedRatio,
     torqueRatio: 2,
     coefficient: 0.002,
+    turbineCoefficient: 0.004,
     efficiency: 2 * speedRatio,
     statorHolds: true,
     statorSpeed: 0,

@@ -8,11 +8,11 @@ import { FLUID_HEAT_CAPACITY, roadLoad, type FluidLoop, type Vehicle } from './v
  *   I_e·dω_e/dt = T_engine(ω_e, throttle) − T_pump − T_lock      m·dv/dt = (T_turbine + T_lock)·i/r − road load
  *   C·dϑ/dt = heat − cooler·(ϑ − ϑ_coolant)
  *
- * with T_pump = c(SR)·ω_e², T_turbine = TR·T_pump and ω_turbine = v·i/r. Energies are carried along as states, so
+ * with T_pump = c(SR)·ω_e², T_turbine = c_t(SR)·ω_e² and ω_turbine = v·i/r; with the pedal up the turbine turns the engine. Energies are carried along as states, so
  * that work in = kinetic + road + heat holds to the integrator's order. Classical Runge–Kutta of order four with a
  * fixed step (any numerical text). The road turns nothing backward: the brakes hold a vehicle that would roll.
  *
- * Range: turbine not faster than the engine; a gear change is a change of ratio from one step to the next; gears and
+ * Range: a gear change is a change of ratio from one step to the next; gears and
  * shafts without loss; a step of no more than 5 ms where a lock-up clutch takes part.
  */
 export interface LaunchSetup {
@@ -95,6 +95,8 @@ const DWELL = 0.5;
 /** Lock-up comes in from second gear up, past this speed ratio, and stays down to the lower one. */
 const LOCK_FROM = 0.85;
 const LOCK_UNTIL = 0.7;
+/** rad/s: an engine is not slower, or its converter's speed ratio has no meaning. */
+const LEAST_OMEGA = 1;
 /** rad/s of slip at which a lock-up clutch carries three quarters of what it holds: it takes hold softly. */
 const LOCK_SLIP = 5;
 /** m/s from which a vehicle is said to move. */
@@ -191,11 +193,11 @@ function slopeOf(setup: LaunchSetup, now: Running) {
     const speed = state[SPEED]!;
     const turn = turning[now.gear]!;
     const turbine = speed * turn;
-    const ratio = omega > 0 ? Math.min(1, turbine / omega) : 1;
+    const ratio = turbine / Math.max(omega, LEAST_OMEGA);
     const point = converter.at(ratio);
     const pump = point.coefficient * omega * omega;
     const lock = now.locked ? lockUp * Math.tanh((omega - turbine) / LOCK_SLIP) : 0;
-    const onTurbine = pump * point.torqueRatio + lock;
+    const onTurbine = point.turbineCoefficient * omega * omega + lock;
     const engineNm = engine.torque(omega / RAD_S_PER_RPM, now.throttle);
     const force = onTurbine * turn;
     const load = roadLoad(vehicle, speed, grade);

@@ -63,6 +63,22 @@ test('work = kinetic + road + heat, whatever is driven', () => {
   );
 });
 
+// The second law: with the pedal up at speed the road turns the engine, and the fluid still only warms.
+test('heat never falls, and a lifted pedal brakes', () => {
+  fc.assert(
+    fc.property(anySetup, (setup) => {
+      const lifted = { ...setup, throttle: [setup.throttle[0]!, { at: 6, throttle: 0 }], grade: 0 };
+      const { samples } = launch(lifted);
+      samples.slice(1).forEach((s, k) => {
+        expect(s.heat).toBeGreaterThan(samples[k]!.heat - 1e-3);
+      });
+      const last = samples.at(-1)!;
+      if (last.turbineRpm > 1.2 * lifted.engine.idleRpm) expect(last.wheelNm).toBeLessThan(0);
+    }),
+    { numRuns: 30, seed: SEED },
+  );
+});
+
 test('it never rolls back, changes one gear at a time, and the fluid is never colder than its cooler', () => {
   fc.assert(
     fc.property(anySetup, (setup) => {

@@ -31,7 +31,7 @@ function matchAt(setup: Pulling, gear: number, speed: number) {
   const { engine, converter, throttle } = setup;
   const match = matchEngine(engine, converter, throttle, (speed * turn) / RAD_S_PER_RPM);
   // A turbine that runs ahead of the engine pulls nothing here: the converter is not asked about that.
-  return { match, force: match.kind === 'overrun' ? 0 : match.turbineNm * turn };
+  return { match, force: Math.max(0, match.turbineNm * turn) };
 }
 
 function pointAt(setup: Pulling, gear: number, speed: number, bestWatts: number): PullPoint {

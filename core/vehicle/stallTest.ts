@@ -75,8 +75,7 @@ function subjectOf(rig: StallRig, condition: StallCondition) {
 /** Torque at the turbine in a sound stall at full throttle, N·m. */
 function soundTurbineNm(engine: EngineModel, characteristic: Characteristic): number {
   const omega = stallRpm(engine, characteristic) * RAD_S_PER_RPM;
-  const { coefficient, torqueRatio } = characteristic.at(0);
-  return coefficient * torqueRatio * omega * omega;
+  return characteristic.at(0).turbineCoefficient * omega * omega;
 }
 
 /**
@@ -108,9 +107,9 @@ export function stallTest(
         turbineRpm: turbine / RAD_S_PER_RPM,
         fluidC,
       });
-    const point = characteristic.at(Math.min(1, turbine / engine));
+    const point = characteristic.at(turbine / engine);
     const pump = filled * point.coefficient * engine * engine;
-    const onTurbine = pump * point.torqueRatio;
+    const onTurbine = filled * point.turbineCoefficient * engine * engine;
     const held = turbine <= 0 && onTurbine <= holds;
     fluidC += (STEP * pump * engine) / capacity;
     engine += (STEP * (model.torque(engine / RAD_S_PER_RPM, 1) - pump)) / model.inertia;

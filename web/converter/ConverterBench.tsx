@@ -3,7 +3,6 @@ import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import {
-  couplingPoint,
   pairFindings,
   stallRpm,
   type Converter,
@@ -228,7 +227,7 @@ function Facts({ model, characteristic }: FactsProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const stall = useMemo(() => stallRpm(model, characteristic), [model, characteristic]);
-  const coupling = useMemo(() => couplingPoint(characteristic), [characteristic]);
+  const coupling = characteristic.couplesAt;
   return (
     <dl className="converter-facts">
       <div>

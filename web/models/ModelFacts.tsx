@@ -2,7 +2,6 @@ import { useTranslation } from 'react-i18next';
 import {
   bestPower,
   characteristicOf,
-  couplingPoint,
   engineModel,
   type Converter,
   type Engine,
@@ -63,7 +62,7 @@ function ConverterFacts({ converter }: { converter: Converter }) {
       <span>
         {t('modelFacts.stallRatio', { ratio: formatRatio(characteristic.at(0).torqueRatio) })}
       </span>
-      <span>{t('modelFacts.couples', { ratio: formatRatio(couplingPoint(characteristic)) })}</span>
+      <span>{t('modelFacts.couples', { ratio: formatRatio(characteristic.couplesAt) })}</span>
       {lockUpCapacity !== undefined && (
         <span>
           {t('modelFacts.lockUp', { torque: numbers.quantity(lockUpCapacity, 'torque') })}
