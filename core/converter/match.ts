@@ -9,7 +9,7 @@ import type { EngineModel } from './engine';
  */
 export interface Match {
   /**
-   * `idles`: the throttle alone would not hold idle, the idle control does. `locked`: the lock-up clutch holds. `slips`:
+   * `can-not-pull-idle`: the engine stalls, and stands. `idles`: the throttle alone would not hold idle, the idle control does. `locked`: the lock-up clutch holds. `slips`:
    * it is on and slips. `overrun`: the turbine turns the engine, which drags. `shudders`: it slips so slowly that it sticks and lets go in turn.
    */
   readonly kind:
@@ -70,6 +70,7 @@ export function matchEngine(
   return settled(x - turbineRpm < SHUDDER_RPM ? 'shudders' : 'slips', x, carried);
 
   function settled(kind: Match['kind'], engineRpm: number, lockUpNm: number): Match {
+    if (kind === 'can-not-pull-idle') return stalled(converter, turbineRpm);
     const speedRatio = turbineRpm / engineRpm;
     const point = converter.at(speedRatio);
     const square = (engineRpm * RAD_S_PER_RPM) ** 2;
@@ -84,6 +85,20 @@ export function matchEngine(
     return { kind, engineRpm, turbineRpm, point, ...torques, efficiency, heatKw };
   }
 }
+
+/** The engine stands, and nothing is given or taken. */
+const stalled = (converter: Characteristic, turbineRpm: number): Match => ({
+  kind: 'can-not-pull-idle',
+  engineRpm: 0,
+  turbineRpm,
+  point: { ...converter.at(0), flow: 0 },
+  engineNm: 0,
+  turbineNm: 0,
+  lockUpNm: 0,
+  torqueRatio: 1,
+  efficiency: 0,
+  heatKw: 0,
+});
 
 /** Locked below this many times idle with more than this share of full torque, an engine labours (common practice). */
 const LABOURS_BELOW = 1.7;

@@ -1,7 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cascade, type BladeRow, type Cascade } from '../../core/drawing';
-import type { ConverterPoint } from '../../core/converter';
 import type { Turning } from '../ratio/useTurning';
 import { formatNumber } from '../shared/numbers';
 import { speedOf, wheelRole, wheelsInWords, WHEELS, type DrawingProps } from './wheelRoles';
@@ -15,19 +14,20 @@ const LEFT = 120;
 const FOOT = 30;
 
 /** Pump, turbine and stator unrolled: blades, how fast each row moves, and the fluid's way through them. */
-export function CascadeView({ converter, point, locked, turning }: DrawingProps) {
+export function CascadeView({ converter, point, mode, turning }: DrawingProps) {
   const { t } = useTranslation();
-  if (converter.model.kind !== 'streamline') return <MemberStrip point={point} locked={locked} />;
+  if (converter.model.kind !== 'streamline') return <MemberStrip point={point} mode={mode} />;
   const drawing = cascade(converter.model, point);
-  const roleOf = (row: BladeRow) => wheelRole(row.wheel, point, locked);
-  const spinOf = (row: BladeRow) => speedOf(row.wheel, point, locked) ?? 0;
+  const roleOf = (row: BladeRow) => wheelRole(row.wheel, point, mode);
+  const spinOf = (row: BladeRow) => speedOf(row.wheel, point, mode) ?? 0;
+  const flowing = mode === 'fluid';
   const middle = LEFT + (BLADES * PITCH) / 2;
   return (
     <svg
       className="cascade"
       viewBox={`0 0 ${WIDTH} ${drawing.height + FOOT}`}
       role="img"
-      aria-label={`${t('converter.cascadeShows')} ${wheelsInWords(t, point, locked)}`}
+      aria-label={`${t('converter.cascadeShows')} ${wheelsInWords(t, point, mode)}`}
     >
       <defs>
         <clipPath id="cascade-rows">
@@ -59,15 +59,15 @@ export function CascadeView({ converter, point, locked, turning }: DrawingProps)
       {drawing.rows.map((row) => (
         <Row key={row.wheel} row={row} role={roleOf(row)} speed={spinOf(row)} turning={turning} />
       ))}
-      {!locked && <Stream stream={drawing.stream} middle={middle} />}
-      {!locked && drawing.stream.length > 0 && <TriangleLegend />}
-      {!locked &&
+      {flowing && <Stream stream={drawing.stream} middle={middle} />}
+      {flowing && drawing.stream.length > 0 && <TriangleLegend />}
+      {flowing &&
         drawing.triangles.map((tri) => (
           <Triangle key={tri.wheel} triangle={tri} shown={drawing.stream.length > 0} />
         ))}
-      {(locked || drawing.stream.length === 0) && (
+      {(!flowing || drawing.stream.length === 0) && (
         <text className="cascade-note" x={middle} y={drawing.height - 8} textAnchor="middle">
-          {t(locked ? 'converter.lockedNote' : 'converter.stillNote')}
+          {t(`converter.notes.${mode}`)}
         </text>
       )}
     </svg>
@@ -215,13 +215,13 @@ function TriangleLegend() {
 }
 
 /** A converter known by its table only: what each wheel does, in words and bars. */
-function MemberStrip({ point, locked }: { point: ConverterPoint; locked: boolean }) {
+function MemberStrip({ point, mode }: Pick<DrawingProps, 'point' | 'mode'>) {
   const { t } = useTranslation();
   return (
     <div className="member-strip">
       {WHEELS.map((wheel) => {
-        const role = wheelRole(wheel, point, locked);
-        const speed = speedOf(wheel, point, locked);
+        const role = wheelRole(wheel, point, mode);
+        const speed = speedOf(wheel, point, mode);
         return (
           <div key={wheel} className={`role-${role}`}>
             <strong>{t(`converter.wheels.${wheel}`)}</strong> {t(`memberRoles.${role}`)}

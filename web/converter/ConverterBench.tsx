@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import {
+  labours,
   pairFindings,
   stallRpm,
   type Converter,
@@ -23,6 +24,7 @@ import { BenchControls } from './BenchControls';
 import { releasedRpm } from './releasedRpm';
 import { ConverterCurves } from './ConverterCurves';
 import { ConverterDrawing } from './ConverterDrawing';
+import { drawnMode } from './wheelRoles';
 import {
   converterBenchChanged,
   selectConverterBench,
@@ -113,12 +115,7 @@ function Bench({ converter, engine, vehicle, bench }: Props) {
   return (
     <>
       <div className="converter-sheet">
-        <ConverterDrawing
-          converter={converter}
-          point={match.point}
-          locked={match.kind === 'locked'}
-          keys
-        />
+        <ConverterDrawing converter={converter} point={match.point} mode={drawnMode(match)} keys />
       </div>
       <section className="converter-curves" data-tab={tab} aria-label={t('converter.curves')}>
         <Segmented
@@ -160,6 +157,7 @@ function Bench({ converter, engine, vehicle, bench }: Props) {
         <Pickers converter={converter} engine={engine} vehicle={vehicle} onBench={change} />
         <PairNotice findings={pairFindings(engine, converter)} />
         <Readout match={match} />
+        {labours(model, match) && <FindingsList items={[t('converter.labours')]} />}
         <BenchControls
           converter={converter}
           engine={engine}

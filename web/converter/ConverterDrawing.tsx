@@ -8,12 +8,13 @@ import { Sheet } from '../shared/Sheet';
 import { useShortcuts } from '../shared/useShortcuts';
 import { CascadeView } from './CascadeView';
 import { TorusView } from './TorusView';
+import type { DrawnMode } from './wheelRoles';
 import './ConverterDrawing.css';
 
 interface Props {
   converter: Converter;
   point: ConverterPoint;
-  locked: boolean;
+  mode: DrawnMode;
   /** Keys work on it: the bench's, not those of one drawing among several. */
   keys?: boolean;
 }
@@ -23,10 +24,10 @@ const DRAWN_RPM = 900;
 const STEP = Math.PI / 18;
 
 /** The converter on its sheet, twice: its wheels cut open, or its blades unrolled with the velocity triangles. */
-export function ConverterDrawing({ converter, point, locked, keys = false }: Props) {
+export function ConverterDrawing({ converter, point, mode, keys = false }: Props) {
   const { t } = useTranslation();
   const [view, setView] = useState<(typeof VIEWS)[number]>('wheels');
-  const turning = useTurning(DRAWN_RPM, true);
+  const turning = useTurning(mode === 'stalled' ? 0 : DRAWN_RPM, true);
   useShortcuts(
     keys
       ? {
@@ -41,9 +42,9 @@ export function ConverterDrawing({ converter, point, locked, keys = false }: Pro
   return (
     <Sheet label={t('converter.sheet')}>
       {view === 'wheels' ? (
-        <TorusView converter={converter} point={point} locked={locked} turning={turning} />
+        <TorusView converter={converter} point={point} mode={mode} turning={turning} />
       ) : (
-        <CascadeView converter={converter} point={point} locked={locked} turning={turning} />
+        <CascadeView converter={converter} point={point} mode={mode} turning={turning} />
       )}
       <div className="converter-views">
         <Segmented

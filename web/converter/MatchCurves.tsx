@@ -40,11 +40,15 @@ export function MatchCurves(props: Props) {
     <CurveSheet
       title={title}
       x={{ title: t('converter.engineSpeed'), min: 0 }}
-      y={{ title: t('converter.torqueIn', { unit }), min: 0, max: top }}
+      y={{
+        title: t('converter.torqueIn', { unit }),
+        min: sealed ? 0 : Math.min(0, 1.2 * torque(match.engineNm)),
+        max: top,
+      }}
       spoken={
         sealed
           ? t('converter.matchSealed')
-          : t('converter.matchShows', {
+          : t(match.engineRpm > 0 ? 'converter.matchShows' : 'converter.matchStalls', {
               speed: numbers.quantity(Math.round(match.engineRpm), 'speed'),
               torque: numbers.quantity(match.engineNm, 'torque'),
             })
@@ -84,7 +88,7 @@ export function MatchCurves(props: Props) {
           ink: '--drives',
           points: line(above, (rpm) => engine.torque(rpm, throttle)),
         },
-        ...(match.point.speedRatio > 0
+        ...(match.point.speedRatio > 0 && match.point.speedRatio <= 1
           ? [
               {
                 label: t('converter.takesNow'),

@@ -10,15 +10,18 @@ export function Readout({ match }: { match: Match }) {
   const numbers = useNumbers();
   const { point, kind } = match;
   const stands = kind !== 'locked' && point.statorHolds;
+  const runs = kind !== 'can-not-pull-idle';
   return (
     <>
       <div className="headline" aria-live="polite">
-        <div className="figure headline-figure">× {formatNumber(match.torqueRatio, 2)}</div>
+        <div className="figure headline-figure">
+          × {runs ? formatNumber(match.torqueRatio, 2) : '–'}
+        </div>
         <div className="quiet">
           <div data-kind={kind} className="readout-kind">
             {t(`converter.kinds.${kind}`)}
           </div>
-          <div>{t(stands ? 'converter.statorHolds' : 'converter.statorFree')}</div>
+          {runs && <div>{t(stands ? 'converter.statorHolds' : 'converter.statorFree')}</div>}
         </div>
       </div>
       <table className="plain readout">

@@ -5,7 +5,14 @@ import { torus, type Torus, type TorusPlace, type TorusWheel } from '../../core/
 import type { Turning } from '../ratio/useTurning';
 import { formatNumber } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
-import { speedOf, wheelRole, wheelsInWords, type DrawingProps, type Wheel } from './wheelRoles';
+import {
+  speedOf,
+  wheelRole,
+  wheelsInWords,
+  type DrawingProps,
+  type DrawnMode,
+  type Wheel,
+} from './wheelRoles';
 import './TorusView.css';
 
 /** The cut: where the axis lies, and px for the pump's radius. */
@@ -24,15 +31,15 @@ const CORE = 0.36;
 const DOTS = 5;
 
 /** The wheels cut open, and the fluid's way as it is seen along the shaft. */
-export function TorusView({ converter, point, locked, turning }: DrawingProps) {
+export function TorusView({ converter, point, mode, turning }: DrawingProps) {
   const { t } = useTranslation();
   const sheet = useRef<SVGSVGElement>(null);
   const size = useElementSize(sheet);
   const layout = size.height > TALL_FROM * size.width ? TALL : WIDE;
   const blades = converter.model.kind === 'streamline' ? converter.model : null;
   const drawing = useMemo(
-    () => torus(blades ?? SHAPE, blades && !locked ? point : null),
-    [blades, point, locked],
+    () => torus(blades ?? SHAPE, blades && mode === 'fluid' ? point : null),
+    [blades, point, mode],
   );
   const flows = drawing.vortex === null ? '' : t(flowKey(drawing.vortex));
   return (
@@ -41,14 +48,14 @@ export function TorusView({ converter, point, locked, turning }: DrawingProps) {
       className="torus"
       viewBox={`0 0 ${layout.width} ${layout.height}`}
       role="img"
-      aria-label={`${t('torus.shows')} ${wheelsInWords(t, point, locked)}. ${flows}`}
+      aria-label={`${t('torus.shows')} ${wheelsInWords(t, point, mode)}. ${flows}`}
     >
-      <Cut drawing={drawing} point={point} locked={locked} />
+      <Cut drawing={drawing} point={point} mode={mode} />
       <AlongAxis
         eye={layout.eye}
         drawing={drawing}
         turning={turning}
-        note={noteKey(blades !== null, locked)}
+        note={noteKey(blades !== null, mode)}
       />
     </svg>
   );
@@ -60,8 +67,12 @@ const SHAPE = usualBlades(0.11);
 /** Times round the circuit for a turn from which the flow is called vortex. */
 const VORTEX = 1;
 const flowKey = (vortex: number) => (vortex > VORTEX ? 'torus.vortex' : 'torus.rotary');
-const noteKey = (blades: boolean, locked: boolean) =>
-  locked ? 'torus.locked' : blades ? 'torus.still' : 'torus.tableOnly';
+const noteKey = (blades: boolean, mode: DrawnMode) =>
+  mode !== 'fluid'
+    ? (`torus.${mode}` as const)
+    : blades
+      ? ('torus.still' as const)
+      : ('torus.tableOnly' as const);
 
 const cutAt = ({ x, y }: TorusPlace): string =>
   `${(CUT_X + CUT * x).toFixed(1)} ${(AXIS - CUT * y).toFixed(1)}`;
@@ -77,17 +88,9 @@ function sector(drawing: Torus, { from, to }: TorusWheel): string {
   return `M${[...shell, ...core].join('L')}Z`;
 }
 
-function Cut({
-  drawing,
-  point,
-  locked,
-}: {
-  drawing: Torus;
-  point: ConverterPoint;
-  locked: boolean;
-}) {
+function Cut({ drawing, point, mode }: { drawing: Torus; point: ConverterPoint; mode: DrawnMode }) {
   const { t } = useTranslation();
-  const role = (wheel: Wheel) => wheelRole(wheel, point, locked);
+  const role = (wheel: Wheel) => wheelRole(wheel, point, mode);
   const side = CUT * drawing.circuit;
   const middle = AXIS - CUT * drawing.centre;
   const statorHeld = role('stator') === 'held';
@@ -97,15 +100,15 @@ function Cut({
       <path className="torus-axis" d={`M50 ${AXIS}H416`} />
       {/* Cover from the crankshaft round the turbine to the pump, and the pump's hub. */}
       <path
-        className="torus-member line-drives"
+        className={`torus-member line-${role('pump')}`}
         d={`M54 ${AXIS - 12}H${CUT_X - side - 26}V${middle}A${side + 26} ${side + 14} 0 0 1 ${CUT_X} ${middle - side - 14}L${CUT_X + 10} ${middle - side - 2}`}
       />
       <path
-        className="torus-member line-drives"
+        className={`torus-member line-${role('pump')}`}
         d={`M${CUT_X + side * 0.75} ${middle + side * 0.72}L${CUT_X + side + 6} ${hub + 12}H416`}
       />
       <path
-        className="torus-member line-driven"
+        className={`torus-member line-${role('turbine')}`}
         d={`M${CUT_X - side * 0.8} ${middle + side * 0.62}L${CUT_X - side * 0.62} ${AXIS - 14}H416`}
       />
       <path
@@ -128,15 +131,9 @@ function Cut({
         </g>
       ))}
       {drawing.path.length > 0 && <RoundArrows drawing={drawing} flow={point.flow ?? 0} />}
-      <Label x={CUT_X + side + 18} y={middle - 8} wheel="pump" {...{ point, locked }} />
-      <Label
-        x={CUT_X - side - 40}
-        y={middle - side - 6}
-        end
-        wheel="turbine"
-        {...{ point, locked }}
-      />
-      <Label x={CUT_X + side + 18} y={AXIS - 74} wheel="stator" {...{ point, locked }} />
+      <Label x={CUT_X + side + 18} y={middle - 8} wheel="pump" {...{ point, mode }} />
+      <Label x={CUT_X - side - 40} y={middle - side - 6} end wheel="turbine" {...{ point, mode }} />
+      <Label x={CUT_X + side + 18} y={AXIS - 74} wheel="stator" {...{ point, mode }} />
       <text className="torus-note" x={54} y={AXIS - 22}>
         {t('torus.engine')}
       </text>
@@ -153,13 +150,13 @@ interface LabelProps {
   end?: boolean;
   wheel: Wheel;
   point: ConverterPoint;
-  locked: boolean;
+  mode: DrawnMode;
 }
 
-function Label({ x, y, end = false, wheel, point, locked }: LabelProps) {
+function Label({ x, y, end = false, wheel, point, mode }: LabelProps) {
   const { t } = useTranslation();
-  const role = wheelRole(wheel, point, locked);
-  const speed = speedOf(wheel, point, locked);
+  const role = wheelRole(wheel, point, mode);
+  const speed = speedOf(wheel, point, mode);
   return (
     <text x={x} y={y} textAnchor={end ? 'end' : 'start'}>
       <tspan className={`cascade-name text-${role}`}>{t(`converter.wheels.${wheel}`)}</tspan>

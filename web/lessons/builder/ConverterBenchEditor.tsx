@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { ConverterBenchBlock, ConverterRig } from '../../../core/lesson';
 import { BenchControls } from '../../converter/BenchControls';
 import { ConverterDrawing } from '../../converter/ConverterDrawing';
+import { drawnMode } from '../../converter/wheelRoles';
 import { Readout } from '../../converter/Readout';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { ConverterPickers } from './ConverterPickers';
@@ -42,11 +43,7 @@ function Setup({ block, rig, onBlock }: SetupProps) {
   return (
     <div className="converter-block">
       <div className="unit-block-sheet">
-        <ConverterDrawing
-          converter={rig.converter}
-          point={match.point}
-          locked={match.kind === 'locked'}
-        />
+        <ConverterDrawing converter={rig.converter} point={match.point} mode={drawnMode(match)} />
       </div>
       <div className="converter-block-side">
         <Readout match={match} />

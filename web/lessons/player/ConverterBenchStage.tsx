@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import type { ConverterBenchBlock, ConverterRig } from '../../../core/lesson';
 import { BenchControls } from '../../converter/BenchControls';
 import { ConverterDrawing } from '../../converter/ConverterDrawing';
+import { drawnMode } from '../../converter/wheelRoles';
 import { Readout } from '../../converter/Readout';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { useShortcuts } from '../../shared/useShortcuts';
@@ -33,12 +34,7 @@ export function ConverterBenchStage({ block, rig, heading, blocks, next }: Props
   return (
     <>
       <div className="player-sheet">
-        <ConverterDrawing
-          converter={converter}
-          point={match.point}
-          locked={match.kind === 'locked'}
-          keys
-        />
+        <ConverterDrawing converter={converter} point={match.point} mode={drawnMode(match)} keys />
       </div>
       <aside className="player-side" aria-label={t('player.step')}>
         {heading}

@@ -19,6 +19,7 @@ import {
 } from '../../../core/lesson';
 import { ConverterCurves } from '../../converter/ConverterCurves';
 import { ConverterDrawing } from '../../converter/ConverterDrawing';
+import { drawnMode } from '../../converter/wheelRoles';
 import { MatchCurves } from '../../converter/MatchCurves';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { Sheet } from '../../shared/Sheet';
@@ -134,13 +135,7 @@ function ChangedCurves({ question, rig, revealed }: ChangedProps) {
 
 function Operated({ rig, setting }: { rig: ConverterRig; setting: ConverterDraft['setting'] }) {
   const { match } = useConverterModel(rig.converter, rig.engine, setting, null);
-  return (
-    <ConverterDrawing
-      converter={rig.converter}
-      point={match.point}
-      locked={match.kind === 'locked'}
-    />
-  );
+  return <ConverterDrawing converter={rig.converter} point={match.point} mode={drawnMode(match)} />;
 }
 
 interface MatchSheetProps {

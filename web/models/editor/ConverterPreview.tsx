@@ -14,7 +14,7 @@ export function ConverterPreview({ converter }: { converter: Converter }) {
   const point = useMemo(() => characteristic.at(speedRatio), [characteristic, speedRatio]);
   return (
     <div className="converter-preview">
-      <ConverterDrawing converter={converter} point={point} locked={false} />
+      <ConverterDrawing converter={converter} point={point} mode="fluid" />
       <div className="converter-preview-curves">
         <label className="row">
           {t('converter.speedRatio')} <strong>{formatNumber(speedRatio, 2)}</strong>
