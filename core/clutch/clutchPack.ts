@@ -30,19 +30,44 @@ export interface ClutchPack {
   stack: Plate[];
   /** From the piston's face (at rest) to the far side of the ring's groove, m. */
   depth: number;
-  ring: { diameter: number; thickness: number; grooveDepth: number };
+  /** `bears`: share of the groove's round that has a wall (a drum with lugs has gaps); left out, all of it. */
+  ring: { diameter: number; thickness: number; grooveDepth: number; bears?: number };
   /** Plates or rings that can be bought, thinnest first. */
   selective: { part: 'end-plate' | 'ring'; thicknesses: number[] };
-  /** Clearance that the maker asks for, m. */
+  /** Clearance that the maker asks for, m, as it reads by the way of measuring. */
   clearance: [number, number];
+  /** How the maker measures it; left out, with the cushion plate pressed flat. */
+  measured?: Measured;
+  /** Of a pack in a drum that turns; left out, it stands (a brake). */
+  rotation?: PackRotation;
 }
 
-/** N with which the piston presses the plates. */
-export const pistonForce = ({ piston }: ClutchPack, pressure: number): number =>
-  Math.max(
-    0,
-    pressure * Math.PI * (piston.outerRadius ** 2 - piston.innerRadius ** 2) - piston.returnForce,
-  );
+/** What turns with a pack: see `centrifugal.ts`. */
+export interface PackRotation {
+  /** m from the axis at which the apply oil comes in: its free surface when the feed is open. */
+  feedRadius: number;
+  /** Oil on the other side of the piston, m. */
+  balance?: { outerRadius: number; innerRadius: number; fillRadius: number };
+  /** A ball that opens when the pressure is gone. */
+  bleedBall?: boolean;
+  /** rev/min that the drum turns with at most. */
+  mostRpm: number;
+}
+
+/**
+ * How clearance is measured: the cushion plate `pressed` flat by the hand that pushes, `free` under its own wave, or left
+ * `out` of the stack while the gauge is in.
+ */
+export type Measured = 'pressed' | 'free' | 'out';
+export const MEASURED: readonly Measured[] = ['pressed', 'free', 'out'];
+
+/** N of the pressure less the return spring; below zero while that is stronger. */
+export const netPistonForce = ({ piston }: ClutchPack, pressure: number): number =>
+  pressure * Math.PI * (piston.outerRadius ** 2 - piston.innerRadius ** 2) - piston.returnForce;
+
+/** N with which the piston presses the plates, its drum standing. */
+export const pistonForce = (pack: ClutchPack, pressure: number): number =>
+  Math.max(0, netPistonForce(pack, pressure));
 
 /** Faces that rub: each side of a friction plate that lies against metal other than the piston. */
 export function rubbingFaces({ stack }: Pick<ClutchPack, 'stack'>): number {
@@ -55,23 +80,54 @@ export function rubbingFaces({ stack }: Pick<ClutchPack, 'stack'>): number {
 export const packRadius = ({ faces }: ClutchPack): number =>
   meanRadius(faces.outerRadius, faces.innerRadius, faces.theory);
 
-/** N·m before it slips, and while it slips (rad/s), warm. */
-export function packTorque(pack: ClutchPack, pressure: number, slip = 0, celsius = 90): number {
+/** N·m before it slips, and while it slips (rad/s), warm, its drum standing. */
+export const packTorque = (pack: ClutchPack, pressure: number, slip = 0, celsius = 90): number =>
+  torqueUnder(pack, pistonForce(pack, pressure), slip, celsius);
+
+/** N·m under a force on the plates. @param force N */
+export function torqueUnder(pack: ClutchPack, force: number, slip = 0, celsius = 90): number {
   const radius = packRadius(pack);
   const mu = frictionAt(pack.faces.friction, slip * radius, celsius);
-  return frictionTorque(rubbingFaces(pack), mu, pistonForce(pack, pressure), radius);
+  return frictionTorque(rubbingFaces(pack), mu, force, radius);
 }
 
 /** Height of the plates pressed together, m. */
 export const stackHeight = ({ stack }: Pick<ClutchPack, 'stack'>): number =>
   stack.reduce((sum, plate) => sum + plate.thickness, 0);
 
-/**
- * What a feeler gauge reads between end plate (pushed down) and ring (pushed up), m: below zero it can't be built.
- * A waved plate is pressed flat by the hand that pushes.
- */
+/** How far the piston moves until all is pressed flat, m: below zero it can't be built. */
 export const packClearance = (pack: ClutchPack): number =>
   pack.depth - pack.ring.thickness - stackHeight(pack);
+
+const wavesOf = ({ stack }: Pick<ClutchPack, 'stack'>): number =>
+  stack.reduce((sum, p) => sum + (p.wave ?? 0), 0);
+
+export const measuredIn = ({ measured }: ClutchPack): Measured => measured ?? 'pressed';
+
+/** What a feeler gauge reads between end plate (pushed down) and ring (pushed up), m, by each way of measuring. */
+export function gaugeReading(pack: ClutchPack, measured: Measured = measuredIn(pack)): number {
+  const flat = packClearance(pack);
+  switch (measured) {
+    case 'pressed':
+      return flat;
+    case 'free':
+      return flat - wavesOf(pack);
+    case 'out':
+      return (
+        flat + pack.stack.reduce((sum, p) => sum + (p.kind === 'cushion' ? p.thickness : 0), 0)
+      );
+  }
+}
+
+/** Whether another way of measuring would tell another verdict of the same stack. */
+export const measuringDecides = (pack: ClutchPack): boolean =>
+  MEASURED.some((way) => withinWindow(pack, gaugeReading(pack, way)) !== fits(pack));
+
+const withinWindow = ({ clearance }: ClutchPack, reading: number): boolean =>
+  reading >= clearance[0] - HAIR && reading <= clearance[1] + HAIR;
+
+/** The clearance is what the maker asks for. */
+export const fits = (pack: ClutchPack): boolean => withinWindow(pack, gaugeReading(pack));
 
 /**
  * How far the piston travels, m: to where it first feels the plates, and to where they are pressed flat. Between the two
@@ -79,8 +135,7 @@ export const packClearance = (pack: ClutchPack): number =>
  */
 export function applyTravel(pack: ClutchPack): { touches: number; clamped: number } {
   const clamped = Math.max(0, packClearance(pack));
-  const waves = pack.stack.reduce((sum, p) => sum + (p.wave ?? 0), 0);
-  return { touches: Math.max(0, clamped - waves), clamped };
+  return { touches: Math.max(0, clamped - wavesOf(pack)), clamped };
 }
 
 /** The part that brings the clearance nearest to the middle of its window, and the clearance it gives. */
@@ -93,25 +148,39 @@ export interface SelectiveChoice {
 /** Every selective part with the clearance that it would give, in the order of the list. */
 export function selectiveChoices(pack: ClutchPack): SelectiveChoice[] {
   const now = selectiveNow(pack);
-  const [least, most] = pack.clearance;
   return pack.selective.thicknesses.map((thickness) => {
-    const clearance = packClearance(pack) + now - thickness;
-    return { thickness, clearance, inside: clearance >= least - HAIR && clearance <= most + HAIR };
+    const clearance = gaugeReading(pack) + now - thickness;
+    return { thickness, clearance, inside: withinWindow(pack, clearance) };
   });
 }
 
 /** A hair, m: sums of thicknesses in binary. */
-const HAIR = 1e-9;
+export const HAIR = 1e-9;
 
-/** The best of them; `null` when there is none to choose. */
+/** The best of them, the tighter of two that are equally far from the middle; `null` when there is none to choose. */
 export function bestSelective(pack: ClutchPack): SelectiveChoice | null {
-  const middle = (pack.clearance[0] + pack.clearance[1]) / 2;
-  const off = (c: SelectiveChoice) => Math.abs(c.clearance - middle);
+  const off = offMiddle(pack);
   return selectiveChoices(pack).reduce<SelectiveChoice | null>(
-    (best, c) => (!best || off(c) < off(best) ? c : best),
+    (best, c) => (!best || off(c) <= off(best) + HAIR ? c : best),
     null,
   );
 }
+
+/** The other part that is as near to the middle as the best, on the loose side; `null` without one. */
+export function equallyGood(pack: ClutchPack): SelectiveChoice | null {
+  const best = bestSelective(pack);
+  const off = offMiddle(pack);
+  return (
+    selectiveChoices(pack).find(
+      (c) => best && c.thickness < best.thickness && off(c) <= off(best) + HAIR,
+    ) ?? null
+  );
+}
+
+const offMiddle =
+  ({ clearance }: ClutchPack) =>
+  (c: SelectiveChoice): number =>
+    Math.abs(c.clearance - (clearance[0] + clearance[1]) / 2);
 
 /** Thickness of the part that is in now, m: the ring, or the last end plate. */
 export function selectiveNow({ selective, ring, stack }: ClutchPack): number {
@@ -129,9 +198,9 @@ export function withSelective(pack: ClutchPack, thickness: number): ClutchPack {
 /** Pa that the wall of the ring's groove bears safely: half the yield of a soft steel drum (memory). */
 const GROOVE_STRESS = 120e6;
 
-/** N that the snap ring's groove bears: its wall under the ring, F = π·D·d·σ (usual of ring makers; memory). */
+/** N that the snap ring's groove bears: its wall under the ring, F = π·D·d·σ (usual of ring makers; memory), where it is. */
 export const grooveLoad = ({ ring }: ClutchPack): number =>
-  Math.PI * ring.diameter * ring.grooveDepth * GROOVE_STRESS;
+  Math.PI * ring.diameter * ring.grooveDepth * (ring.bears ?? 1) * GROOVE_STRESS;
 
 /** Share of the end plate's thickness over its span between friction's mean radius and ring from which it stays flat. */
 const END_PLATE_SHARE = 0.12;
@@ -139,73 +208,3 @@ const END_PLATE_SHARE = 0.12;
 /** m that an end plate needs so as not to bulge between the ring's ends (common practice: a share of its span). */
 export const endPlateNeeded = (pack: ClutchPack): number =>
   END_PLATE_SHARE * (pack.ring.diameter / 2 - pack.faces.innerRadius);
-
-export type PackFinding =
-  | { readonly code: 'same-beside-same'; readonly plates: readonly [string, string] }
-  | { readonly code: 'friction-at-piston' }
-  | { readonly code: 'friction-at-ring' }
-  | { readonly code: 'no-frictions' }
-  | { readonly code: 'does-not-fit'; readonly over: number }
-  | { readonly code: 'clearance-small' | 'clearance-large'; readonly clearance: number }
-  | { readonly code: 'end-plate-thin'; readonly thickness: number; readonly needed: number }
-  | { readonly code: 'cushion-not-first'; readonly plate: string }
-  | { readonly code: 'groove-overloaded'; readonly force: number; readonly bears: number }
-  | { readonly code: 'thick-not-middle'; readonly plate: string }
-  | { readonly code: 'lining-over-plate'; readonly plate: string }
-  | { readonly code: 'does-not-apply' };
-
-/** Everything that is wrong or odd with a pack as it lies there. */
-export function packFindings(pack: ClutchPack): PackFinding[] {
-  const { stack, clearance } = pack;
-  const findings: PackFinding[] = [];
-  const frictions = stack.filter((p) => p.kind === 'friction');
-  if (frictions.length === 0) findings.push({ code: 'no-frictions' });
-  for (let k = 0; k + 1 < stack.length; k++) {
-    const [a, b] = [stack[k]!, stack[k + 1]!];
-    if (a.kind === b.kind) findings.push({ code: 'same-beside-same', plates: [a.id, b.id] });
-  }
-  if (stack[0]?.kind === 'friction') findings.push({ code: 'friction-at-piston' });
-  if (stack.at(-1)?.kind === 'friction') findings.push({ code: 'friction-at-ring' });
-  const room = packClearance(pack);
-  if (room < 0) findings.push({ code: 'does-not-fit', over: -room });
-  else if (room < clearance[0] - HAIR) findings.push({ code: 'clearance-small', clearance: room });
-  else if (room > clearance[1] + HAIR) findings.push({ code: 'clearance-large', clearance: room });
-  const end = stack.at(-1);
-  if (end && end.kind !== 'friction' && end.thickness < endPlateNeeded(pack))
-    findings.push({
-      code: 'end-plate-thin',
-      thickness: end.thickness,
-      needed: endPlateNeeded(pack),
-    });
-  stack.forEach((p, k) => {
-    if (p.kind === 'cushion' && k > 0) findings.push({ code: 'cushion-not-first', plate: p.id });
-  });
-  for (const p of frictions)
-    if (2 * pack.lining >= p.thickness) findings.push({ code: 'lining-over-plate', plate: p.id });
-  const force = pistonForce(pack, pack.pressure);
-  if (force <= 0) findings.push({ code: 'does-not-apply' });
-  if (force > grooveLoad(pack))
-    findings.push({ code: 'groove-overloaded', force, bears: grooveLoad(pack) });
-  const thick = thickAtTheEnds(stack);
-  if (thick) findings.push({ code: 'thick-not-middle', plate: thick });
-  return findings;
-}
-
-/** A steel at an end that is thicker than one nearer to the middle, where it is hottest. */
-function thickAtTheEnds(stack: readonly Plate[]): string | null {
-  const steels = stack.filter((p) => p.kind === 'steel');
-  const middle = (steels.length - 1) / 2;
-  for (const a of steels)
-    for (const b of steels) {
-      const further = Math.abs(steels.indexOf(a) - middle) > Math.abs(steels.indexOf(b) - middle);
-      if (further && a.thickness > b.thickness + HAIR) return a.id;
-    }
-  return null;
-}
-
-/** What leaves nothing to compute. */
-export const BROKEN_PACK: readonly PackFinding['code'][] = [
-  'no-frictions',
-  'lining-over-plate',
-  'does-not-apply',
-];

@@ -73,11 +73,14 @@ export {
 export {
   applyTravel,
   bestSelective,
-  BROKEN_PACK,
   endPlateNeeded,
+  equallyGood,
+  gaugeReading,
   grooveLoad,
+  MEASURED,
+  measuredIn,
+  measuringDecides,
   packClearance,
-  packFindings,
   packRadius,
   packTorque,
   pistonForce,
@@ -85,14 +88,24 @@ export {
   selectiveChoices,
   selectiveNow,
   stackHeight,
+  torqueUnder,
   withSelective,
   type ClutchPack,
-  type PackFinding,
+  type Measured,
+  type PackRotation,
   type Plate,
   type PlateKind,
   type SelectiveChoice,
 } from './clutchPack';
-export { PACK_FAULTS, withPackFault, type PackFault } from './packFaults';
+export { BROKEN_PACK, packFindings, type PackFinding } from './packFindings';
+export {
+  annulusForce,
+  appliedForce,
+  letsGoUpTo,
+  releasedForce,
+  turningOilForce,
+} from './centrifugal';
+export { PACK_FAULTS, packFaultsOf, withPackFault, type PackFault } from './packFaults';
 export {
   packHeat,
   steadyEngagement,
@@ -106,12 +119,21 @@ export {
   judgePack,
   LINING_LIMIT_C,
   upgraded,
+  UPGRADE_LIMITS,
   UPGRADES,
   type Duty,
   type Upgrade,
   type UpgradeLimit,
   type UpgradeResult,
 } from './upgrade';
+export {
+  ironAfter,
+  ironCooled,
+  SKIN_SHARE,
+  USUAL_AIR_C,
+  type Iron,
+  type IronTemperature,
+} from './ironHeat';
 export {
   coilReading,
   COUPLING_AS_BUILT,

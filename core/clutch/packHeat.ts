@@ -11,8 +11,8 @@ import type { ClutchPack, Plate } from './clutchPack';
  * grooves is left out, so temperatures are those of the first second, on the high side.
  */
 export interface HeatInput {
-  /** W of all faces together, from each time (s) on. */
-  readonly watts: (time: number) => number;
+  /** J rubbed in by all faces together up to a time (s): each step takes exactly what falls into it. */
+  readonly heatUntil: (time: number) => number;
   readonly seconds: number;
   /** s. */
   readonly step: number;
@@ -53,6 +53,8 @@ const OUTSIDE = 250;
 const STEEL_CELLS = 6;
 const STEEL_CELL = 3.5e-4;
 const LINING_CELLS = 4;
+/** Part of a step that is only rounding. */
+const WHOLE = 1e-9;
 
 interface Cell {
   readonly plate: number;
@@ -120,10 +122,13 @@ export function packHeat(pack: ClutchPack, input: HeatInput): PackHeat {
   const peak = new Float64Array(stack.length).fill(input.startC);
   let hottest = { celsius: -Infinity, at: t.slice() };
   const energy = { heat: 0, kept: 0, toOil: 0 };
-  const steps = Math.round(input.seconds / input.step);
+  const steps = Math.ceil(input.seconds / input.step - WHOLE);
   const right = new Float64Array(n);
+  let given = 0;
   for (let s = 1; s <= steps; s++) {
-    const flux = input.watts((s - 0.5) * input.step) / area / count;
+    const until = input.heatUntil(Math.min(input.seconds, s * input.step));
+    const flux = (until - given) / input.step / area / count;
+    given = until;
     for (let k = 0; k < n; k++) right[k] = stored[k]! * t[k]! + toOil[k]! + flux * takes[k]!;
     system(right, t);
     energy.heat += flux * area * count * input.step;
@@ -187,11 +192,13 @@ function tridiagonal(main: (k: number) => number, beside: (k: number) => number,
 }
 
 /**
- * One engagement that brings two inertias together: torque steady, so power falls in a straight line to nothing
- * (`½·I·Δω²` in all; Shigley's chapter on clutches).
+ * Heat of one engagement up to a time, J: it brings two inertias together at steady torque, so power falls in a straight
+ * line to nothing (`½·I·Δω²` in all; Shigley's chapter on clutches).
  * @param joules all of the heat @param seconds of slip
  */
 export const steadyEngagement =
   (joules: number, seconds: number) =>
-  (time: number): number =>
-    time < seconds ? ((2 * joules) / seconds) * (1 - time / seconds) : 0;
+  (time: number): number => {
+    const done = Math.min(1, time / seconds);
+    return joules * done * (2 - done);
+  };

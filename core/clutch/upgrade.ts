@@ -1,22 +1,25 @@
 import {
   endPlateNeeded,
   grooveLoad,
-  packClearance,
+  gaugeReading,
+  HAIR,
   packTorque,
   pistonForce,
+  stackHeight,
   type ClutchPack,
   type Plate,
 } from './clutchPack';
 import { packHeat, steadyEngagement, type PackHeat } from './packHeat';
 
 /**
- * Three ways to make a pack hold more, each as the pack it gives, and what limits each: the room in the drum, the
- * ring's groove, the heat in the steels, or the end plate.
+ * Three ways to make a pack hold more, each as the pack it gives, and what limits each: the room in the drum, too much of
+ * it (the piston runs out of travel, and the pack applies late), the ring's groove, the heat in the steels, the end plate.
  */
 export type Upgrade = 'one-plate-more' | 'more-pressure' | 'thinner-steels';
 export const UPGRADES: readonly Upgrade[] = ['one-plate-more', 'more-pressure', 'thinner-steels'];
 
-export type UpgradeLimit = 'room' | 'groove' | 'heat' | 'end-plate' | 'none';
+export const UPGRADE_LIMITS = ['room', 'slack', 'groove', 'heat', 'end-plate', 'none'] as const;
+export type UpgradeLimit = (typeof UPGRADE_LIMITS)[number];
 
 /** An engagement to judge heat by. */
 export interface Duty {
@@ -47,8 +50,10 @@ export interface UpgradeResult {
 export const LINING_LIMIT_C = 300;
 /** What "more pressure" means here. */
 const MORE_PRESSURE = 1.25;
-/** What is left of a steel that is changed for a thin one. */
-const THIN_SHARE = 0.55;
+
+/** Least share of a steel that is left of it. */
+const THINNEST = 0.3;
+const stackHeightOf = (stack: readonly Plate[]): number => stackHeight({ stack: [...stack] });
 
 const insertPair = (pack: ClutchPack): Plate[] => {
   const friction = pack.stack.findLast((p) => p.kind === 'friction');
@@ -68,10 +73,17 @@ export function upgraded(pack: ClutchPack, upgrade: Upgrade): ClutchPack {
     case 'more-pressure':
       return { ...pack, pressure: pack.pressure * MORE_PRESSURE };
     case 'thinner-steels': {
-      const stack = insertPair(pack).map((p) =>
-        p.kind === 'steel' ? { ...p, thickness: p.thickness * THIN_SHARE } : p,
-      );
-      return { ...pack, stack };
+      const stack = insertPair(pack);
+      // Just so thin that the pair more takes no room.
+      const [before, after] = [pack.stack, stack].map(stackHeightOf);
+      const steels = stackHeightOf(stack.filter((p) => p.kind === 'steel'));
+      const share = steels > 0 ? Math.max(THINNEST, (steels - (after! - before!)) / steels) : 1;
+      return {
+        ...pack,
+        stack: stack.map((p) =>
+          p.kind === 'steel' ? { ...p, thickness: p.thickness * share } : p,
+        ),
+      };
     }
   }
 }
@@ -81,16 +93,15 @@ export function judgePack(
   duty: Duty,
   upgrade: UpgradeResult['upgrade'] = 'as-it-is',
 ): UpgradeResult {
-  const clearance = packClearance(pack);
+  const clearance = gaugeReading(pack);
+  const [least, most] = pack.clearance;
   const groove = pistonForce(pack, pack.pressure) / grooveLoad(pack);
   const { peakC } = dutyHeat(pack, duty);
   const end = pack.stack.at(-1);
   const bulge = end ? endPlateNeeded(pack) / end.thickness : 0;
   const over: [UpgradeLimit, number][] = [
-    [
-      'room',
-      clearance < pack.clearance[0] ? 1 + (pack.clearance[0] - clearance) / pack.clearance[0] : 0,
-    ],
+    ['room', clearance < least - HAIR ? 1 + (least - clearance) / least : 0],
+    ['slack', clearance > most + HAIR ? clearance / most : 0],
     ['groove', groove],
     ['heat', (peakC - duty.oilC) / (LINING_LIMIT_C - duty.oilC)],
     ['end-plate', bulge],
@@ -117,7 +128,10 @@ export function dutyHeat(
   const once = steadyEngagement(joules, seconds);
   const rest = Math.max(every, seconds);
   return packHeat(pack, {
-    watts: (time) => once(time % rest),
+    heatUntil: (time) => {
+      const before = Math.floor(time / rest);
+      return before * joules + once(time - before * rest);
+    },
     seconds: (times - 1) * rest + seconds,
     step: seconds / HEAT_STEPS,
     startC: oilC,

@@ -39,9 +39,9 @@ test('a clutch that can’t be is refused at its place', () => {
 test('a pack that can’t be is refused at its place', () => {
   expect(problems({ ...FENDER, stack: [] })).toEqual(['stack: too_small']);
   const twice = [...FENDER.stack, FENDER.stack[0]];
-  expect(problems({ ...FENDER, stack: twice })).toEqual(['stack[7].id: duplicate-id']);
+  expect(problems({ ...FENDER, stack: twice })).toEqual(['stack[10].id: duplicate-id']);
   expect(problems({ ...FENDER, lining: 0.0009 })).toContain(
-    'stack[1].thickness: lining-over-plate',
+    'stack[2].thickness: lining-over-plate',
   );
   const faces = { ...FENDER.faces, innerRadius: 0.08 };
   expect(problems({ ...FENDER, faces })).toEqual(['faces.innerRadius: inner-over-outer']);

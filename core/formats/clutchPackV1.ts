@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MEASURED } from '../clutch';
 import { friction, metres, window } from './frictionSchema';
 import { MOST_PLATES } from './limits';
 import { id, markdown, name, refuseDuplicates, reporter } from './parts';
@@ -42,12 +43,28 @@ export const clutchPackV1 = z
       diameter: metres,
       thickness: plateThickness,
       grooveDepth: z.number().min(1e-4).max(0.05),
+      bears: z.exactOptional(z.number().min(0.05).max(1)),
     }),
     selective: z.strictObject({
       part: z.enum(['end-plate', 'ring']),
       thicknesses: z.array(plateThickness).max(MOST_PLATES),
     }),
     clearance: window,
+    measured: z.exactOptional(z.enum(MEASURED)),
+    rotation: z.exactOptional(
+      z.strictObject({
+        feedRadius: z.number().min(0).max(5),
+        balance: z.exactOptional(
+          z.strictObject({
+            outerRadius: metres,
+            innerRadius: z.number().min(0).max(5),
+            fillRadius: z.number().min(0).max(5),
+          }),
+        ),
+        bleedBall: z.exactOptional(z.boolean()),
+        mostRpm: z.number().positive().max(30_000),
+      }),
+    ),
   })
   .check((context) => {
     const pack = context.value;
@@ -56,6 +73,15 @@ export const clutchPackV1 = z
     for (const part of ['piston', 'faces'] as const)
       if (pack[part].innerRadius >= pack[part].outerRadius)
         report([part, 'innerRadius'], 'inner-over-outer', pack[part].innerRadius);
+    const { rotation } = pack;
+    if (rotation && rotation.feedRadius > pack.piston.outerRadius)
+      report(['rotation', 'feedRadius'], 'inner-over-outer', rotation.feedRadius);
+    if (rotation?.balance && rotation.balance.innerRadius >= rotation.balance.outerRadius)
+      report(
+        ['rotation', 'balance', 'innerRadius'],
+        'inner-over-outer',
+        rotation.balance.innerRadius,
+      );
     pack.stack.forEach((p, k) => {
       if (p.kind === 'friction' && 2 * pack.lining >= p.thickness)
         report(['stack', k, 'thickness'], 'lining-over-plate', p.thickness);

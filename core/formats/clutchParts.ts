@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BEARINGS, CLUTCH_FAULTS, UPGRADES } from '../clutch';
+import { BEARINGS, CLUTCH_FAULTS, MEASURED, UPGRADE_LIMITS, UPGRADES } from '../clutch';
 import { HOLD_ASKS, UPGRADE_ASKS } from '../lesson';
 import { FEET_AT } from '../shift';
 import { MOST_PLATES, MOST_TORQUE_NM } from './limits';
@@ -59,6 +59,7 @@ export const clutchQuestions = [
     ...packBase,
     kind: z.literal('choose-selective'),
     fitted: z.number().min(0).max(0.1),
+    measured: z.exactOptional(z.enum(MEASURED)),
   }),
   z.strictObject({
     ...packBase,
@@ -116,7 +117,7 @@ export const clutchAnswers = [
   z.strictObject({ kind: z.literal('choose-selective'), thickness: z.number().min(0).max(0.1) }),
   z.strictObject({
     kind: z.literal('upgrade-limit'),
-    limit: z.exactOptional(z.enum(['room', 'groove', 'heat', 'end-plate', 'none'])),
+    limit: z.exactOptional(z.enum(UPGRADE_LIMITS)),
     value: z.exactOptional(z.number().min(0).max(MOST_TORQUE_NM)),
   }),
 ] as const;

@@ -6,7 +6,7 @@ import {
   orderWorks,
   packTorque,
   selectiveNow,
-  packClearance,
+  gaugeReading,
   upgraded,
   type Adjustment,
   type Clutch,
@@ -243,7 +243,7 @@ function started(
 }
 
 function selected(
-  { fitted }: Of<ClutchQuestion, 'choose-selective'>,
+  question: Of<ClutchQuestion, 'choose-selective'>,
   { pack }: ClutchRig,
   key: ClutchKey,
   { thickness }: Of<ClutchAnswer, 'choose-selective'>,
@@ -251,8 +251,8 @@ function selected(
   const right =
     key.kind === 'choose-selective' &&
     key.right.some((c) => Math.abs(c.thickness - thickness) < SAME_PART);
-  const now = fittedPack(pack!, fitted);
-  const clearance = packClearance(now);
+  const now = fittedPack(pack!, question);
+  const clearance = gaugeReading(now);
   const wider = thickness > selectiveNow(now);
   const wrongWay =
     (clearance < now.clearance[0] && wider) || (clearance > now.clearance[1] && !wider);

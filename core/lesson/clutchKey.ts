@@ -33,6 +33,7 @@ import {
 } from '../shift';
 import { misadjusted } from './clutchSetup';
 import type {
+  ChooseSelectiveQuestion,
   ClutchQuestion,
   ClutchRig,
   DrawStartQuestion,
@@ -99,7 +100,7 @@ export function clutchKey(question: ClutchQuestion, rig: ClutchRig): ClutchKeyRe
     if (!rig.pack) return fault('pack-missing');
     return question.kind === 'upgrade-limit'
       ? upgradeKey(question, rig.pack)
-      : selectiveKey(fittedPack(rig.pack, question.fitted));
+      : selectiveKey(fittedPack(rig.pack, question));
   }
   const { clutch } = rig;
   if (!clutch) return fault('clutch-missing');
@@ -247,9 +248,14 @@ const letUpTrace = (seconds: number): number[] =>
     return Number(Math.max(0, 0.5 * (1 - (time - 0.4) / seconds)).toFixed(3));
   });
 
-/** The pack with the part in it that the question opens with. */
-export const fittedPack = (pack: ClutchPack, fitted: number): ClutchPack =>
-  fitted > 0 ? withSelective(pack, fitted) : pack;
+/** The pack with the part in it that the question opens with, and its way of measuring. */
+export function fittedPack(
+  pack: ClutchPack,
+  { fitted, measured }: Pick<ChooseSelectiveQuestion, 'fitted' | 'measured'>,
+): ClutchPack {
+  const asked = measured ? { ...pack, measured } : pack;
+  return fitted > 0 ? withSelective(asked, fitted) : asked;
+}
 
 function selectiveKey(pack: ClutchPack): ClutchKeyResult {
   const right = selectiveChoices(pack).filter((c) => c.inside);

@@ -1,4 +1,12 @@
-import type { BearingId, Clutch, ClutchPack, Duty, Upgrade, UpgradeLimit } from '../clutch';
+import type {
+  BearingId,
+  Clutch,
+  ClutchPack,
+  Duty,
+  Measured,
+  Upgrade,
+  UpgradeLimit,
+} from '../clutch';
 import type { Engine } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
@@ -80,6 +88,8 @@ export interface ChooseSelectiveQuestion extends PackQuestionBase {
   kind: 'choose-selective';
   /** m of the part that is in when the question opens. */
   fitted: number;
+  /** How the clearance is measured; left out, as the pack's maker does. */
+  measured?: Measured;
 }
 
 export const UPGRADE_ASKS = ['limit', 'carried'] as const;

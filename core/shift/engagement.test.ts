@@ -211,7 +211,7 @@ test('what each way of starting does', () => {
     pedal: steady(0.42),
     throttle: steady(0.6),
     seconds: 6,
-    start: { facingC: 200 },
+    start: { iron: { skinC: 200, massC: 200 } },
   });
   expect(engagementVerdicts(ridden.summary)).toContain('slips-on');
   expect(ridden.summary.peakC).toBeGreaterThan(230);

@@ -51,6 +51,7 @@ export function engage(setup: EngagementSetup): EngagementResult {
       kinetic: end.kinetic - start.kinetic,
       sprung: end.sprung - start.sprung,
     },
+    iron: rig.now.iron,
     steps: taken,
     why,
   };

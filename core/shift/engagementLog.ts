@@ -25,7 +25,7 @@ export function logOf(setup: EngagementSetup, rig: Rig) {
   let [before, slipTime, peakC, rolled, travelled] = [
     state.speeds[at.road]! * metres,
     0,
-    now.facingC,
+    now.iron.skinC,
     0,
     0,
   ];
@@ -50,7 +50,7 @@ export function logOf(setup: EngagementSetup, rig: Rig) {
       const rubs = slip > LOCKED && torque > LOCKED;
       slipping.push(rubs);
       if (rubs) slipTime += setup.step;
-      peakC = Math.max(peakC, now.facingC);
+      peakC = Math.max(peakC, now.iron.skinC);
       if (now.holdsNm > BITES_NM) note('bites', time);
       if (speed > MOVING) note('moves', time);
       if (rolled > ROLLED) note('rolls-back', time);
@@ -60,7 +60,7 @@ export function logOf(setup: EngagementSetup, rig: Rig) {
       }
       if (locked && slip > SLIPS_AGAIN && now.pedal < 0.02) note('slips-again', time);
       if (now.dead) note('stalls', time);
-      if (now.facingC > HOT_FACING_C) note('too-hot', time);
+      if (now.iron.skinC > HOT_FACING_C) note('too-hot', time);
     },
     sample(time: number, heat: number): void {
       samples.push({
@@ -75,7 +75,7 @@ export function logOf(setup: EngagementSetup, rig: Rig) {
         acceleration: meanOf(accelerations, accelerations.length - window, accelerations.length),
         heatW: state.heats[0]! / setup.step,
         heat,
-        facingC: now.facingC,
+        facingC: now.iron.skinC,
       });
     },
     summary(heat: number): EngagementSummary {

@@ -1,4 +1,14 @@
-import { atPedal, dragTorque, frictionAt, frictionNow, radiusOf, releaseCurve } from '../clutch';
+import {
+  atPedal,
+  dragTorque,
+  frictionAt,
+  frictionNow,
+  ironAfter,
+  radiusOf,
+  releaseCurve,
+  USUAL_AIR_C,
+  type IronTemperature,
+} from '../clutch';
 import { CASE, memberInertias, portsOf, solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { GRAVITY, roadLoad } from '../vehicle';
@@ -20,15 +30,11 @@ const BRAKE_SHARE = 0.8;
 const DEAD_BELOW = 0.45;
 /** A dead engine turns against this share of its full torque near idle (memory). */
 const DEAD_DRAG = 0.4;
-/** Share of the iron's heat capacity that is its skin, and what passes inward, 1/s of the whole capacity (memory). */
-const SKIN_SHARE = 0.06;
-const SKIN_RATE = 0.12;
 /** How much a tipped plate, and oil in patches, make the torque wave round a turn of slip (memory). */
 const TIPPED_SHARE = 0.5;
 const OILED_SHARE = 0.45;
 const MOST_UNEVEN = 0.6;
 const START_C = 60;
-const AMBIENT_C = 40;
 
 export interface Rig {
   readonly machine: Train;
@@ -50,7 +56,7 @@ export interface Now {
   pedal: number;
   throttle: number;
   holdsNm: number;
-  facingC: number;
+  iron: IronTemperature;
   dead: boolean;
 }
 
@@ -95,19 +101,19 @@ export function rigUp(setup: EngagementSetup): Rig {
   const radius = radiusOf(clutch);
   const along = 1 / Math.sqrt(1 + grade * grade);
   const weight = vehicle.massKg * GRAVITY * along;
-  const { heatCapacity, cooling } = clutch.cover;
   const deadNm = DEAD_DRAG * engine.torque(engine.idleRpm, 1);
   const residual = dragTorque(clutch, setup.state, 0);
   const { runOut, uneven, oil } = setup.state;
   const tipped = Math.min(1, (runOut + uneven) / (2 * clutch.disc.cushion.travel));
   const unevenShare = Math.min(MOST_UNEVEN, TIPPED_SHARE * tipped + OILED_SHARE * oil);
   let turned = 0;
-  let massC = setup.start?.facingC ?? START_C;
+  const airC = setup.airC ?? USUAL_AIR_C;
+  const begins = setup.start?.iron ?? { skinC: START_C, massC: START_C };
   const now: Now = {
     pedal: traceAt(setup.pedal, 0),
     throttle: traceAt(setup.throttle, 0),
     holdsNm: 0,
-    facingC: setup.start?.facingC ?? START_C,
+    iron: begins,
     dead: false,
   };
   return {
@@ -124,7 +130,7 @@ export function rigUp(setup: EngagementSetup): Rig {
       const rpm = state.speeds[at.engine]! / RAD;
       if (rpm < DEAD_BELOW * engine.idleRpm) now.dead = true;
       const slip = state.slips[0]!;
-      const mu = frictionAt(friction, slip * radius, now.facingC);
+      const mu = frictionAt(friction, slip * radius, now.iron.skinC);
       const { clamp } = atPedal(curve, now.pedal * curve.floor);
       // A plate that is not parallel, or a facing with oil in patches, bites more once a turn of slip.
       const waving = 1 + unevenShare * Math.cos(turned) * (curve.freeClamp > clamp ? 1 : 0);
@@ -141,11 +147,7 @@ export function rigUp(setup: EngagementSetup): Rig {
     },
     after() {
       turned += state.slips[0]! * step;
-      const heat = state.heats[0]!;
-      // The rubbed skin of the iron warms first and gives its heat to the rest: two lumps for a wall that conducts.
-      const inward = heatCapacity * SKIN_RATE * (now.facingC - massC) * step;
-      now.facingC += (heat - inward) / (heatCapacity * SKIN_SHARE);
-      massC += (inward - cooling * (massC - AMBIENT_C) * step) / heatCapacity;
+      now.iron = ironAfter(clutch.cover, now.iron, state.heats[0]!, airC, step);
     },
   };
 }

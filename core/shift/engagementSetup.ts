@@ -1,4 +1,4 @@
-import type { Clutch, ClutchState } from '../clutch';
+import type { Clutch, ClutchState, IronTemperature } from '../clutch';
 import type { EngineModel } from '../converter';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
@@ -23,11 +23,13 @@ export interface EngagementSetup {
   readonly seconds: number;
   /** s. */
   readonly step: number;
-  /** Left out: it stands, engine idling, facing at 60 °C. */
+  /** °C of the air in the housing; left out, 40. */
+  readonly airC?: number;
+  /** Left out: it stands, engine idling, iron at 60 °C. */
   readonly start?: {
     readonly speed?: number;
     readonly engineRpm?: number;
-    readonly facingC?: number;
+    readonly iron?: IronTemperature;
   };
   /** Multiplies every inertia that the unit does not state (a test asks how little it matters). */
   readonly estimate?: number;
@@ -94,6 +96,8 @@ export interface EngagementResult {
     readonly elements: number;
     readonly damped: number;
   };
+  /** The iron at the end. */
+  readonly iron: IronTemperature;
   readonly steps: number;
   /** `unstable`: a number left the finite; the samples end with the last good state. */
   readonly why: 'done' | 'unstable';

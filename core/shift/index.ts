@@ -1,4 +1,5 @@
 export { engage } from './engagement';
+export { repeatStarts, type RepeatedStart } from './repeatedStarts';
 export { mainClutchOf } from './engagementRig';
 export {
   FELT_SWING,

@@ -67,12 +67,13 @@ const SHAPE = usualBlades(0.11);
 /** Times round the circuit for a turn from which the flow is called vortex. */
 const VORTEX = 1;
 const flowKey = (vortex: number) => (vortex > VORTEX ? 'torus.vortex' : 'torus.rotary');
+const NOTES = {
+  overrun: 'torus.overrun',
+  locked: 'torus.locked',
+  stalled: 'torus.stalled',
+} as const;
 const noteKey = (blades: boolean, mode: DrawnMode) =>
-  mode !== 'fluid'
-    ? (`torus.${mode}` as const)
-    : blades
-      ? ('torus.still' as const)
-      : ('torus.tableOnly' as const);
+  mode !== 'fluid' ? NOTES[mode] : blades ? 'torus.still' : 'torus.tableOnly';
 
 const cutAt = ({ x, y }: TorusPlace): string =>
   `${(CUT_X + CUT * x).toFixed(1)} ${(AXIS - CUT * y).toFixed(1)}`;

@@ -1,5 +1,5 @@
 import type { TFunction } from 'i18next';
-import type { UpgradeLimit } from '../../core/clutch';
+import { measuredIn, type UpgradeLimit } from '../../core/clutch';
 import {
   clutchKey,
   isPackQuestion,
@@ -65,6 +65,7 @@ export function clutchPrompt(
         part: t(`pack.parts.${rig.pack?.selective.part ?? 'ring'}`),
         least: gapText(numbers, rig.pack?.clearance[0] ?? 0),
         most: gapText(numbers, rig.pack?.clearance[1] ?? 0),
+        way: t(`pack.ways.${question.measured ?? (rig.pack ? measuredIn(rig.pack) : 'pressed')}`),
       });
     case 'upgrade-limit':
       return t(`clutchPrompts.${question.ask}`, {

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import {
   BROKEN_PACK,
-  PACK_FAULTS,
+  packFaultsOf,
   packFindings,
   withPackFault,
   type ClutchPack,
@@ -77,7 +77,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   const services = useServices();
   const [tab, setTab] = useState<(typeof TABS)[number]>('clearance');
   const whole = bench.changed?.id === stored.id ? bench.changed : stored;
-  const { fault } = bench;
+  const fault = bench.fault && packFaultsOf(whole).includes(bench.fault) ? bench.fault : null;
   const pack = useMemo(() => (fault ? withPackFault(whole, fault) : whole), [whole, fault]);
   const change = (next: Partial<PackBenchState>) => dispatch(packBenchChanged(next));
   const setPack = (changed: ClutchPack) => change({ changed });
@@ -128,12 +128,17 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
         />
         <BreakItChoice<PackFault>
           value={fault}
-          of={PACK_FAULTS}
+          of={packFaultsOf(whole)}
           name={(f) => t(`breakIt.pack.${f}`)}
           onValue={(next) => change({ fault: next })}
         />
         {fault && <p className="quiet">{t('breakIt.watchOnly')}</p>}
-        <PackReadout pack={pack} heat={report?.heat ?? null} works={works} />
+        <PackReadout
+          pack={pack}
+          heat={report?.heat ?? null}
+          works={works}
+          drumRpm={pack.rotation ? bench.drumRpm : 0}
+        />
         <PackFindings findings={findings} />
         <SmallSlider
           label={t('pack.pressure')}
@@ -144,6 +149,17 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           step={10_000}
           onValue={(pressure) => setPack({ ...whole, pressure })}
         />
+        {whole.rotation && (
+          <SmallSlider
+            label={t('pack.drumSpeed')}
+            text={numbers.quantity(bench.drumRpm, 'speed')}
+            value={bench.drumRpm}
+            from={0}
+            to={whole.rotation.mostRpm}
+            step={50}
+            onValue={(drumRpm) => change({ drumRpm })}
+          />
+        )}
         <SmallSlider
           label={t('pack.energy')}
           text={numbers.quantity(bench.duty.joules / 1000, 'energy')}

@@ -28,6 +28,12 @@ export function PackFindings({ findings }: { findings: readonly PackFinding[] })
           force: numbers.quantity(f.force, 'force'),
           bears: numbers.quantity(f.bears, 'force'),
         });
+      case 'holds-on-at-speed':
+        return t('pack.findings.holds-on-at-speed', {
+          rpm: numbers.quantity(Math.round(f.rpm / 10) * 10, 'speed'),
+          most: numbers.quantity(f.most, 'speed'),
+        });
+      case 'friction-on-wave':
       case 'same-beside-same':
       case 'friction-at-piston':
       case 'friction-at-ring':

@@ -1,9 +1,12 @@
 import { useTranslation } from 'react-i18next';
 import {
+  appliedForce,
   applyTravel,
-  packTorque,
-  pistonForce,
+  letsGoUpTo,
+  releasedForce,
   rubbingFaces,
+  torqueUnder,
+  turningOilForce,
   type ClutchPack,
   type PackHeat,
 } from '../../core/clutch';
@@ -15,20 +18,23 @@ interface Props {
   pack: ClutchPack;
   heat: PackHeat | null;
   works: boolean;
+  /** rev/min of its drum; 0 where it stands. */
+  drumRpm: number;
 }
 
 /** What the pack holds, large; its faces, its piston, and how hot it gets. */
-export function PackReadout({ pack, heat, works }: Props) {
+export function PackReadout({ pack, heat, works, drumRpm }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const gapText = useGapText();
   const { touches, clamped } = applyTravel(pack);
+  const pressed = appliedForce(pack, pack.pressure, drumRpm);
   const hottest = heat && pack.stack.find((p) => p.id === heat.hottest);
   return (
     <>
       <div className="headline" aria-live="polite">
         <div className="figure headline-figure">
-          {works ? numbers.quantity(packTorque(pack, pack.pressure), 'torque') : '–'}
+          {works ? numbers.quantity(torqueUnder(pack, pressed), 'torque') : '–'}
         </div>
         <div className="quiet">{t('pack.faces', { count: rubbingFaces(pack) })}</div>
       </div>
@@ -37,7 +43,7 @@ export function PackReadout({ pack, heat, works }: Props) {
         <tbody>
           <tr>
             <th scope="row">{t('pack.force')}</th>
-            <td className="num">{numbers.quantity(pistonForce(pack, pack.pressure), 'force')}</td>
+            <td className="num">{numbers.quantity(pressed, 'force')}</td>
           </tr>
           <tr>
             <th scope="row">{t('pack.travel')}</th>
@@ -46,6 +52,7 @@ export function PackReadout({ pack, heat, works }: Props) {
               <span className="quiet">{t('pack.touches', { travel: gapText(touches) })}</span>
             </td>
           </tr>
+          {pack.rotation && <TurningOil pack={pack} drumRpm={drumRpm} />}
           <tr>
             <th scope="row">{t('pack.peak')}</th>
             <td className="num">
@@ -65,6 +72,32 @@ export function PackReadout({ pack, heat, works }: Props) {
           )}
         </tbody>
       </table>
+    </>
+  );
+}
+
+/** What the oil that turns with the drum does: how much it presses, and whether the released pack lets go. */
+function TurningOil({ pack, drumRpm }: Pick<Props, 'pack' | 'drumRpm'>) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const upTo = letsGoUpTo(pack);
+  const dragging = releasedForce(pack, drumRpm);
+  return (
+    <>
+      <tr>
+        <th scope="row">{t('pack.turningOil')}</th>
+        <td className="num">{numbers.quantity(turningOilForce(pack, drumRpm), 'force')}</td>
+      </tr>
+      <tr>
+        <th scope="row">{t('pack.released')}</th>
+        <td className="num" data-bad={dragging > 0}>
+          {dragging > 0
+            ? t('pack.heldOn', { torque: numbers.quantity(torqueUnder(pack, dragging), 'torque') })
+            : t(upTo === null ? 'pack.letsGo' : 'pack.letsGoUpTo', {
+                speed: numbers.quantity(Math.round((upTo ?? 0) / 10) * 10, 'speed'),
+              })}
+        </td>
+      </tr>
     </>
   );
 }

@@ -2,6 +2,11 @@ import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
   bestSelective,
+  equallyGood,
+  MEASURED,
+  gaugeReading,
+  measuredIn,
+  measuringDecides,
   selectiveChoices,
   selectiveNow,
   withSelective,
@@ -21,6 +26,7 @@ export function SelectiveTable({ pack, onPack }: Props) {
   const gapText = useGapText();
   const now = selectiveNow(pack);
   const best = bestSelective(pack);
+  const twin = equallyGood(pack);
   const [least, most] = pack.clearance;
   return (
     <>
@@ -31,6 +37,24 @@ export function SelectiveTable({ pack, onPack }: Props) {
             part: t(`pack.parts.${pack.selective.part}`),
             thickness: gapText(best.thickness),
             clearance: gapText(best.clearance),
+          })}{' '}
+        {best?.inside &&
+          twin?.inside &&
+          t('pack.bothFit', {
+            thickness: gapText(twin.thickness),
+            clearance: gapText(twin.clearance),
+          })}
+      </p>
+      <p className="quiet">
+        {t(`pack.measured.${measuredIn(pack)}`)}{' '}
+        {measuringDecides(pack) &&
+          t('pack.measuringDecides', {
+            readings: MEASURED.map((way) =>
+              t('pack.readsBy', {
+                way: t(`pack.ways.${way}`),
+                gap: gapText(gaugeReading(pack, way)),
+              }),
+            ).join(', '),
           })}
       </p>
       <table className="plain">

@@ -41,7 +41,7 @@ export function UpgradeTable({ upgrades, onPack }: Props) {
           <tr key={u.upgrade}>
             <th scope="row">{t(`pack.upgrades.${u.upgrade}`)}</th>
             <td className="num">{numbers.quantity(Math.round(u.torque), 'torque')}</td>
-            <td className="num" data-bad={u.limits.includes('room')}>
+            <td className="num" data-bad={u.limits.includes('room') || u.limits.includes('slack')}>
               {gapText(u.clearance)}
             </td>
             <td className="num" data-bad={u.limits.includes('heat')}>

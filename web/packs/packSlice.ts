@@ -9,6 +9,8 @@ export interface PackBenchState {
   /** Id of the plate taken hold of. */
   plate: string | null;
   duty: Duty;
+  /** rev/min of the drum, where it turns. */
+  drumRpm: number;
   /** What is broken on the bench. */
   fault: PackFault | null;
 }
@@ -20,6 +22,7 @@ const initialState: PackBenchState = {
   changed: null,
   plate: null,
   duty: USUAL_DUTY,
+  drumRpm: 0,
   fault: null,
 };
 

@@ -96,7 +96,7 @@ export function PackBenchEditor({ block, onBlock }: EditsBlock<PackBenchBlock>) 
             <StackView pack={pack} plate={plate} onPlate={setPlate} />
           </div>
           <div className="converter-block-side">
-            <PackReadout pack={pack} heat={null} works />
+            <PackReadout pack={pack} heat={null} works drumRpm={0} />
           </div>
         </div>
       )}

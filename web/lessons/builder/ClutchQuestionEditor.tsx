@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { BEARINGS, selectiveChoices, UPGRADES } from '../../../core/clutch';
+import { BEARINGS, MEASURED, selectiveChoices, UPGRADES } from '../../../core/clutch';
 import type { Model } from '../../../core/formats';
 import {
   clutchKey,
@@ -191,16 +191,28 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
       );
     case 'choose-selective':
       return (
-        <ChoiceField
-          label={t('clutchBlock.fitted')}
-          value={String(question.fitted)}
-          of={[
-            '0',
-            ...(rig.pack ? selectiveChoices(rig.pack) : []).map((c) => String(c.thickness)),
-          ]}
-          name={(v) => (v === '0' ? t('clutchBlock.asItIs') : gapText(numbers, Number(v)))}
-          onValue={(v) => onQuestion({ ...question, fitted: Number(v) })}
-        />
+        <>
+          <ChoiceField
+            label={t('clutchBlock.measured')}
+            value={question.measured ?? 'maker'}
+            of={['maker', ...MEASURED] as const}
+            name={(v) => t(`pack.ways.${v}`)}
+            onValue={(v) => {
+              const { measured: _own, ...rest } = question;
+              onQuestion(v === 'maker' ? rest : { ...rest, measured: v });
+            }}
+          />
+          <ChoiceField
+            label={t('clutchBlock.fitted')}
+            value={String(question.fitted)}
+            of={[
+              '0',
+              ...(rig.pack ? selectiveChoices(rig.pack) : []).map((c) => String(c.thickness)),
+            ]}
+            name={(v) => (v === '0' ? t('clutchBlock.asItIs') : gapText(numbers, Number(v)))}
+            onValue={(v) => onQuestion({ ...question, fitted: Number(v) })}
+          />
+        </>
       );
     case 'upgrade-limit':
       return (

@@ -92,7 +92,7 @@ export function PackBenchStage({ block, pack: given, heading, blocks, next }: Pa
       <aside className="player-side" aria-label={t('player.step')}>
         {heading}
         {blocks}
-        <PackReadout pack={pack} heat={null} works={works} />
+        <PackReadout pack={pack} heat={null} works={works} drumRpm={0} />
         <PackFindings findings={findings} />
         {block.allow.pressure && (
           <SmallSlider

@@ -1,6 +1,11 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NOISE_TESTS, selectiveChoices, type UpgradeLimit } from '../../../core/clutch';
+import {
+  NOISE_TESTS,
+  selectiveChoices,
+  UPGRADE_LIMITS,
+  type UpgradeLimit,
+} from '../../../core/clutch';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig, Confidence } from '../../../core/lesson';
 import { demands } from '../../../core/shift';
 import { engineModel } from '../../../core/converter';
@@ -21,7 +26,6 @@ interface Props {
   onCommit: (answer: ClutchAnswer, confidence: Confidence) => void;
 }
 
-const LIMITS: readonly UpgradeLimit[] = ['room', 'groove', 'heat', 'end-plate', 'none'];
 const ADJUST = { wear: false, adjust: true, fault: false } as const;
 
 /** What the student thinks about a clutch or a pack, and how sure they are. */
@@ -98,7 +102,7 @@ export function ClutchPrediction({ question, rig, draft, onDraft, onCommit }: Pr
         }));
       case 'upgrade-limit':
         return question.ask === 'limit'
-          ? LIMITS.map((l) => ({ value: l, label: t(`pack.limits.${l}`) }))
+          ? UPGRADE_LIMITS.map((l) => ({ value: l, label: t(`pack.limits.${l}`) }))
           : null;
       default:
         return null;

@@ -65,7 +65,7 @@ export function ClutchStageSheet({ question, rig, keyNow, draft, answer, onDraft
     case 'draw-start':
       return <Start {...{ question, rig, draft, answer, onDraft }} />;
     case 'choose-selective': {
-      const now = pack && fittedPack(pack, question.fitted);
+      const now = pack && fittedPack(pack, question);
       const chosen = answer?.kind === 'choose-selective' ? answer.thickness : null;
       return (
         now && (

@@ -26,9 +26,7 @@ export function clutchDraft(question: ClutchQuestion, { clutch, pack }: ClutchRi
     feet: RESTING,
     order: clutch ? orderToBegin(adjustmentsOf(clutch)) : [],
     thickness:
-      question.kind === 'choose-selective' && pack
-        ? selectiveNow(fittedPack(pack, question.fitted))
-        : 0,
+      question.kind === 'choose-selective' && pack ? selectiveNow(fittedPack(pack, question)) : 0,
     touched: false,
   };
 }

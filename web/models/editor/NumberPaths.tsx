@@ -13,6 +13,8 @@ export interface NumberPath {
   readonly unit?: string;
   readonly scale?: number;
   readonly step?: number;
+  /** What holds where the document leaves it out. */
+  readonly otherwise?: number;
 }
 
 interface Props<T extends object> {
@@ -32,7 +34,7 @@ export function NumberPaths<T extends object>({
   const { t } = useTranslation();
   return (
     <div className="number-fields">
-      {numbers.map(({ path, label, scale = 1, ...look }) => {
+      {numbers.map(({ path, label, scale = 1, otherwise, ...look }) => {
         const keys = path.split('.');
         const value = keys.reduce<unknown>(
           (at, key) => (at as Record<string, unknown>)[key],
@@ -42,7 +44,7 @@ export function NumberPaths<T extends object>({
           <NumberField
             key={path}
             label={t(`modelFields.${label ?? keys.at(-1)!}`)}
-            value={(value as number) * scale}
+            value={((value as number | undefined) ?? otherwise!) * scale}
             faulty={problems.some((p) => p.path === pathOf(keys))}
             onValue={(v) => onDocument(withNumber(document, keys, tidy(v / scale)), path)}
             {...look}

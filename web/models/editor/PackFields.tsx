@@ -1,10 +1,17 @@
-import { Input, Segmented } from 'antd';
+import { Checkbox, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { packFindings, type ClutchPack } from '../../../core/clutch';
+import {
+  MEASURED,
+  measuredIn,
+  packFindings,
+  type ClutchPack,
+  type PackRotation,
+} from '../../../core/clutch';
 import type { Problem } from '../../../core/formats';
 import { PackFindings } from '../../packs/PackFindings';
 import { useNumbers } from '../../shared/numbers';
+import { ChoiceField } from '../../lessons/builder/ChoiceField';
 import { NumberPaths, type NumberPath } from './NumberPaths';
 
 interface Props {
@@ -50,6 +57,7 @@ const GROUPS: readonly (readonly [string, readonly NumberPath[]])[] = [
       mm('ring.diameter', 0.5),
       { ...mm('ring.thickness'), label: 'ringThickness' },
       mm('ring.grooveDepth', 0.05),
+      { path: 'ring.bears', label: 'grooveBears', unit: '%', scale: 100, step: 5, otherwise: 1 },
       { ...mm('clearance.0', 0.05), label: 'clearanceLeast' },
       { ...mm('clearance.1', 0.05), label: 'clearanceMost' },
     ],
@@ -82,6 +90,14 @@ export function PackFields({ pack, problems, onPack }: Props) {
           <NumberPaths document={pack} numbers={paths} problems={problems} onDocument={onPack} />
         </div>
       ))}
+      <ChoiceField
+        label={t('packFields.measured')}
+        value={measuredIn(pack)}
+        of={MEASURED}
+        name={(v) => t(`pack.ways.${v}`)}
+        onValue={(measured) => onPack({ ...pack, measured }, 'measured')}
+      />
+      <RotationFields {...{ pack, problems, onPack }} />
       <strong>{t('packFields.selective')}</strong>
       <Segmented
         block
@@ -103,6 +119,72 @@ export function PackFields({ pack, problems, onPack }: Props) {
           onBlur={() => setTyped(null)}
         />
       </label>
+    </>
+  );
+}
+
+/** What a drum that turns has; a brake has none of it. */
+const USUAL_ROTATION = { feedRadius: 0.03, mostRpm: 5000 };
+const usualBalance = ({ piston }: ClutchPack) => ({
+  outerRadius: piston.outerRadius,
+  innerRadius: piston.innerRadius,
+  fillRadius: piston.innerRadius,
+});
+
+function RotationFields({ pack, problems, onPack }: Props) {
+  const { t } = useTranslation();
+  const { rotation } = pack;
+  const set = (next: PackRotation) => onPack({ ...pack, rotation: next }, 'rotation');
+  const turns = (on: boolean) => {
+    const { rotation: _gone, ...still } = pack;
+    onPack(on ? { ...pack, rotation: USUAL_ROTATION } : still, 'rotation');
+  };
+  const balanced = (on: boolean) => {
+    const { balance: _gone, ...rest } = rotation!;
+    set(on ? { ...rest, balance: usualBalance(pack) } : rest);
+  };
+  return (
+    <>
+      <Checkbox checked={rotation !== undefined} onChange={(e) => turns(e.target.checked)}>
+        {t('packFields.turns')}
+      </Checkbox>
+      {rotation && (
+        <>
+          <NumberPaths
+            document={pack}
+            numbers={[
+              mm('rotation.feedRadius', 0.5),
+              { path: 'rotation.mostRpm', quantity: 'speed', step: 100 },
+            ]}
+            problems={problems}
+            onDocument={onPack}
+          />
+          <Checkbox
+            checked={rotation.bleedBall ?? false}
+            onChange={(e) => set({ ...rotation, bleedBall: e.target.checked })}
+          >
+            {t('packFields.bleedBall')}
+          </Checkbox>
+          <Checkbox
+            checked={rotation.balance !== undefined}
+            onChange={(e) => balanced(e.target.checked)}
+          >
+            {t('packFields.balance')}
+          </Checkbox>
+          {rotation.balance && (
+            <NumberPaths
+              document={pack}
+              numbers={[
+                mm('rotation.balance.outerRadius', 0.5),
+                mm('rotation.balance.innerRadius', 0.5),
+                mm('rotation.balance.fillRadius', 0.5),
+              ]}
+              problems={problems}
+              onDocument={onPack}
+            />
+          )}
+        </>
+      )}
     </>
   );
 }
