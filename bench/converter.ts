@@ -10,6 +10,7 @@ import {
 import { torus } from '../core/drawing';
 import {
   launch,
+  afterDriveline,
   roadLoad,
   turningIn,
   USUAL_FLUID,
@@ -77,7 +78,8 @@ function benchLaunch(converter: NonNullable<ReturnType<typeof characteristicOf>>
       (_t, [omega = 0, v = 0]) => {
         const point = converter.at(Math.min(1, (v * turn) / omega));
         const pump = point.coefficient * omega * omega;
-        const force = pump * point.torqueRatio * turn - roadLoad(vehicle, v, 0);
+        const force =
+          afterDriveline(vehicle, pump * point.torqueRatio * turn) - roadLoad(vehicle, v, 0);
         const stands = v <= 0 && force < 0;
         const nm = engine.torque((omega * 30) / Math.PI, 0.8);
         return [(nm - pump) / engine.inertia, stands ? 0 : force / vehicle.massKg];

@@ -18,7 +18,7 @@ const SIMULATED: readonly CheckKind[] = ['shift', 'start'];
 const ms = (work: () => void): number => compare('', work, () => void 0).oursNs / 1e6;
 
 export function benchFaults(): void {
-  for (const id of ['slipway-two-gears', 'dredge-van-third', 'ferry-odd-gears']) {
+  for (const id of ['slipway-two-gears', 'crane-truck-second', 'ferry-odd-gears']) {
     const faultCase = JSON.parse(readFileSync(`demo/fault-cases/${id}.json`, 'utf8')) as FaultCase;
     const shop = openShop(rigOfCase(faultCase));
     const cause = causeOf(faultCase);

@@ -68,7 +68,7 @@ test('the coupling that fights in circles, stripped without its cautions', async
 });
 
 test('the controls say what can be tried, and a manual box is one of them', async () => {
-  await open('dredge-van-third');
+  await open('crane-truck-second');
   await b.press('radio', 'off');
   await b.see('M 3 with everything standing');
   await b.press('button', 'M 3');

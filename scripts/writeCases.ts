@@ -58,23 +58,23 @@ const STORIES: readonly Story[] = [
     limitMinutes: 60,
   },
   {
-    id: 'dredge-van-third',
-    name: 'Dredge crew’s van, third refuses',
+    id: 'crane-truck-second',
+    name: 'Crane truck, second stops short',
     notes:
       'One sleeve’s tips are rounded; its neighbours are sharp. Clutch and synchronizer are the tempting wrong answers.',
     complaint:
-      '**Third will not go in** on the move, it only grinds. Second and fourth are sweet as you like.',
+      'Since the relief driver had her, **the lever stops half way to second** while she rolls. First, third and the rest slip in as they always did.',
     unit: model('units/winch-manual'),
     clutch: model('clutches/bollard-nine'),
     ...petrol(),
-    cause: [{ target: 'S3', kind: 'rounded', severity: 0.9 }],
+    cause: [{ target: 'S2', kind: 'rounded', severity: 0.85 }],
     minutes: 40,
     limitMinutes: 45,
   },
   {
     id: 'ferry-odd-gears',
     name: 'Ferry shuttle that flares in the odd gears',
-    notes: 'First, third and fifth hang on one clutch; even gears and astern on the other.',
+    notes: 'First, third and fifth hang on one clutch; even gears and reverse on the other.',
     complaint: '',
     unit: model('units/ferry-dual'),
     ...petrol(),
@@ -84,10 +84,10 @@ const STORIES: readonly Story[] = [
   },
   {
     id: 'quay-hopper',
-    name: 'Quay runabout that hops in tight circles',
+    name: 'Rope-yard buggy that hops in tight circles',
     notes: 'The ball ramp of the rear coupling does not roll back: it drags with the current off.',
     complaint:
-      'Turning round on the pier it **hops and groans** as if the brakes were on. Straight ahead nothing is wrong.',
+      'Turned round between the rope sheds it **hops and groans**, as if somebody stood on the brakes. On the straight it runs like any other.',
     coupling: USUAL_COUPLING,
     cause: [{ target: 'coupling', kind: 'ramp-jammed', severity: 0.35 }],
     minutes: 60,

@@ -72,6 +72,8 @@ test('bearings turn when both schools say so', () => {
   expect(turning('up-neutral')).toEqual(['input']);
   expect(turning('touch-neutral')).toEqual(['release', 'input']);
   expect(turning('down-neutral')).toEqual(['release', 'input']);
+  // The input shaft has run down: only what stands with the gear still stands.
+  expect(turning('down-waited')).toEqual(['release', 'pilot']);
   expect(turning('down-in-gear')).toEqual(['release', 'pilot']);
 });
 
@@ -92,7 +94,9 @@ test('only a rough bearing is heard, and only while it turns', () => {
   const state = { ...AS_BUILT, roughBearings: ['pilot' as const] };
   for (const test of NOISE_TESTS) {
     const heard = bearingRuns(BOLLARD, state, test, IDLE).filter((r) => r.heard);
-    expect(heard.map((r) => r.bearing)).toEqual(test.id === 'down-in-gear' ? ['pilot'] : []);
+    expect(heard.map((r) => r.bearing)).toEqual(
+      ['down-waited', 'down-in-gear'].includes(test.id) ? ['pilot'] : [],
+    );
   }
   // No free play: the release bearing rides, and is heard with the pedal up.
   const rides = { ...AS_BUILT, forkRod: -0.008, roughBearings: ['release' as const] };

@@ -1,6 +1,5 @@
-import type { Clutch } from './clutch';
 import type { ClutchState } from './condition';
-import { pedalToFork } from './clutch';
+import { adjustsItself, pedalToFork, type Clutch } from './clutch';
 import { atPedal, bitePoint, releaseCurve } from './release';
 
 /**
@@ -10,11 +9,12 @@ import { atPedal, bitePoint, releaseCurve } from './release';
 export type Adjustment = 'bleed' | 'over-centre' | 'fork-rod' | 'check-gap';
 
 /** The adjustments that this clutch has. */
-export function adjustmentsOf({ linkage }: Clutch): Adjustment[] {
+export function adjustmentsOf(clutch: Clutch): Adjustment[] {
+  const { linkage } = clutch;
   return [
     ...(linkage.drive.kind === 'hydraulic' ? (['bleed'] as const) : []),
     ...(linkage.overCentre ? (['over-centre'] as const) : []),
-    'fork-rod',
+    ...(adjustsItself(clutch) ? [] : (['fork-rod'] as const)),
     'check-gap',
   ];
 }
@@ -50,7 +50,14 @@ export function readLinkage(clutch: Clutch, state: ClutchState): LinkageReading 
 }
 
 export type LinkageVerdict =
-  'play-short' | 'play-long' | 'centre-early' | 'centre-late' | 'drags' | 'gap-small' | 'air';
+  | 'rides'
+  | 'play-short'
+  | 'play-long'
+  | 'centre-early'
+  | 'centre-late'
+  | 'drags'
+  | 'gap-small'
+  | 'air';
 
 /** What is out of its window; empty when the linkage is as it should be. */
 export function linkageVerdicts(clutch: Clutch, state: ClutchState): LinkageVerdict[] {
@@ -58,7 +65,9 @@ export function linkageVerdicts(clutch: Clutch, state: ClutchState): LinkageVerd
   const { pedalPlay, centre, releasedGap } = clutch.limits;
   const out: LinkageVerdict[] = [];
   if (state.air > 0) out.push('air');
-  if (reading.pedalPlay < pedalPlay[0] - SLACK) out.push('play-short');
+  // A bearing rides where there is no play; before that there is too little, which wear will take.
+  if (reading.forkPlay < 0) out.push('rides');
+  else if (reading.pedalPlay < pedalPlay[0] - SLACK) out.push('play-short');
   if (reading.pedalPlay > pedalPlay[1] + SLACK) out.push('play-long');
   if (centre && reading.centre !== null) {
     if (reading.centre < centre[0] - SLACK) out.push('centre-early');

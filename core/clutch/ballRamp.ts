@@ -27,10 +27,7 @@ export interface Coupling {
   readonly rampTravel: number;
 }
 
-/**
- * Common practice, no source: 10 to 20 N·m drag at the flange of a sound one; a stack of about 36 mm when new, worn
- * below 35 mm. The rest from memory.
- */
+/** A coupling of the demo world; common practice, no source: 10 to 20 N·m drag at the flange of a sound one. The rest from memory. */
 export const USUAL_COUPLING: Coupling = {
   pilotNm: 28,
   rampAngle: 0.3,
@@ -39,10 +36,10 @@ export const USUAL_COUPLING: Coupling = {
   packFaces: 16,
   friction: 0.11,
   packRadius: 0.046,
-  dragNm: 14,
+  dragNm: 12,
   coilOhm: 2.6,
-  stackNew: 0.0362,
-  stackWorn: 0.035,
+  stackNew: 0.0418,
+  stackWorn: 0.0402,
   rampTravel: 0.0026,
 };
 

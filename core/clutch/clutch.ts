@@ -81,6 +81,8 @@ export interface HydraulicLink {
   give: number;
   /** Push rod travel before the master cylinder's port is closed. */
   rodPlay: number;
+  /** The slave follows the fingers: no free play by design, and the bearing always runs along under a light load. */
+  selfAdjusting?: boolean;
 }
 
 /**
@@ -132,6 +134,10 @@ export interface Clutch {
   linkage: Linkage;
   limits: Limits;
 }
+
+/** The release takes wear up by itself. */
+export const adjustsItself = ({ linkage: { drive } }: Clutch): boolean =>
+  drive.kind === 'hydraulic' && drive.selfAdjusting === true;
 
 /** Pad travel over travel at the fork's end, stiff and without play. */
 export function pedalToFork({ drive }: Linkage): number {

@@ -1,4 +1,4 @@
-import { leverRatio, type Clutch } from './clutch';
+import { adjustsItself, leverRatio, type Clutch } from './clutch';
 
 /**
  * How one clutch is now: its wear, its adjustment and what is wrong with it. Each is a change of what the model is
@@ -76,9 +76,11 @@ export const CLUTCH_FAULTS = [
 ] as const;
 export type ClutchFault = (typeof CLUTCH_FAULTS)[number];
 
-/** The fault can befall this clutch: air and leaks need hydraulics. */
-export const faultFits = ({ linkage }: Clutch, fault: ClutchFault): boolean =>
-  (fault !== 'air' && fault !== 'leak') || linkage.drive.kind === 'hydraulic';
+/** The fault can befall this clutch: air and leaks need hydraulics, wrong play a rod that is set by hand. */
+export function faultFits(clutch: Clutch, fault: ClutchFault): boolean {
+  if (fault === 'air' || fault === 'leak') return clutch.linkage.drive.kind === 'hydraulic';
+  return (fault !== 'no-free-play' && fault !== 'too-much-play') || !adjustsItself(clutch);
+}
 
 /** The state with a fault of usual severity added. */
 export function withClutchFault(

@@ -14,6 +14,7 @@ export {
   type WearTheory,
 } from './facing';
 export {
+  adjustsItself,
   leverRatio,
   pedalToFork,
   type CableLink,
@@ -63,6 +64,7 @@ export {
 } from './adjust';
 export {
   bearingRuns,
+  inputRunsDown,
   inputShaftRpm,
   NOISE_TESTS,
   separatingTests,

@@ -1,26 +1,37 @@
-import type { Clutch } from './clutch';
+import { adjustsItself, type Clutch } from './clutch';
 import { BEARINGS, type BearingId, type ClutchState } from './condition';
 import { dragTorque } from './capacity';
 import { atPedal, releaseCurve } from './release';
 
 /**
  * Which bearings turn under load: a rough bearing is heard only while its races turn at different speeds. The input
- * shaft goes with the crankshaft while the clutch carries it, stands when a gear holds it, and with the pedal down in
- * neutral is carried along by what drags (pilot bearing, clutch) against the oil in the gearbox.
+ * shaft goes with the crankshaft while the clutch carries it, and stands when a gear holds it. With the pedal down in
+ * neutral it runs down, carried by what still drags (pilot bearing, clutch) against seals and oil in the gearbox:
+ *
+ *   I·dω/dt = T_carried − T_seals − b·ω
+ *
+ * so it is the moment of listening that decides: at once it still turns with the engine, after some seconds it stands.
  */
 export type PedalPlace = 'up' | 'first-touch' | 'down';
 
 export interface NoiseTest {
   readonly pedal: PedalPlace;
   readonly gear: 'neutral' | 'in-gear';
+  /** s after the pedal went there. */
+  readonly after: number;
 }
+
+/** s within which a listener hears what changes at once, and which are waited for a shaft to run down. */
+const AT_ONCE_S = 0.2;
+const WAITED_S = 10;
 
 /** The tests of both schools, engine idling, vehicle standing. In gear with the clutch closed it would drive off. */
 export const NOISE_TESTS: readonly (NoiseTest & { readonly id: string })[] = [
-  { id: 'up-neutral', pedal: 'up', gear: 'neutral' },
-  { id: 'touch-neutral', pedal: 'first-touch', gear: 'neutral' },
-  { id: 'down-neutral', pedal: 'down', gear: 'neutral' },
-  { id: 'down-in-gear', pedal: 'down', gear: 'in-gear' },
+  { id: 'up-neutral', pedal: 'up', gear: 'neutral', after: WAITED_S },
+  { id: 'touch-neutral', pedal: 'first-touch', gear: 'neutral', after: WAITED_S },
+  { id: 'down-neutral', pedal: 'down', gear: 'neutral', after: AT_ONCE_S },
+  { id: 'down-waited', pedal: 'down', gear: 'neutral', after: WAITED_S },
+  { id: 'down-in-gear', pedal: 'down', gear: 'in-gear', after: WAITED_S },
 ];
 
 export interface BearingRun {
@@ -33,9 +44,14 @@ export interface BearingRun {
   readonly heard: boolean;
 }
 
-/** Drag of a sound pilot bearing, N·m, and of the gearbox's oil on the input shaft, N·m per rad/s (memory). */
-const PILOT_DRAG = 0.6;
+/** Drag of a sound pilot bearing, N·m; of seals on the input shaft, N·m, and of oil, N·m per rad/s (memory). */
+const PILOT_DRAG = 0.05;
+const SEAL_DRAG = 0.35;
 const OIL_DRAG = 0.004;
+/** kg·m² of an input shaft with what turns with it in neutral. */
+const SHAFT_INERTIA = 0.008;
+/** N of the spring that keeps a self-adjusting release against the fingers. */
+const FOLLOWS_WITH = 60;
 /** N on the release bearing from which it turns with the fingers. */
 const TOUCH_LOAD = 20;
 /** Share of the engine's speed from which a bearing is said to turn. */
@@ -47,11 +63,31 @@ export function inputShaftRpm(
   test: NoiseTest,
   engineRpm: number,
 ): number {
-  const clamp = clampAt(clutch, state, test.pedal);
   if (test.gear === 'in-gear') return 0;
+  return (inputRunsDown(clutch, state, test.pedal, engineRpm).at(test.after) * 30) / Math.PI;
+}
+
+/** How the input shaft runs down in neutral with the pedal there, from the engine's speed. */
+export function inputRunsDown(
+  clutch: Clutch,
+  state: ClutchState,
+  pedal: PedalPlace,
+  engineRpm: number,
+): {
+  /** rad/s after so many s. */
+  readonly at: (seconds: number) => number;
+  /** s until it stands; `null` where it never does. */
+  readonly stands: number | null;
+} {
   const omega = (engineRpm * Math.PI) / 30;
-  const carried = PILOT_DRAG + dragTorque(clutch, state, clamp);
-  return engineRpm * Math.min(1, carried / (OIL_DRAG * omega));
+  const carried =
+    PILOT_DRAG + state.pilotDrag + dragTorque(clutch, state, clampAt(clutch, state, pedal));
+  if (carried >= SEAL_DRAG + OIL_DRAG * omega) return { at: () => omega, stands: null };
+  const inertia = SHAFT_INERTIA + clutch.disc.inertia;
+  const end = (carried - SEAL_DRAG) / OIL_DRAG;
+  const at = (seconds: number) =>
+    Math.max(0, end + (omega - end) * Math.exp((-seconds * OIL_DRAG) / inertia));
+  return { at, stands: end < 0 ? (inertia / OIL_DRAG) * Math.log((omega - end) / -end) : null };
 }
 
 /** Bearings while the engine turns at this speed. */
@@ -62,7 +98,8 @@ export function bearingRuns(
   engineRpm: number,
 ): BearingRun[] {
   const curve = releaseCurve(clutch, state);
-  const load = atPedal(curve, pedalAt(curve, test.pedal)).bearingLoad + touchLoad(test.pedal);
+  const load =
+    atPedal(curve, pedalAt(curve, test.pedal)).bearingLoad + touchLoad(clutch, test.pedal);
   const input = inputShaftRpm(clutch, state, test, engineRpm);
   const slips: Record<BearingId, number> = {
     release: load >= TOUCH_LOAD ? engineRpm : 0,
@@ -96,8 +133,9 @@ export const separatingTests = (
     return turns(a) !== turns(b);
   }).map((t) => t.id);
 
-/** A foot that has just taken up the play leans on the fingers a little. */
-const touchLoad = (pedal: PedalPlace): number => (pedal === 'first-touch' ? 2 * TOUCH_LOAD : 0);
+/** A foot that has just taken up the play leans on the fingers a little; a self-adjusting release always does. */
+const touchLoad = (clutch: Clutch, pedal: PedalPlace): number =>
+  (pedal === 'first-touch' ? 2 * TOUCH_LOAD : 0) + (adjustsItself(clutch) ? FOLLOWS_WITH : 0);
 
 const pedalAt = (
   curve: { readonly pedalPlay: number; readonly floor: number },

@@ -36,8 +36,12 @@ test('released gaps and free play are those of the trade', () => {
   expect(1000 * floorOf(BOLLARD, AS_BUILT).gap).toBeCloseTo(1.0, 0);
   expect(1000 * floorOf(HAWSER, AS_BUILT).gap).toBeCloseTo(1.5, 0);
   const inch = 0.0254;
+  const rods = {
+    ...HAWSER,
+    linkage: { ...HAWSER.linkage, drive: { ...HAWSER.linkage.drive, ratio: 6.4 } },
+  };
   const state = { ...AS_BUILT, forkRod: (5 / 32) * inch - HAWSER.linkage.forkPlay };
-  expect(releaseCurve(HAWSER, state).pedalPlay / inch).toBeCloseTo(1.0, 1);
+  expect(releaseCurve(rods, state).pedalPlay / inch).toBeCloseTo(1.0, 1);
 });
 
 // Common practice, no source: a diaphragm's clamp load rises over a hump as the facing wears and then falls; a coil

@@ -1,4 +1,10 @@
-import { leverRatio, pedalToFork, type Clutch, type OverCentreSpring } from './clutch';
+import {
+  adjustsItself,
+  leverRatio,
+  pedalToFork,
+  type Clutch,
+  type OverCentreSpring,
+} from './clutch';
 import type { ClutchState } from './condition';
 import { coverLoads } from './cover';
 
@@ -44,8 +50,11 @@ export interface ReleaseCurve {
 const ATMOSPHERE = 101325;
 const POINTS = 240;
 
-/** Play at the fork's end now, m: what wear of the disc takes away by the fingers, adjustments, bent fingers. */
-export function forkPlayNow({ linkage, cover }: Clutch, state: ClutchState): number {
+/** Play at the fork's end now, m: what wear of the disc takes away by the fingers, adjustments, bent fingers; a release
+ *  that adjusts itself has none. */
+export function forkPlayNow(clutch: Clutch, state: ClutchState): number {
+  if (adjustsItself(clutch)) return 0;
+  const { linkage, cover } = clutch;
   const fingers = state.bent - state.wear * leverRatio(cover);
   return linkage.forkPlay + state.forkRod + fingers * linkage.forkRatio;
 }

@@ -1,4 +1,11 @@
-import { CASE, powerFlow, type PowerFlow, type Solution, type Unit } from '../geartrain';
+import {
+  CASE,
+  powerFlow,
+  type PowerFlow,
+  type ShiftElement,
+  type Solution,
+  type Unit,
+} from '../geartrain';
 import { toNumber, type Fraction } from '../numerics';
 import type { SectionDrawing, SectionLine } from './sectionShapes';
 
@@ -57,6 +64,14 @@ export function powerPath(
   });
 }
 
+/** Of elements side by side that share, each is drawn with the same part: which takes how much is open. */
+function passedBy(flow: PowerFlow, { id, between }: ShiftElement): number {
+  const group = flow.together.find((g) => g.elements.includes(id));
+  if (!group) return size(flow.clutches.get(id));
+  const way = between[0] === group.between[0] ? 1 : -1;
+  return (way * size(group.power)) / group.elements.length;
+}
+
 const size = (power: Fraction | null | undefined): number => (power ? toNumber(power) : 0);
 
 function wheelsOf(drawing: SectionDrawing, member: string, flow: PowerFlow): Wheel[] {
@@ -85,7 +100,7 @@ function terminalsOf(
   if (member === unit.output) terminals.push({ ...drawing.output, power: -1 });
   for (const element of unit.elements) {
     const at = element.between.indexOf(member);
-    const power = size(flow.clutches.get(element.id));
+    const power = passedBy(flow, element);
     const sign = drawing.elements.find((e) => e.id === element.id);
     if (at < 0 || power === 0 || !sign || element.between.includes(CASE)) continue;
     const left = (at === 0) === sign.firstAtLeft;

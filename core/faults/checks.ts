@@ -1,3 +1,4 @@
+import { NOISE_TESTS } from '../clutch';
 import { solveUnit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { portTargets } from './applyFault';
@@ -140,7 +141,7 @@ const each = (kind: CheckKind, targets: readonly string[]): Check[] =>
   targets.map((target) => checkOf(kind, target));
 
 /** Noise tests of both schools, by their names in `clutch/noise.ts`. */
-const NOISES = ['up-neutral', 'touch-neutral', 'down-neutral', 'down-in-gear'];
+const NOISES = NOISE_TESTS.map((t) => t.id);
 
 /** Checks that a driver makes without meaning to: a complaint is made of these. */
 const DRIVER_CHECKS: readonly CheckKind[] = [

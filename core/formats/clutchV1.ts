@@ -51,6 +51,7 @@ const drive = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('cable'), ratio, stiffness: rate.positive() }),
   z.strictObject({
     kind: z.literal('hydraulic'),
+    selfAdjusting: z.exactOptional(z.boolean()),
     ratio,
     masterBore: metres,
     slaveBore: metres,

@@ -6,18 +6,35 @@ import { MOST_SPEED_RPM, MOST_TORQUE_NM } from './limits';
 const toothCount = z.number().int().min(FEWEST_TEETH).max(MOST_TEETH);
 const pinions = z.number().int().min(1).max(MOST_PINIONS);
 
-export const singlePinionTeeth = z.strictObject({
-  sun: toothCount,
-  pinion: z.exactOptional(toothCount),
-  ring: toothCount,
-});
+/** The ring goes round the sun: a set whose sun is as large can't be built, whatever its ratio would be. */
+function ringRoundSun(context: z.core.ParsePayload<{ sun: number; ring: number }>): void {
+  const { sun, ring } = context.value;
+  if (ring > sun) return;
+  context.issues.push({
+    code: 'custom',
+    path: ['ring'],
+    params: { code: 'ring-not-larger', id: String(ring), minimum: sun },
+    input: ring,
+    message: `the ring must have more teeth than the sun's ${sun}`,
+  });
+}
 
-export const doublePinionTeeth = z.strictObject({
-  sun: toothCount,
-  inner: z.exactOptional(toothCount),
-  outer: z.exactOptional(toothCount),
-  ring: toothCount,
-});
+export const singlePinionTeeth = z
+  .strictObject({
+    sun: toothCount,
+    pinion: z.exactOptional(toothCount),
+    ring: toothCount,
+  })
+  .check(ringRoundSun);
+
+export const doublePinionTeeth = z
+  .strictObject({
+    sun: toothCount,
+    inner: z.exactOptional(toothCount),
+    outer: z.exactOptional(toothCount),
+    ring: toothCount,
+  })
+  .check(ringRoundSun);
 
 export const pinionCount = z.exactOptional(pinions);
 export const pairToothCount = toothCount;

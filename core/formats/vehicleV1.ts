@@ -13,6 +13,7 @@ export const vehicleV1 = z.strictObject({
   finalDrive: z.number().min(0.1).max(50),
   dragAreaM2: z.number().min(0).max(50),
   rolling: z.number().min(0).max(1),
+  driveline: z.exactOptional(z.number().min(0.5).max(1)),
   schedule: z.exactOptional(
     z
       .strictObject({

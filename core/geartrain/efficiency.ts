@@ -39,8 +39,14 @@ export type EfficiencyResult =
   /** It does not drive, or the torque split is open. */
   | { readonly kind: 'open' };
 
-/** One mesh of hardened ground gears, 0.98 to 0.99 (memory); as a whole fraction of a thousand. */
-export const MESH_EFFICIENCY = 0.985;
+/** Efficiency of one mesh, 0.5 to 1: two outside gears, or one inside a ring, where the teeth slide less. */
+export interface MeshEfficiency {
+  readonly external: number;
+  readonly internal: number;
+}
+
+/** Hardened ground gears: 0.98 to 0.99, inside a ring about half the loss (memory). */
+export const MESH_EFFICIENCY: MeshEfficiency = { external: 0.985, internal: 0.992 };
 
 /** More sets than this are not tried in every combination of directions. */
 const MOST_TRIED = 12;
@@ -51,20 +57,20 @@ type Direction = -1 | 0 | 1;
 type Directions = readonly (readonly [Direction, Direction])[];
 
 /**
- * @param mesh efficiency of one mesh, 0.5 to 1
- * @throws Error when `mesh` is outside that range
+ * @throws Error when an efficiency of a mesh is outside 0.5 to 1
  */
 export function efficiency(
   unit: Unit,
   applied: readonly string[],
   load: Load = 'drive',
-  mesh: number = MESH_EFFICIENCY,
+  mesh: MeshEfficiency = MESH_EFFICIENCY,
 ): EfficiencyResult {
-  if (!(mesh >= 0.5 && mesh <= 1))
-    throw new Error(`efficiency: expected a mesh efficiency from 0.5 to 1, got ${mesh}`);
+  for (const share of [mesh.external, mesh.internal])
+    if (!(share >= 0.5 && share <= 1))
+      throw new Error(`efficiency: expected a mesh efficiency from 0.5 to 1, got ${share}`);
   const solution = solveUnit(unit, applied, load);
   if (solution.outcome !== 'drives' || !solution.ratio) return { kind: 'open' };
-  const model = lossModel(unit, solution, load, fraction(Math.round(mesh * 1e6), 1e6));
+  const model = lossModel(unit, solution, load, mesh);
   const plain = solveWith(
     model,
     model.sets.map(() => [0, 0] as const),
@@ -108,17 +114,23 @@ interface LossModel {
   readonly load: Load;
 }
 
-function lossModel(unit: Unit, solution: Solution, load: Load, mesh: Fraction): LossModel {
+function lossModel(unit: Unit, solution: Solution, load: Load, mesh: MeshEfficiency): LossModel {
+  const share = (of: number) => fraction(Math.round(of * 1e6), 1e6);
+  const [external, internal] = [share(mesh.external), share(mesh.internal)];
   const speedOf = (member: string) =>
     member === CASE ? ZERO : (solution.speeds.get(member) ?? ZERO);
+  const sunSide = (set: GearSet) => {
+    if (set.kind === 'double-pinion') return multiply(external, external);
+    return set.kind === 'mesh' && set.internal ? internal : external;
+  };
   const sets = unit.gearsets.map((set) => {
     const frame = set.kind === 'mesh' ? CASE : set.carrier;
     const first = set.kind === 'mesh' ? set.first : set.sun;
     return {
       set,
       relative: subtract(speedOf(first), speedOf(frame)),
-      sunSide: set.kind === 'double-pinion' ? multiply(mesh, mesh) : mesh,
-      ringSide: set.kind === 'mesh' ? ONE : mesh,
+      sunSide: sunSide(set),
+      ringSide: set.kind === 'mesh' ? ONE : internal,
       ring: set.kind === 'mesh' ? set.id : ringOwner(unit, set).id,
     };
   });

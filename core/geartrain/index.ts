@@ -25,7 +25,13 @@ export {
   type Solution,
 } from './solve';
 export { powerFlow, powerSteps, type PortPower, type PowerFlow } from './powerFlow';
-export { efficiency, MESH_EFFICIENCY, type EfficiencyResult } from './efficiency';
+export { unitPinionSpeeds, type PinionName, type UnitPinion } from './pinionSpeeds';
+export {
+  efficiency,
+  MESH_EFFICIENCY,
+  type EfficiencyResult,
+  type MeshEfficiency,
+} from './efficiency';
 export {
   maskOf,
   MOST_MASKED,
@@ -73,7 +79,6 @@ export {
   withRole,
   type Effect,
   type GearSetSetup,
-  type PinionName,
   type PlanetarySet,
   type Port,
   type Reaction,

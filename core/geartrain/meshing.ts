@@ -1,5 +1,6 @@
 import { polar, type Point } from './involute';
-import type { PinionName, PlanetarySet } from './oneSet';
+import type { PlanetarySet } from './oneSet';
+import type { PinionName } from './pinionSpeeds';
 import { DEFAULT_PINIONS, pairGeometry } from './toothConditions';
 
 /**

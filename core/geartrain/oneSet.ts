@@ -1,13 +1,5 @@
-import {
-  fraction,
-  multiply,
-  negate,
-  ONE,
-  signOf,
-  subtract,
-  toNumber,
-  type Fraction,
-} from '../numerics';
+import { fraction, negate, ONE, signOf, subtract, toNumber, type Fraction } from '../numerics';
+import { pinionSpeeds, type PinionSpeed } from './pinionSpeeds';
 import { solveUnit, type Outcome } from './solve';
 import {
   CASE,
@@ -107,15 +99,10 @@ export interface SetSolution {
   /** Torque each part's shaft puts **into** the set, × input torque; `null` when nothing is carried. */
   readonly torques: Readonly<Record<Port, Fraction | null>>;
   /** Speed of each pinion against the carrier, ÷ ω_in; outside to inside order as the power flows from the sun. */
-  readonly pinions: readonly { readonly name: PinionName; readonly speed: Fraction | null }[];
+  readonly pinions: readonly PinionSpeed[];
 }
 
-export type PinionName = 'pinion' | 'inner' | 'outer';
-
-/**
- * Speeds, ratio and torques of one set.
- * Pinion against carrier: ω_p − ω_c = −(Ns/Np)·(ωs − ωc); the outer pinion of a pair turns the other way.
- */
+/** Speeds, ratio and torques of one set. */
 export function solveSet(set: PlanetarySet, roles: Roles): SetSolution {
   const applied = { held: ['hold'], locked: ['lock'], free: [] }[roles.reaction];
   const unit = unitOfSet(set, roles);
@@ -131,7 +118,7 @@ export function solveSet(set: PlanetarySet, roles: Roles): SetSolution {
     effect: effectOf(solution.outcome, solution.ratio),
     speeds,
     torques: shaftTorques(roles, solution.outputTorque),
-    pinions: pinionSpeeds(set, speeds),
+    pinions: pinionSpeeds(set, speeds.sun, speeds.carrier),
   };
 }
 
@@ -143,18 +130,6 @@ function shaftTorques(roles: Roles, output: Fraction | null): Record<Port, Fract
   torques[roles.driven] = negate(output);
   torques[thirdPort(roles)] = subtract(output, ONE);
   return torques;
-}
-
-function pinionSpeeds(set: PlanetarySet, speeds: SetSolution['speeds']): SetSolution['pinions'] {
-  const { sun, carrier } = speeds;
-  const relative = sun && carrier ? subtract(sun, carrier) : null;
-  const times = (teeth: number | undefined, sign: 1 | -1) =>
-    relative && teeth ? multiply(relative, fraction(sign * set.teeth.sun, teeth)) : null;
-  if (set.kind === 'single-pinion') return [{ name: 'pinion', speed: times(set.teeth.pinion, -1) }];
-  return [
-    { name: 'inner', speed: times(set.teeth.inner, -1) },
-    { name: 'outer', speed: times(set.teeth.outer, 1) },
-  ];
 }
 
 /** The seven things to know about a set: six with one part held, and any two locked together. */

@@ -7,6 +7,7 @@ import {
   gearSetTerms,
   powerFlow,
   solveUnit,
+  unitPinionSpeeds,
   type GearSet,
   type Unit,
 } from './index';
@@ -27,6 +28,9 @@ const oneSet = (teeth: { sun: number; ring: number }, input: string, output: str
     between: [m, CASE],
   })),
 });
+
+/** The same for every mesh, as in the published formulas. */
+const alike = (share: number) => ({ external: share, internal: share });
 
 test('power into every member and every set comes out again', () => {
   let checked = 0;
@@ -99,7 +103,7 @@ test('a simple set loses what the textbook says, whichever way the power goes', 
   const e = ring / sun;
   const eta = mesh ** 2;
   const of = (input: string, output: string, held: string) => {
-    const result = efficiency(oneSet({ sun, ring }, input, output), [held], 'drive', mesh);
+    const result = efficiency(oneSet({ sun, ring }, input, output), [held], 'drive', alike(mesh));
     return result.kind === 'turns' ? result.efficiency : result.kind;
   };
   expect(of('s', 'c', 'Br')).toBeCloseTo((e * eta + 1) / (e + 1), 12);
@@ -110,8 +114,8 @@ test('a simple set loses what the textbook says, whichever way the power goes', 
 
 test('on coast the same set loses what it loses with the ends exchanged', () => {
   const teeth = { sun: 30, ring: 72 };
-  const coast = efficiency(oneSet(teeth, 's', 'c'), ['Br'], 'coast', 0.98);
-  const back = efficiency(oneSet(teeth, 'c', 's'), ['Br'], 'drive', 0.98);
+  const coast = efficiency(oneSet(teeth, 's', 'c'), ['Br'], 'coast', alike(0.98));
+  const back = efficiency(oneSet(teeth, 'c', 's'), ['Br'], 'drive', alike(0.98));
   if (coast.kind !== 'turns' || back.kind !== 'turns') throw new Error('expected both to turn');
   expect(coast.efficiency).toBeCloseTo(back.efficiency, 12);
 });
@@ -141,13 +145,15 @@ const high = (input: string, output: string): Unit => ({
 // (1 − x)/(1 − x·η0), and can't be driven back once x/η0 > 1 (Müller on self-locking; memory for the page).
 test('a train of very high ratio turns forward at a poor efficiency and locks itself backward', () => {
   const x = 78 / 81;
-  const forward = efficiency(high('c', 'r2'), ['B'], 'drive', 0.985);
+  const forward = efficiency(high('c', 'r2'), ['B'], 'drive', alike(0.985));
   if (forward.kind !== 'turns') throw new Error(`expected it to turn, got ${forward.kind}`);
   const eta = 0.985 ** 4;
   expect(forward.efficiency).toBeCloseTo((1 - x) / (1 - x * eta), 12);
   expect(forward.efficiency).toBeLessThan(0.5);
-  expect(efficiency(high('r2', 'c'), ['B'], 'drive', 0.985)).toEqual({ kind: 'self-locking' });
-  expect(efficiency(high('r2', 'c'), ['B'], 'drive', 1).kind).toBe('turns');
+  expect(efficiency(high('r2', 'c'), ['B'], 'drive', alike(0.985))).toEqual({
+    kind: 'self-locking',
+  });
+  expect(efficiency(high('r2', 'c'), ['B'], 'drive', alike(1)).kind).toBe('turns');
 });
 
 test('without loss nothing is lost; what is locked as one loses nothing; open stays open', () => {
@@ -158,7 +164,7 @@ test('without loss nothing is lost; what is locked as one loses nothing; open st
     ['Cc', 'Bb'],
     ['Cb', 'Bc'],
   ]) {
-    const result = efficiency(unit, apply, 'drive', 1);
+    const result = efficiency(unit, apply, 'drive', alike(1));
     if (result.kind !== 'turns') throw new Error('expected it to turn');
     expect(result.efficiency).toBe(1);
     expect(result.torqueRatio).toBeCloseTo(Math.abs(toNumber(solveUnit(unit, apply).ratio!)), 12);
@@ -166,7 +172,7 @@ test('without loss nothing is lost; what is locked as one loses nothing; open st
   const direct = efficiency(unit, ['Ca', 'Cc']);
   expect(direct).toEqual({ kind: 'turns', efficiency: 1, torqueRatio: 1 });
   expect(efficiency(unit, ['Ca'])).toEqual({ kind: 'open' });
-  expect(() => efficiency(unit, ['Ca'], 'drive', 0)).toThrow(/0.5 to 1, got 0/);
+  expect(() => efficiency(unit, ['Ca'], 'drive', alike(0))).toThrow(/0.5 to 1, got 0/);
 });
 
 // Virtual work: the torque that an element holds is what the output's torque would do if the element slipped.
@@ -216,4 +222,24 @@ test('torque is a multiple of the input’s: reverse gives a negative output tor
   const solution = solveUnit(simpson(33, 72), ['C2', 'B2']);
   expect(signOf(solution.outputTorque!)).toBe(-1);
   expect(solution.outputTorque).toEqual(fraction(-72, 33));
+});
+
+// By hand: with the carrier held a set passes on η_external·η_internal, one outside mesh and one inside the ring.
+test('each kind of mesh has its own loss', () => {
+  const result = efficiency(oneSet({ sun: 30, ring: 70 }, 's', 'r'), ['Bc'], 'drive', {
+    external: 0.97,
+    internal: 0.99,
+  });
+  expect(result).toMatchObject({ kind: 'turns' });
+  if (result.kind === 'turns') expect(result.efficiency).toBeCloseTo(0.97 * 0.99, 9);
+});
+
+// Published: sun 20, pinion 30, ring 80 held, sun at 100 rev/min: arm 20, pinion 33⅓ the other way (Shigley; memory for
+// the page); on its pin that is 53⅓. The ring's side gives the same: (Nr/Np)·(ω_r − ω_c).
+test('pinions on their pins', () => {
+  const unit = oneSet({ sun: 20, ring: 80 }, 's', 'c');
+  const [pinion] = unitPinionSpeeds(unit, solveUnit(unit, ['Br']));
+  expect(100 * toNumber(pinion!.speed!)).toBeCloseTo(-160 / 3, 9);
+  expect(toNumber(pinion!.speed!)).toBeCloseTo((80 / 30) * (0 - 0.2), 9);
+  expect(unitPinionSpeeds(unit, solveUnit(unit, []))).toEqual([]);
 });

@@ -25,11 +25,21 @@ export interface PowerFlow {
   readonly ports: readonly PortPower[];
   /** Power that rolls through the teeth of each set as seen from its carrier; `null` where torque is open. */
   readonly rolling: ReadonlyMap<string, Fraction | null>;
+  /** `null` where the torque is open. */
   readonly clutches: ReadonlyMap<string, Fraction | null>;
+  /** Elements side by side that share: only what they pass on together is known. */
+  readonly together: readonly Together[];
   /** Power going round in a circle; zero when every path leads to the output. */
   readonly circulating: Fraction;
   /** Members that circulating power runs through, in its order. */
   readonly loop: readonly string[];
+}
+
+/** From the first member of `between` to its second. */
+export interface Together {
+  readonly elements: readonly string[];
+  readonly between: readonly [string, string];
+  readonly power: Fraction;
 }
 
 export interface PortPower {
@@ -72,7 +82,61 @@ export function powerFlow(unit: Unit, solution: Solution): PowerFlow {
     const torque = solution.elements.get(element.id)?.torque ?? null;
     clutches.set(element.id, product(torque && negate(torque), speedOf(element.between[0])));
   }
-  return { ports: settled, rolling, clutches, ...circulation(unit, settled, clutches) };
+  const together = sharing(unit, solution).flatMap(({ elements, between, torque }) => {
+    const power = product(negate(torque), speedOf(between[0]));
+    return power ? [{ elements, between, power }] : [];
+  });
+  const joined = [
+    ...unit.elements.map((e) => ({ between: e.between, power: clutches.get(e.id) ?? null })),
+    ...together,
+  ];
+  return { ports: settled, rolling, clutches, together, ...circulation(unit, settled, joined) };
+}
+
+/**
+ * Elements that join the same two members and share: their torques together follow from the balance of one of the
+ * members, where nothing else on it is open.
+ */
+function sharing(unit: Unit, solution: Solution) {
+  const shared = unit.elements.filter((e) => solution.elements.get(e.id)?.state === 'shared');
+  const same = (a: readonly string[], b: readonly string[]) => a.every((m) => b.includes(m));
+  return shared.flatMap((first) => {
+    const group = shared.filter((e) => same(e.between, first.between));
+    if (group[0] !== first || group.length < 2) return [];
+    const ids = group.map((e) => e.id);
+    for (const [side, member] of first.between.entries()) {
+      const others = member === CASE ? null : torqueOn(unit, solution, member, ids);
+      if (others)
+        return [
+          { elements: ids, between: first.between, torque: side === 0 ? negate(others) : others },
+        ];
+    }
+    return [];
+  });
+}
+
+/** Torque on a member of everything but these elements, × input torque; `null` where some of it is open. */
+function torqueOn(
+  unit: Unit,
+  solution: Solution,
+  member: string,
+  but: readonly string[],
+): Fraction | null {
+  let sum: Fraction | null = member === unit.input ? ONE : ZERO;
+  const take = (torque: Fraction | null) => (sum = sum && torque && add(sum, torque));
+  if (member === unit.output) take(solution.outputTorque && negate(solution.outputTorque));
+  for (const set of unit.gearsets) {
+    const lambda = solution.setTorques.get(set.id) ?? null;
+    for (const term of gearSetTerms(set))
+      if (term.member === member)
+        take(lambda && multiply(lambda, { num: BigInt(term.coefficient), den: 1n }));
+  }
+  for (const { id, between } of unit.elements) {
+    if (but.includes(id) || !between.includes(member)) continue;
+    const torque = solution.elements.get(id)?.torque ?? null;
+    take(torque && (between[0] === member ? torque : negate(torque)));
+  }
+  return sum;
 }
 
 /**
@@ -114,7 +178,7 @@ type Edges = Map<string, Map<string, Fraction>>;
 function circulation(
   unit: Unit,
   ports: readonly PortPower[],
-  clutches: PowerFlow['clutches'],
+  clutches: readonly { between: readonly [string, string]; power: Fraction | null }[],
 ): Pick<PowerFlow, 'circulating' | 'loop'> {
   const edges: Edges = new Map();
   const flow = (from: string, to: string, power: Fraction | null) => {
@@ -125,8 +189,7 @@ function circulation(
     edges.set(a, row);
   };
   for (const { set, member, power } of ports) flow(member, `gear set ${set}`, power);
-  for (const { id, between } of unit.elements)
-    flow(between[0], between[1], clutches.get(id) ?? null);
+  for (const { between, power } of clutches) flow(between[0], between[1], power);
   let circulating = ZERO;
   let loop: string[] = [];
   for (let circle = findCircle(edges); circle; circle = findCircle(edges)) {
@@ -192,8 +255,11 @@ export function powerSteps(unit: Unit, flow: PowerFlow): Map<string, Set<string>
     for (const from of giving)
       for (const to of taking) if (from.member !== to.member) step(from.member, to.member);
   }
-  for (const { id, between } of unit.elements) {
-    const power = flow.clutches.get(id);
+  const joined = [
+    ...unit.elements.map((e) => ({ between: e.between, power: flow.clutches.get(e.id) ?? null })),
+    ...flow.together,
+  ];
+  for (const { between, power } of joined) {
     if (!power || isZero(power)) continue;
     const [a, b] = between;
     if (signOf(power) > 0) step(a, b);

@@ -60,7 +60,7 @@ test('set the free play: the book’s setting is right, the turnbuckle trick is 
   expect(set(k.forkRod - 0.0026, 0.0166)).toMatchObject({
     misconception: 'play-at-the-turnbuckle',
   });
-  expect(set(k.forkRod - 0.004, 0)).toMatchObject({ misconception: 'play-is-slack' });
+  expect(set(k.forkRod - 0.003, 0)).toMatchObject({ misconception: 'play-is-slack' });
   expect(set(k.forkRod + 0.006, 0)).toMatchObject({ misconception: 'more-play-is-safer' });
   // The linkage as it is handed out is not right.
   const handed = asked('set-free-play', { wear: 0 });

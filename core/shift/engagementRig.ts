@@ -11,7 +11,7 @@ import {
 } from '../clutch';
 import { CASE, memberInertias, portsOf, solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
-import { GRAVITY, roadLoad } from '../vehicle';
+import { drivelineDrag, GRAVITY, roadLoad } from '../vehicle';
 import type { EngagementSetup } from './engagementSetup';
 import { traceAt } from './trace';
 import { train, type Rubbing, type Spin, type Spring, type Train, type TrainState } from './train';
@@ -97,6 +97,8 @@ export function rigUp(setup: EngagementSetup): Rig {
     number,
     number,
   ];
+  const shaftAt = spec.springs.findIndex((s) => s.id === ROAD);
+  const shaft = spec.springs[shaftAt]!;
   const friction = frictionNow(clutch, setup.state);
   const radius = radiusOf(clutch);
   const along = 1 / Math.sqrt(1 + grade * grade);
@@ -143,7 +145,8 @@ export function rigUp(setup: EngagementSetup): Rig {
       torques[at.engine] = now.dead ? 0 : engine.torque(rpm, now.throttle);
       const speed = state.speeds[at.road]! * metres;
       const air = roadLoad({ ...vehicle, rolling: 0 }, Math.abs(speed), 0) * Math.sign(speed);
-      torques[at.road] = -(air + weight * grade) * metres;
+      const drag = drivelineDrag(vehicle, shaft.stiffness * state.twists[shaftAt]!, speed);
+      torques[at.road] = drag - (air + weight * grade) * metres;
     },
     after() {
       turned += state.slips[0]! * step;

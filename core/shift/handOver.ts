@@ -1,6 +1,6 @@
 import { CASE, memberInertias, solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
-import { GRAVITY, roadLoad, type Vehicle } from '../vehicle';
+import { drivelineDrag, GRAVITY, roadLoad, type Vehicle } from '../vehicle';
 import { traceAt, type Trace } from './trace';
 import { train, type Rubbing, type Spin, type Spring } from './train';
 
@@ -136,9 +136,10 @@ export function handOver(setup: HandOver): HandOverResult {
     torques[inAt] = setup.inputNm;
     const speed = state.speeds[roadAt]! * metres;
     torques[roadAt] =
-      -(roadLoad({ ...vehicle, rolling: 0 }, Math.abs(speed), 0) + weight * vehicle.rolling) *
-      metres *
-      Math.sign(speed);
+      drivelineDrag(vehicle, stiffness * state.twists[0]!, speed) -
+      (roadLoad({ ...vehicle, rolling: 0 }, Math.abs(speed), 0) + weight * vehicle.rolling) *
+        metres *
+        Math.sign(speed);
     if (!machine.step(state, torques, capacities)) {
       why = 'unstable';
       break;

@@ -2,7 +2,7 @@ import { holdingTorque, worn, AS_BUILT, type Clutch, type ClutchState } from '..
 import type { EngineModel } from '../converter';
 import { solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
-import { GRAVITY, type Vehicle } from '../vehicle';
+import { drivelineOf, GRAVITY, type Vehicle } from '../vehicle';
 import { mainClutchOf } from './engagementRig';
 
 /**
@@ -11,7 +11,7 @@ import { mainClutchOf } from './engagementRig';
  *
  *   (I_e + I_v)·α = T_e − T_L,   T_c = T_e − I_e·α = (T_e·I_v + T_L·I_e)/(I_e + I_v)
  *
- * with I_v = m·(r/i)² and T_L = m·g·(rolling + grade)·r/i seen at the clutch; air is left out.
+ * with I_v = m·(r/i)²/η and T_L = m·g·(rolling + grade)·r/(i·η) seen at the clutch, η the driveline's; air is left out.
  */
 export interface Demand {
   readonly range: string;
@@ -53,8 +53,9 @@ export function torqueAsked(
 ): number {
   const along = 1 / Math.sqrt(1 + grade * grade);
   const lever = vehicle.tyreRadiusM / turns;
-  const inertia = vehicle.massKg * lever * lever;
-  const load = vehicle.massKg * GRAVITY * along * (vehicle.rolling + grade) * lever;
+  const passes = drivelineOf(vehicle);
+  const inertia = (vehicle.massKg * lever * lever) / passes;
+  const load = (vehicle.massKg * GRAVITY * along * (vehicle.rolling + grade) * lever) / passes;
   return (
     (mostTorque(engine, throttle) * inertia + load * engine.inertia) / (engine.inertia + inertia)
   );

@@ -1,19 +1,25 @@
 import type { Characteristic, EngineModel } from '../converter';
 import { gearAsked, turningIn, type ShiftSchedule } from './schedule';
-import { FLUID_HEAT_CAPACITY, roadLoad, type FluidLoop, type Vehicle } from './vehicle';
+import {
+  afterDriveline,
+  FLUID_HEAT_CAPACITY,
+  roadLoad,
+  type FluidLoop,
+  type Vehicle,
+} from './vehicle';
 
 /**
  * A launch over time: engine, converter with its lock-up clutch, the gears, and the road.
  *
- *   I_e·dω_e/dt = T_engine(ω_e, throttle) − T_pump − T_lock      m·dv/dt = (T_turbine + T_lock)·i/r − road load
+ *   I_e·dω_e/dt = T_engine(ω_e, throttle) − T_pump − T_lock      m·dv/dt = η·(T_turbine + T_lock)·i/r − road load
  *   C·dϑ/dt = heat − cooler·(ϑ − ϑ_coolant)
  *
  * with T_pump = c(SR)·ω_e², T_turbine = c_t(SR)·ω_e² and ω_turbine = v·i/r; with the pedal up the turbine turns the engine. Energies are carried along as states, so
- * that work in = kinetic + road + heat holds to the integrator's order. Classical Runge–Kutta of order four with a
+ * that work in = kinetic + road + driveline + heat holds to the integrator's order. Classical Runge–Kutta of order four with a
  * fixed step (any numerical text). The road turns nothing backward: the brakes hold a vehicle that would roll.
  *
- * Range: a gear change is a change of ratio from one step to the next; gears and
- * shafts without loss; a step of no more than 5 ms where a lock-up clutch takes part.
+ * Range: a gear change is a change of ratio from one step to the next; gears
+ * without loss; a step of no more than 5 ms where a lock-up clutch takes part.
  */
 export interface LaunchSetup {
   readonly engine: EngineModel;
@@ -83,6 +89,8 @@ export interface LaunchResult {
     readonly work: number;
     readonly heat: number;
     readonly road: number;
+    /** Lost between gears and wheels. */
+    readonly driveline: number;
     readonly kinetic: number;
   };
   readonly steps: number;
@@ -102,9 +110,9 @@ const LOCK_SLIP = 5;
 /** m/s from which a vehicle is said to move. */
 const MOVING = 0.05;
 
-/** Places in the state: engine speed, road speed, work of the engine, heat, work against the road, fluid. */
-const [ENGINE, SPEED, WORK, HEAT, ROAD, FLUID] = [0, 1, 2, 3, 4, 5] as const;
-const STATES = 6;
+/** Places in the state: engine speed, road speed, work of the engine, heat, work against the road, fluid, driveline. */
+const [ENGINE, SPEED, WORK, HEAT, ROAD, FLUID, SHAFTS] = [0, 1, 2, 3, 4, 5, 6] as const;
+const STATES = 7;
 
 /** @throws Error when the step or the duration is not above zero, or there is no gear or throttle */
 export function launch(setup: LaunchSetup): LaunchResult {
@@ -154,6 +162,7 @@ export function launch(setup: LaunchSetup): LaunchResult {
       work: state[WORK]!,
       heat: state[HEAT]!,
       road: state[ROAD]!,
+      driveline: state[SHAFTS]!,
       kinetic: kinetic() - atStart,
     },
     steps: taken,
@@ -199,7 +208,8 @@ function slopeOf(setup: LaunchSetup, now: Running) {
     const lock = now.locked ? lockUp * Math.tanh((omega - turbine) / LOCK_SLIP) : 0;
     const onTurbine = point.turbineCoefficient * omega * omega + lock;
     const engineNm = engine.torque(omega / RAD_S_PER_RPM, now.throttle);
-    const force = onTurbine * turn;
+    const push = onTurbine * turn;
+    const force = afterDriveline(vehicle, push);
     const load = roadLoad(vehicle, speed, grade);
     const stands = speed <= 0 && force < load;
     const heat = (pump + lock) * omega - onTurbine * turbine;
@@ -208,6 +218,7 @@ function slopeOf(setup: LaunchSetup, now: Running) {
     out[WORK] = engineNm * omega;
     out[HEAT] = heat;
     out[ROAD] = stands ? 0 : load * speed;
+    out[SHAFTS] = (push - force) * speed;
     out[FLUID] = (heat - fluid.coolerWK * (state[FLUID]! - fluid.coolantC)) / capacity;
     seen.turbine = turbine;
     seen.wheelNm = force * vehicle.tyreRadiusM;

@@ -1,7 +1,7 @@
 import { bestPower, matchEngine, type Characteristic, type EngineModel } from '../converter';
 import { findRoot } from '../numerics';
 import { turningIn, type Driveline } from './schedule';
-import { roadLoad, type Vehicle } from './vehicle';
+import { afterDriveline, roadLoad, type Vehicle } from './vehicle';
 
 /**
  * Pull at the wheels over road speed, gear by gear, with the engine and the converter matched at every point (any
@@ -30,8 +30,8 @@ function matchAt(setup: Pulling, gear: number, speed: number) {
   const turn = turningIn(setup, gear);
   const { engine, converter, throttle } = setup;
   const match = matchEngine(engine, converter, throttle, (speed * turn) / RAD_S_PER_RPM);
-  // A turbine that runs ahead of the engine pulls nothing here: the converter is not asked about that.
-  return { match, force: Math.max(0, match.turbineNm * turn) };
+  // A turbine that runs ahead of the engine brakes: it pulls nothing.
+  return { match, force: Math.max(0, afterDriveline(setup.vehicle, match.turbineNm * turn)) };
 }
 
 function pointAt(setup: Pulling, gear: number, speed: number, bestWatts: number): PullPoint {

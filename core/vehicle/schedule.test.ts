@@ -63,7 +63,10 @@ const pulling = { ...driveline, converter, throttle: 1 };
 
 test('pull is the matched turbine torque through gear and axle', () => {
   const match = matchEngine(engine, converter, 1, (10 * turningIn(pulling, 1) * 30) / Math.PI);
-  expect(pullAt(pulling, 1, 10).force).toBeCloseTo(match.turbineNm * turningIn(pulling, 1), 6);
+  expect(pullAt(pulling, 1, 10).force).toBeCloseTo(
+    0.95 * match.turbineNm * turningIn(pulling, 1),
+    6,
+  );
   const curves = pullCurves(pulling, 30);
   // A lower gear pulls more from standing, in the ratio of the gears.
   expect(curves[0]![0]!.force / curves[2]![0]!.force).toBeCloseTo(2.44, 6);

@@ -16,6 +16,8 @@ export interface Vehicle {
   dragAreaM2: number;
   /** Rolling resistance over weight. */
   rolling: number;
+  /** Share of the power behind the gears that reaches the wheels; left out, `USUAL_DRIVELINE`. */
+  driveline?: number;
   /** When it changes gear; left out, a usual schedule follows from the engine. */
   schedule?: ShiftSchedule;
   /** The transmission's fluid and its cooler; left out, usual ones are taken. */
@@ -37,6 +39,27 @@ export const USUAL_FLUID: FluidLoop = { massKg: 7, coolerWK: 180, coolantC: 80 }
 /** The vehicle's own, or a usual one. */
 export const scheduleOf = ({ schedule }: Vehicle): ShiftSchedule => schedule ?? USUAL_SCHEDULE;
 export const fluidOf = ({ fluid }: Vehicle): FluidLoop => fluid ?? USUAL_FLUID;
+
+/** Shafts, joints and final drive of a car or light truck pass on about so much (memory). */
+export const USUAL_DRIVELINE = 0.95;
+export const drivelineOf = ({ driveline }: Vehicle): number => driveline ?? USUAL_DRIVELINE;
+
+/**
+ * What is left of a force or torque behind the driveline: it loses the same share of the power whichever end drives.
+ * One loss for every bench: launch, pull, start, shift and what a gear asks of its clutch.
+ */
+export const afterDriveline = (vehicle: Vehicle, force: number): number =>
+  force >= 0 ? force * drivelineOf(vehicle) : force / drivelineOf(vehicle);
+
+/** m/s below which a rolling vehicle's driveline takes less than its whole share, so that it does not push one that stands. */
+const CREEPS = 0.05;
+
+/** The same loss as a torque against the motion of the road's side. @param speed m/s */
+export function drivelineDrag(vehicle: Vehicle, torque: number, speed: number): number {
+  const way = Math.max(-1, Math.min(1, speed / CREEPS));
+  const driven = torque * Math.sign(way);
+  return -(driven - afterDriveline(vehicle, driven)) * way;
+}
 
 /** J/(kg·K) of transmission fluid near 80 °C (memory). */
 export const FLUID_HEAT_CAPACITY = 2000;

@@ -1,11 +1,18 @@
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { bearingRuns, NOISE_TESTS, type Clutch, type ClutchState } from '../../core/clutch';
+import {
+  adjustsItself,
+  bearingRuns,
+  inputRunsDown,
+  NOISE_TESTS,
+  type Clutch,
+  type ClutchState,
+} from '../../core/clutch';
 import { formatNumber } from '../shared/numbers';
 
 const SCHOOLS = {
-  'by-gear': ['up-neutral', 'down-neutral', 'down-in-gear'],
+  'by-gear': ['up-neutral', 'down-neutral', 'down-waited', 'down-in-gear'],
   'by-travel': ['up-neutral', 'touch-neutral', 'down-in-gear'],
 } as const;
 type School = keyof typeof SCHOOLS;
@@ -21,6 +28,7 @@ export function NoiseTestCard({ clutch, state, engineRpm }: Props) {
   const { t } = useTranslation();
   const [school, setSchool] = useState<School>('by-gear');
   const [done, setDone] = useState<readonly string[]>([]);
+  const { stands } = inputRunsDown(clutch, state, 'down', engineRpm);
   const tests = NOISE_TESTS.filter((n) => (SCHOOLS[school] as readonly string[]).includes(n.id));
   return (
     <section className="shop-steps" aria-label={t('clutch.tests.noise')}>
@@ -74,7 +82,13 @@ export function NoiseTestCard({ clutch, state, engineRpm }: Props) {
           })}
         </tbody>
       </table>
-      <p className="quiet">{t(`clutch.tests.why.${school}`)}</p>
+      <p className="quiet">
+        {t(`clutch.tests.why.${school}`)}{' '}
+        {stands === null
+          ? t('clutch.tests.neverStands')
+          : t('clutch.tests.standsAfter', { seconds: formatNumber(stands, 1) })}{' '}
+        {adjustsItself(clutch) && t('clutch.tests.alwaysRuns')}
+      </p>
     </section>
   );
 }

@@ -32,7 +32,7 @@ beforeAll(async () => {
 
 const numbers = () => testNumbers(t, 'si');
 
-const cases = ['slipway-two-gears', 'dredge-van-third', 'ferry-odd-gears'].map(
+const cases = ['slipway-two-gears', 'crane-truck-second', 'ferry-odd-gears'].map(
   (id) => JSON.parse(readFileSync(`demo/fault-cases/${id}.json`, 'utf8')) as FaultCase,
 );
 const rigs: [string, Rig][] = [

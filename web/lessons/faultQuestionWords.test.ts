@@ -60,7 +60,7 @@ test('what is asked, in the trade’s words', () => {
     'Suppose this has failed: C2, Direct clutch: lining burnt off. What does each range do?',
   );
   expect(faultPrompt(t, element, ofUnit)).toContain('Skerry three-speed');
-  expect(faultPrompt(t, whole, ofCase)).toContain('Quay runabout');
+  expect(faultPrompt(t, whole, ofCase)).toContain('Rope-yard buggy');
   expect(faultPrompt(t, { ...whole, prompt: 'In my own words?' }, ofCase)).toBe('In my own words?');
 });
 

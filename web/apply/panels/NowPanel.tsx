@@ -1,5 +1,10 @@
 import { useTranslation } from 'react-i18next';
-import type { MemberRole, Solution, Unit } from '../../../core/geartrain';
+import {
+  unitPinionSpeeds,
+  type MemberRole,
+  type Solution,
+  type Unit,
+} from '../../../core/geartrain';
 import { toNumber } from '../../../core/numerics';
 import { formatNumber, formatRatio } from '../../shared/numbers';
 import { Mark } from '../Mark';
@@ -73,7 +78,38 @@ export function NowPanel({ unit, solution, roles }: Props) {
           })}
         </tbody>
       </table>
+      <Pinions {...{ unit, solution }} />
     </>
+  );
+}
+
+/** How fast the pinions turn on their pins: what their needle bearings see. */
+function Pinions({ unit, solution }: Pick<Props, 'unit' | 'solution'>) {
+  const { t } = useTranslation();
+  const pinions = unitPinionSpeeds(unit, solution);
+  if (pinions.length === 0) return null;
+  return (
+    <table className="plain apply-elements">
+      <caption className="visually-hidden">{t('apply.pinions')}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{t('apply.pinions')}</th>
+          <th scope="col" className="num" title={t('apply.speedSaid')}>
+            {t('apply.speed')}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {pinions.map(({ set, name, speed }) => (
+          <tr key={`${set} ${name}`}>
+            <th scope="row">
+              <strong>{set}</strong> {t(`pinions.${name}`)}
+            </th>
+            <td className="num">{formatRatio(toNumber(speed!))}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

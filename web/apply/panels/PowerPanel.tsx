@@ -20,13 +20,15 @@ interface Props {
   load: Load;
 }
 
+const MESHES = ['external', 'internal'] as const;
+
 /** Where the power goes, what goes round in a circle, and what the teeth lose. */
 export function PowerPanel({ unit, solution, applied, load }: Props) {
   const { t } = useTranslation();
-  const [mesh, setMesh] = useState(100 * MESH_EFFICIENCY);
+  const [mesh, setMesh] = useState(MESH_EFFICIENCY);
   if (solution.outcome !== 'drives') return <p>{t(`outcomesSaid.${solution.outcome}`)}</p>;
   const flow = powerFlow(unit, solution);
-  const loss = efficiency(unit, applied, load, mesh / 100);
+  const loss = efficiency(unit, applied, load, mesh);
   const nameOf = (member: string) => memberName(unit, member);
   const ports = flow.ports.filter((p) => p.power === null || !isZero(p.power));
   const clutches = unit.elements.flatMap((e) => {
@@ -45,19 +47,21 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
         {loss.kind === 'self-locking' && <strong>{t('apply.selfLocking')}</strong>}
         {loss.kind === 'open' && t('apply.lossOpen')}
       </p>
-      <label className="row">
-        <span>{t('apply.meshEfficiency')}</span>
-        <InputNumber
-          aria-label={t('apply.meshEfficiency')}
-          min={50}
-          max={100}
-          step={0.5}
-          value={mesh}
-          suffix="%"
-          onChange={(value) => value !== null && setMesh(value)}
-          style={{ width: 110 }}
-        />
-      </label>
+      {MESHES.map((kind) => (
+        <label className="row" key={kind}>
+          <span>{t(`apply.meshes.${kind}`)}</span>
+          <InputNumber
+            aria-label={t(`apply.meshes.${kind}`)}
+            min={50}
+            max={100}
+            step={0.5}
+            value={Number((100 * mesh[kind]).toFixed(3))}
+            suffix="%"
+            onChange={(value) => value !== null && setMesh({ ...mesh, [kind]: value / 100 })}
+            style={{ width: 110 }}
+          />
+        </label>
+      ))}
       <p className="quiet">{t('apply.lossSaid')}</p>
       {!isZero(flow.circulating) && (
         <p className="power-loop" role="note">
@@ -103,6 +107,19 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
                 </tr>
               ),
           )}
+          {flow.together
+            .filter((g) => !isZero(g.power))
+            .map(({ elements, between, power }) => (
+              <tr key={elements.join()}>
+                <th scope="row">
+                  <strong>{elements.join(' + ')}</strong>
+                </th>
+                <td>
+                  {t('apply.passOnTogether', { to: nameOf(between[power.num > 0n ? 1 : 0]) })}
+                </td>
+                <td className="num">{percent(power)}</td>
+              </tr>
+            ))}
           {clutches.map(({ element, power }) => (
             <tr key={element.id}>
               <th scope="row">

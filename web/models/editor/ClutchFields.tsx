@@ -1,6 +1,12 @@
-import { Segmented } from 'antd';
+import { Checkbox, Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { AS_BUILT, clampLoad, clutchFindings, type Clutch } from '../../../core/clutch';
+import {
+  AS_BUILT,
+  clampLoad,
+  clutchFindings,
+  type Clutch,
+  type HydraulicLink,
+} from '../../../core/clutch';
 import type { Problem } from '../../../core/formats';
 import { ClutchFindings } from '../../clutch/ClutchFindings';
 import { NumberPaths, type NumberPath } from './NumberPaths';
@@ -151,6 +157,22 @@ export function ClutchFields({ clutch, problems, onClutch }: Props) {
           label: t(`clutchFields.${v}`),
         }))}
       />
+      {linkage.drive.kind === 'hydraulic' && (
+        <Checkbox
+          checked={linkage.drive.selfAdjusting ?? false}
+          onChange={(e) =>
+            onClutch({
+              ...clutch,
+              linkage: {
+                ...linkage,
+                drive: { ...(linkage.drive as HydraulicLink), selfAdjusting: e.target.checked },
+              },
+            })
+          }
+        >
+          {t('clutchFields.selfAdjusting')}
+        </Checkbox>
+      )}
       {part('linkage', linkage.drive.kind === 'cable' ? CABLE : HYDRAULIC)}
       {part('pedal', PEDAL)}
       {linkage.overCentre && part('over', OVER)}

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Problem } from '../../../core/formats';
-import { fluidOf, scheduleOf, type Vehicle } from '../../../core/vehicle';
+import { drivelineOf, fluidOf, scheduleOf, type Vehicle } from '../../../core/vehicle';
 import { NumberField } from '../../shared/NumberField';
 
 interface Props {
@@ -54,6 +54,14 @@ export function VehicleFields({ vehicle, problems, onVehicle }: Props) {
           value={vehicle.dragAreaM2}
           faulty={faulty('dragAreaM2')}
           onValue={(dragAreaM2) => set({ dragAreaM2 }, 'dragAreaM2')}
+        />
+        <NumberField
+          label={t('modelFields.driveline')}
+          unit="%"
+          step={1}
+          value={Number((100 * drivelineOf(vehicle)).toPrecision(9))}
+          faulty={faulty('driveline')}
+          onValue={(v) => set({ driveline: Number((v / 100).toPrecision(9)) }, 'driveline')}
         />
         <NumberField
           label={t('modelFields.rolling')}
