@@ -11,6 +11,7 @@ import { EngagementTraces } from './EngagementTraces';
 import { TRACED, type Traced } from './traced';
 import { EngagementSweep } from './EngagementSweep';
 import { FeetPads } from './FeetPads';
+import { StartsInARow } from './StartsInARow';
 import { RunSummary } from './RunSummary';
 import { rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
 import { SmallSlider } from './SmallSlider';
@@ -23,7 +24,7 @@ interface Props {
 }
 
 const MOST_KEPT = 3;
-type View = Traced | 'sweep';
+type View = Traced | 'row' | 'sweep';
 
 /** Both feet drawn, driven on the unit: what turns, what it carries, where the heat goes, what is felt. */
 export function DrivePanel({ rig, bench, onBench }: Props) {
@@ -77,7 +78,7 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
             aria-label={t('launch.view')}
             value={view}
             onChange={setView}
-            options={[...TRACED, 'sweep' as const].map((v) => ({
+            options={[...TRACED, 'row' as const, 'sweep' as const].map((v) => ({
               value: v,
               label: t(`clutch.views.${v}`),
             }))}
@@ -96,7 +97,9 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
           )}
         </div>
         {failure !== '' && <p role="alert">{t('clutch.failed', { reason: failure })}</p>}
-        {view === 'sweep' ? (
+        {view === 'row' ? (
+          <StartsInARow request={request} />
+        ) : view === 'sweep' ? (
           <EngagementSweep
             request={request}
             life={rig.clutch.disc.newThickness - rig.clutch.disc.wornThickness}

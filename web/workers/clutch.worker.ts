@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { compareUpgrades, dutyHeat } from '../../core/clutch';
 import { engineModel } from '../../core/converter';
-import { engage, roadSlipTest, slipTest, sweepEngagement } from '../../core/shift';
+import { engage, repeatStarts, roadSlipTest, slipTest, sweepEngagement } from '../../core/shift';
 import type { ClutchWorker, EngagementRequest } from './protocol';
 
 const STEP = 0.0005;
@@ -16,6 +16,13 @@ const setupOf = (request: EngagementRequest, step = STEP) => ({
 
 const worker: ClutchWorker = {
   engage: (request) => engage(setupOf(request)),
+  inARow: (request, times, wait) =>
+    repeatStarts(setupOf(request, SWEEP_STEP), times, wait).map(({ result, peakC, cooled }) => ({
+      peakC,
+      cooledC: cooled.skinC,
+      slipping: result.summary.slipping,
+      stalled: result.summary.stalled,
+    })),
   slipTest: (request) => slipTest(setupOf(request)),
   roadSlipTest: (request, turnsForWheel) => roadSlipTest(setupOf(request), turnsForWheel),
   async sweep({ request, ...range }, part, onPoint) {

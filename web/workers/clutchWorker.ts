@@ -6,6 +6,7 @@ import type {
   EngagementRequest,
   EngagementSweepRequest,
   PackReport,
+  StartInARow,
 } from './protocol';
 import { loadWorker, withWorker } from './withWorker';
 
@@ -26,6 +27,11 @@ export const runEngagement = (
   request: EngagementRequest,
   signal: AbortSignal,
 ): Promise<EngagementResult> => run((worker) => worker.engage(request), signal);
+
+export const runStartsInARow = (
+  { request, times, wait }: { request: EngagementRequest; times: number; wait: number },
+  signal: AbortSignal,
+): Promise<StartInARow[]> => run((worker) => worker.inARow(request, times, wait), signal);
 
 export const runSlipTest = (request: EngagementRequest, signal: AbortSignal): Promise<SlipTest> =>
   run((worker) => worker.slipTest(request), signal);

@@ -134,9 +134,18 @@ export interface PackReport {
   readonly upgrades: readonly UpgradeResult[];
 }
 
+/** One of several starts: how hot it got, and how warm the next begins, °C. */
+export interface StartInARow {
+  readonly peakC: number;
+  readonly cooledC: number;
+  readonly slipping: boolean;
+  readonly stalled: boolean;
+}
+
 /** Messages between the page and the worker that runs engagements and heats packs. */
 export interface ClutchWorker {
   engage(request: EngagementRequest): EngagementResult;
+  inARow(request: EngagementRequest, times: number, wait: number): StartInARow[];
   slipTest(request: EngagementRequest): SlipTest;
   roadSlipTest(
     request: EngagementRequest,
