@@ -2,7 +2,8 @@ import { randomFromSeed } from '../numerics';
 import type { Reading } from './answer';
 import { examine, readingOf, tellsApart, type Candidate } from './candidates';
 import { driverChecks, type Check } from './checks';
-import { expertPath } from './expert';
+import type { Priors } from './diagnosis';
+import { expertPath, type ExpertPath } from './expert';
 import { faultKey, severityOf, type Fault } from './fault';
 import type { Shop } from './shop';
 
@@ -55,6 +56,30 @@ export function complaintOf(
   return [...told, ...fine].map((check) => ({ check, answer: readingOf(check, truth) }));
 }
 
+/** Tests that an expert needs at least: a complaint that gives the cause away is cut short. */
+const LEAST_TESTS = 2;
+
+/**
+ * What of the complaint stands on the ticket: all of it, or less, so that there is something left to find out. With
+ * nothing left of it the driver only says that something is wrong.
+ */
+export function ticketOf(
+  shop: Shop,
+  candidates: readonly Candidate[],
+  truth: Candidate,
+  complaint: readonly Reading[],
+  priors: Priors = {},
+): { readonly complaint: readonly Reading[]; readonly expert: ExpertPath } {
+  const [first] = complaint;
+  const last = complaint.at(-1);
+  const cuts = [complaint, ...(first && last ? [[first, last], [first]] : []), []];
+  const paths = cuts.map((cut) => ({
+    complaint: cut,
+    expert: expertPath(candidates, shop.checks, truth, priors, cut),
+  }));
+  return paths.find((p) => p.expert.steps.length >= LEAST_TESTS) ?? paths.at(-1)!;
+}
+
 /** Whether a driver would notice anything: a case without a symptom is no case. */
 export const hasSymptom = (shop: Shop, truth: Candidate, sound: Candidate): boolean =>
   driverChecks(shop.checks).some((c) => tellsApart(c, truth, sound));
@@ -94,16 +119,20 @@ export function drawCase(
   const pool = usual.filter((c) => hasSymptom(shop, c, sound));
   while (drawn.length < DRAWN && pool.length > 0) {
     const [truth] = pool.splice(random.whole(0, pool.length - 1), 1) as [Candidate];
-    const complaint = complaintOf(shop, truth, sound, seed);
+    const { complaint, expert } = ticketOf(
+      shop,
+      candidates,
+      truth,
+      complaintOf(shop, truth, sound, seed),
+    );
     const key = faultKey(truth.faults);
     const alike = candidates.filter(
       (c) => faultKey(c.faults) !== key && complaint.every((r) => !tellsApart(r.check, c, truth)),
     );
-    const path = expertPath(candidates, shop.checks, truth, {}, complaint);
     drawn.push({
       cause: truth.faults[0]!,
       alike: new Set(alike.map((c) => faultKey(c.faults))).size,
-      steps: path.steps.length,
+      steps: expert.steps.length,
     });
   }
   drawn.sort((a, b) => a.steps - b.steps || a.alike - b.alike);

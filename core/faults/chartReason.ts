@@ -1,4 +1,13 @@
-import { solveUnit, type Unit } from '../geartrain';
+import {
+  maskOf,
+  oneWaysOf,
+  outcomeTable,
+  solveUnit,
+  type Load,
+  type Motion,
+  type Unit,
+} from '../geartrain';
+import { SAME_ANSWER } from '../numerics';
 
 /** What the bad ranges have in common, as an expert reasons on the chart. */
 export interface ChartReason {
@@ -6,10 +15,12 @@ export interface ChartReason {
   readonly good: readonly string[];
   /** Elements that work in every bad range. */
   readonly inAllBad: readonly string[];
-  /** Of these, those that also work in a good one: they are cleared. */
+  /** Of these, those that must work in a good one, which would be bad without them: they are cleared. */
   readonly cleared: readonly string[];
   /** What is left. */
   readonly left: readonly string[];
+  /** Elements that would make just these ranges bad by being on all the time. */
+  readonly alwaysOn: readonly string[];
 }
 
 /** Elements that carry or hold in a range of the sound unit. */
@@ -20,16 +31,58 @@ export const worksIn = (unit: Unit, range: string): string[] => {
     .map(([id]) => id);
 };
 
+/** How a unit's ranges change with an element gone, or on all the time; one table for all questions. */
+export interface ChangedRanges {
+  /**
+   * The one rule for what a good range clears: it clears an element that it could not do without. One beside which
+   * another holds the same member is not cleared, since the range is good without it.
+   */
+  readonly mustWork: (range: string, element: string, load?: Load) => boolean;
+  readonly alwaysOnShows: (range: string, element: string) => boolean;
+}
+
+/** @throws Error when the unit is too large to tabulate */
+export function changedRanges(unit: Unit): ChangedRanges {
+  const table = outcomeTable(unit);
+  const ways = oneWaysOf(unit);
+  const settle = (range: string, load: Load, gone: number, stuck: number): Motion => {
+    const apply = unit.ranges.find((r) => r.id === range)?.apply ?? [];
+    const on = (maskOf(unit, apply) | stuck) & ~gone;
+    return table.settle(on, load, { all: ways.all & ~gone & ~stuck, reversed: 0 }).motion;
+  };
+  const bit = (element: string) => maskOf(unit, [element]);
+  return {
+    mustWork: (range, element, load = 'drive') =>
+      !same(settle(range, load, 0, 0), settle(range, load, bit(element), 0)),
+    alwaysOnShows: (range, element) =>
+      !same(settle(range, 'drive', 0, 0), settle(range, 'drive', 0, bit(element))),
+  };
+}
+
+const same = (a: Motion, b: Motion): boolean =>
+  a.outcome === b.outcome &&
+  (a.outcome !== 'drives' || Math.abs(a.ratio - b.ratio) <= 100 * SAME_ANSWER * Math.abs(a.ratio));
+
 /** @param bad ranges that do not drive as they should @param good those that do */
 export function chartReason(
   unit: Unit,
   bad: readonly string[],
   good: readonly string[],
+  changed: ChangedRanges = changedRanges(unit),
 ): ChartReason {
-  const works = new Map([...bad, ...good].map((id) => [id, worksIn(unit, id)]));
-  const of = (range: string) => works.get(range) ?? [];
-  const inAllBad =
-    bad.length === 0 ? [] : of(bad[0]!).filter((id) => bad.every((r) => of(r).includes(id)));
-  const cleared = inAllBad.filter((id) => good.some((r) => of(r).includes(id)));
-  return { bad, good, inAllBad, cleared, left: inAllBad.filter((id) => !cleared.includes(id)) };
+  const works = new Map(bad.map((id) => [id, worksIn(unit, id)]));
+  const inAllBad = unit.elements
+    .map((e) => e.id)
+    .filter((id) => bad.length > 0 && bad.every((r) => works.get(r)!.includes(id)));
+  const cleared = inAllBad.filter((id) => good.some((r) => changed.mustWork(r, id)));
+  const alwaysOn = unit.elements
+    .map((e) => e.id)
+    .filter(
+      (id) =>
+        bad.length > 0 &&
+        bad.every((r) => changed.alwaysOnShows(r, id)) &&
+        !good.some((r) => changed.alwaysOnShows(r, id)),
+    );
+  const left = inAllBad.filter((id) => !cleared.includes(id));
+  return { bad, good, inAllBad, cleared, left, alwaysOn };
 }

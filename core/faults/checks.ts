@@ -2,11 +2,12 @@ import { NOISE_TESTS } from '../clutch';
 import { solveUnit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { portTargets } from './applyFault';
-import { oilElements, rigKind, sleevesOf, type Rig } from './rig';
+import { oilElements, rigKind, sleevesOf, type Rig, type RigKind } from './rig';
+import type { Needs } from './shopState';
 
 /**
- * What can be asked of a machine, with its price. Minutes are those of a usual shop (common practice, no source);
- * hazards name the standing cautions that go with a check.
+ * What can be asked of a machine: its own minutes (those of a usual shop; common practice, no source), the state that it
+ * needs (`shopState.ts`), and the standing cautions that go with it.
  */
 export type CheckKind =
   | 'road'
@@ -49,77 +50,117 @@ export type CheckKind =
   | 'drain'
   | 'stack';
 
-export type Hazard =
-  | 'heavy-parts'
-  | 'lifting'
-  | 'springs'
-  | 'dust'
-  | 'hot-fluid'
-  | 'compressed-air'
-  | 'rotating'
-  | 'stall-test';
+export const HAZARDS = [
+  'road-test',
+  'lurch',
+  'park-free',
+  'engine-hung',
+  'last-bolt',
+  'battery',
+  'solvents',
+  'read-warm',
+  'heavy-parts',
+  'lifting',
+  'springs',
+  'dust',
+  'hot-fluid',
+  'compressed-air',
+  'rotating',
+  'stall-test',
+] as const;
+export type Hazard = (typeof HAZARDS)[number];
 
 export interface CheckSpec {
+  /** Of the check itself; the way to the state that it needs comes on top. */
   readonly minutes: number;
-  readonly lift: boolean;
-  readonly removal: boolean;
+  readonly needs: Needs;
   readonly hazards: readonly Hazard[];
   /** How closely a figure is read: a share of it, or so much in its own unit, whichever is more. */
   readonly reads: { readonly share: number; readonly least: number };
 }
 
+const EXACTLY: CheckSpec['reads'] = { share: 0, least: 0 };
 const spec = (
   minutes: number,
-  hazards: Hazard[] = [],
-  reads: CheckSpec['reads'] = { share: 0, least: 0 },
-): CheckSpec => ({
-  minutes,
-  lift: hazards.includes('lifting') || hazards.includes('heavy-parts'),
-  removal: hazards.includes('heavy-parts'),
-  hazards,
-  reads,
-});
+  needs: Needs,
+  hazards: readonly Hazard[] = [],
+  reads: CheckSpec['reads'] = EXACTLY,
+): CheckSpec => ({ minutes, needs, hazards, reads });
+
+const onRoad = (minutes: number, reads?: CheckSpec['reads']): CheckSpec =>
+  spec(minutes, { place: 'road' }, ['road-test'], reads);
+const STANDING: Needs = { place: 'floor', engine: 'off' };
+const IDLING: Needs = { place: 'floor', engine: 'runs' };
+const WARM: Needs = { ...IDLING, fluid: 'warm' };
+const ON_STANDS: Needs = { place: 'stands', engine: 'off' };
+const PAN_OFF: Needs = { ...ON_STANDS, pan: 'off' };
+const INSIDE: readonly Hazard[] = [
+  'heavy-parts',
+  'lifting',
+  'park-free',
+  'engine-hung',
+  'springs',
+  'solvents',
+];
 
 export const CHECK_SPECS: Readonly<Record<CheckKind, CheckSpec>> = {
-  road: spec(4, [], { share: 0.03, least: 0.2 }),
-  coast: spec(4),
-  listen: spec(3, ['rotating']),
-  shift: spec(5),
-  delay: spec(2, [], { share: 0.15, least: 0.08 }),
-  pull: spec(4),
-  cruise: spec(8),
-  stop: spec(3),
-  'top-speed': spec(15, [], { share: 0.05, least: 0 }),
-  'hot-run': spec(25, [], { share: 0, least: 4 }),
-  stall: spec(6, ['stall-test'], { share: 0.015, least: 0 }),
-  level: spec(6, ['hot-fluid']),
-  fluid: spec(3, ['hot-fluid']),
-  pan: spec(45, ['lifting', 'hot-fluid']),
-  pressure: spec(15, ['lifting', 'hot-fluid'], { share: 0.05, least: 20e3 }),
-  tap: spec(25, ['lifting', 'hot-fluid'], { share: 0.08, least: 20e3 }),
-  air: spec(60, ['lifting', 'hot-fluid', 'compressed-air']),
-  hand: spec(300, ['heavy-parts', 'lifting']),
-  look: spec(320, ['heavy-parts', 'lifting']),
-  teeth: spec(310, ['heavy-parts', 'lifting']),
-  'gear-in': spec(3),
-  matched: spec(4),
-  standing: spec(2),
-  sleeve: spec(300, ['heavy-parts', 'lifting']),
-  'slip-test': spec(3, ['stall-test']),
-  'road-slip': spec(8),
-  'drag-test': spec(3),
-  pedal: spec(1),
-  play: spec(2, [], { share: 0, least: 3e-3 }),
-  gap: spec(25, ['lifting', 'rotating'], { share: 0, least: 0.2e-3 }),
-  noise: spec(2, ['rotating']),
-  start: spec(4),
-  disc: spec(260, ['heavy-parts', 'lifting', 'dust', 'springs']),
-  flange: spec(25, ['lifting'], { share: 0.1, least: 3 }),
-  circle: spec(5),
-  'loose-start': spec(8),
-  coil: spec(10, ['lifting'], { share: 0.1, least: 0.2 }),
-  drain: spec(20, ['lifting', 'hot-fluid']),
-  stack: spec(190, ['heavy-parts', 'springs'], { share: 0, least: 0.15e-3 }),
+  road: onRoad(4, { share: 0.03, least: 0.2 }),
+  coast: onRoad(4),
+  listen: onRoad(3),
+  shift: onRoad(5),
+  delay: spec(2, IDLING, ['lurch'], { share: 0.15, least: 0.08 }),
+  pull: onRoad(4),
+  cruise: onRoad(8),
+  stop: onRoad(3),
+  'top-speed': onRoad(15, { share: 0.05, least: 0 }),
+  'hot-run': onRoad(25, { share: 0, least: 4 }),
+  stall: spec(6, WARM, ['stall-test', 'read-warm'], { share: 0.015, least: 0 }),
+  level: spec(4, WARM, ['hot-fluid', 'read-warm']),
+  fluid: spec(2, { place: 'floor' }, ['hot-fluid']),
+  pan: spec(8, PAN_OFF, ['lifting', 'hot-fluid']),
+  pressure: spec(15, WARM, ['stall-test', 'hot-fluid', 'read-warm'], { share: 0.05, least: 20e3 }),
+  tap: spec(22, WARM, ['hot-fluid', 'read-warm'], { share: 0.08, least: 20e3 }),
+  air: spec(35, PAN_OFF, ['lifting', 'hot-fluid', 'compressed-air']),
+  hand: spec(15, { unit: 'open' }, INSIDE),
+  look: spec(20, { unit: 'open' }, INSIDE),
+  teeth: spec(15, { unit: 'open' }, INSIDE),
+  'gear-in': onRoad(3),
+  matched: onRoad(4),
+  standing: spec(2, STANDING),
+  sleeve: spec(15, { unit: 'open' }, INSIDE),
+  'slip-test': spec(3, IDLING, ['stall-test', 'lurch']),
+  'road-slip': onRoad(8),
+  'drag-test': spec(3, IDLING, ['lurch']),
+  pedal: spec(1, STANDING),
+  play: spec(2, STANDING, [], { share: 0, least: 3e-3 }),
+  gap: spec(15, ON_STANDS, ['lifting', 'battery'], { share: 0, least: 0.2e-3 }),
+  noise: spec(2, IDLING),
+  start: onRoad(4),
+  disc: spec(45, { unit: 'out' }, [
+    'heavy-parts',
+    'lifting',
+    'park-free',
+    'engine-hung',
+    'battery',
+    'last-bolt',
+    'springs',
+    'dust',
+    'solvents',
+  ]),
+  flange: spec(15, ON_STANDS, ['lifting', 'park-free'], { share: 0.1, least: 3 }),
+  circle: onRoad(5),
+  'loose-start': onRoad(8),
+  coil: spec(6, ON_STANDS, ['lifting'], { share: 0.1, least: 0.2 }),
+  drain: spec(12, ON_STANDS, ['lifting', 'hot-fluid']),
+  stack: spec(
+    25,
+    { unit: 'open' },
+    ['heavy-parts', 'lifting', 'park-free', 'springs', 'solvents'],
+    {
+      share: 0,
+      least: 0.15e-3,
+    },
+  ),
 };
 
 export interface Check {
@@ -128,17 +169,32 @@ export interface Check {
   readonly kind: CheckKind;
   /** Range, element, link, gear set or place; empty where there is only one. */
   readonly target: string;
+  readonly machine: RigKind;
+  /** Of the check itself. */
   readonly minutes: number;
+  readonly needs: Needs;
+  /** Made on stands, and with the unit out. */
   readonly lift: boolean;
   readonly removal: boolean;
 }
 
-const checkOf = (kind: CheckKind, target = ''): Check => {
-  const { minutes, lift, removal } = CHECK_SPECS[kind];
-  return { id: target ? `${kind} ${target}` : kind, kind, target, minutes, lift, removal };
-};
-const each = (kind: CheckKind, targets: readonly string[]): Check[] =>
-  targets.map((target) => checkOf(kind, target));
+type Maker = (kind: CheckKind, target?: string) => Check;
+
+const makerOf =
+  (machine: RigKind): Maker =>
+  (kind, target = '') => {
+    const { minutes, needs } = CHECK_SPECS[kind];
+    return {
+      id: target ? `${kind} ${target}` : kind,
+      kind,
+      target,
+      machine,
+      minutes,
+      needs,
+      lift: needs.place === 'stands' || needs.unit !== undefined,
+      removal: needs.unit !== undefined,
+    };
+  };
 
 /** Noise tests of both schools, by their names in `clutch/noise.ts`. */
 const NOISES = NOISE_TESTS.map((t) => t.id);
@@ -206,9 +262,13 @@ export function startRanges({ unit }: Rig): StartRanges {
 export function checksOf(rig: Rig): Check[] {
   const { unit, converter, clutch, coupling, engine, vehicle } = rig;
   const kind = rigKind(rig);
+  const checkOf = makerOf(kind);
+  const each = (of: CheckKind, targets: readonly string[]): Check[] =>
+    targets.map((target) => checkOf(of, target));
   const ranges = unit?.ranges.map((r) => r.id) ?? [];
   const dogs = new Set(sleevesOf(rig));
   const geared = unit?.ranges.filter((r) => r.apply.some((id) => dogs.has(id))) ?? [];
+  const rolling = geared.filter((r) => r.id !== startRanges(rig).reverse).map((r) => r.id);
   const oil = oilElements(rig);
   const lever = unit?.elements.filter((e) => e.kind === 'one-way').map((e) => e.id) ?? [];
   const { first, reverse } = startRanges(rig);
@@ -220,11 +280,9 @@ export function checksOf(rig: Rig): Check[] {
     ...each('road', ranges),
     ...each('coast', braking),
     ...each('listen', kind === 'coupling' ? [] : ranges),
-    ...each(
-      'gear-in',
-      geared.map((r) => r.id),
-    ),
-    ...each('matched', clutch ? geared.map((r) => r.id) : []),
+    // Reverse goes in at a standstill only.
+    ...each('gear-in', rolling),
+    ...each('matched', clutch ? rolling : []),
     ...each(
       'standing',
       geared.map((r) => r.id),

@@ -2,6 +2,7 @@ import { agrees, likelihood, READING_ERROR, type Answer, type Reading } from './
 import { readingOf, type Candidate } from './candidates';
 import type { Check } from './checks';
 import { FAULT_SPECS, type FaultKind } from './fault';
+import { ARRIVES, priceFrom, type MachineState } from './shopState';
 
 /**
  * From the readings so far: how much each fault is suspected (Bayes's rule, with how closely a check reads and a chance
@@ -57,6 +58,8 @@ const entropy = (weights: readonly number[]): number => {
 
 export interface NextCheck {
   readonly check: Check;
+  /** With the way there. */
+  readonly minutes: number;
   /** Bits that it is expected to say, and bits for each minute. */
   readonly bits: number;
   readonly worth: number;
@@ -88,20 +91,26 @@ export function bitsOf(check: Check, known: readonly Suspect[], error = READING_
   return Math.max(0, before - after);
 }
 
-/** Checks by what they say for their minutes, the best first; those that can say nothing are left out. */
+/**
+ * Checks by what they say for their minutes, the best first; those that can say nothing, and those that the state of the
+ * machine forbids, are left out.
+ */
 export function nextChecks(
   known: readonly Suspect[],
   checks: readonly Check[],
   done: readonly Reading[],
+  state: MachineState = ARRIVES,
 ): NextCheck[] {
   return checks
     .filter((c) => !done.some((d) => d.check.id === c.id))
-    .map((check) => {
+    .flatMap((check) => {
+      const minutes = priceFrom(state, check);
+      if (minutes === null) return [];
       const bits = bitsOf(check, known);
-      return { check, bits, worth: bits / check.minutes };
+      return [{ check, bits, minutes, worth: bits / minutes }];
     })
     .filter((n) => n.bits > LEAST_BITS)
-    .sort((a, b) => b.worth - a.worth || a.check.minutes - b.check.minutes);
+    .sort((a, b) => b.worth - a.worth || a.minutes - b.minutes);
 }
 
 /** Less than this is nothing: what two figures within their tolerance seem to say. */

@@ -2,6 +2,7 @@ import { readingOf, tellsApart, byFault, type Candidate } from './candidates';
 import type { Answer, Reading } from './answer';
 import type { Check } from './checks';
 import { nextChecks, suspects, type Priors, type Suspect } from './diagnosis';
+import { afterChecks, ARRIVES, priceFrom, reach } from './shopState';
 import { FAULT_SPECS, faultKey, REMEDIES, type Remedy } from './fault';
 
 /**
@@ -13,6 +14,8 @@ export interface ExpertStep {
   readonly answer: Answer;
   /** Faults that still fit after it. */
   readonly left: number;
+  /** With the way there. */
+  readonly minutes: number;
 }
 
 export interface ExpertPath {
@@ -75,22 +78,25 @@ export function expertPath(
   const readings: Reading[] = [...complaint];
   const steps: ExpertStep[] = [];
   let known = suspects(candidates, readings, priors);
+  let state = ARRIVES;
   while (steps.length < MOST_STEPS && !settledBy(known)) {
     const { remedy, sure } = conclude(known);
     const comesOut = remedy === 'strip-down' && sure >= SURE;
-    const next = nextChecks(known, checks, readings).find(
+    const next = nextChecks(known, checks, readings, state).find(
       (n) => n.bits >= WORTH_ASKING && !(comesOut && n.check.removal),
     );
     if (!next) break;
+    const minutes = priceFrom(state, next.check)!;
+    state = reach(next.check.machine, state, next.check.needs)!.state;
     const answer = readingOf(next.check, truth);
     readings.push({ check: next.check, answer });
     known = suspects(candidates, readings, priors);
     const left = byFault(known.filter((s) => s.fits).map((s) => s.candidate)).size;
-    steps.push({ check: next.check, answer, left });
+    steps.push({ check: next.check, answer, left, minutes });
   }
   return {
     steps,
-    minutes: steps.reduce((sum, s) => sum + s.check.minutes, 0),
+    minutes: afterChecks(steps.map((s) => s.check)).minutes,
     conclusion: conclude(known),
   };
 }

@@ -1,10 +1,11 @@
 import { agrees, readingClass, type Answer, type Reading } from './answer';
 import { readingOf, type Candidate } from './candidates';
-import { worksIn } from './chartReason';
+import { changedRanges } from './chartReason';
 import { CHECK_SPECS, type Check } from './checks';
 import { bitsOf, suspects, type Priors } from './diagnosis';
 import { expertPath, remedyOf, sameUntilStripped, type ExpertPath } from './expert';
 import { faultKey, type Remedy } from './fault';
+import { afterChecks } from './shopState';
 import type { Shop } from './shop';
 
 /** What a person did at the desk, in order. */
@@ -29,6 +30,7 @@ export type CauseVerdict = 'right' | 'same-until-stripped' | 'part' | 'wrong';
 export interface DiagnosisGrade {
   readonly cause: CauseVerdict;
   readonly remedy: boolean;
+  /** With all the ways between: what was gone to once is paid once. */
   readonly minutes: number;
   readonly expert: ExpertPath;
   /** No more than half as long again as the expert, and within the limit. */
@@ -39,15 +41,48 @@ export interface DiagnosisGrade {
   readonly against: readonly string[];
   /** No reading speaks against the cause, and it is one that this machine can have. */
   readonly supported: boolean;
-  /** Good ranges in which the element that was named works: it can't be the one. */
+  /** Good ranges that could not do without the element that was named: it can't be the one. */
   readonly clearedBy: readonly string[];
   /** Checks made without their cautions. */
   readonly unsafe: readonly string[];
   /** Expectations that came true, of all. */
   readonly expectedRight: number;
-  /** 0 to 1: cause, remedy, cost, support and safety count alike. */
+  /** 0 to 1: how much the readings bear the cause out, as suspicion that falls on it and on what is like it. */
+  readonly borneOut: number;
+  readonly parts: readonly ScorePart[];
+  /** 0 to 1: the sum of what each part was worth. */
   readonly score: number;
 }
+
+export const SCORE_PARTS = ['cause', 'remedy', 'support', 'cost', 'safety'] as const;
+
+/** What a part of the score came to, of what it is worth. */
+export interface ScorePart {
+  readonly part: (typeof SCORE_PARTS)[number];
+  readonly got: number;
+  readonly worth: number;
+}
+
+/**
+ * A guess is no diagnosis: cause and remedy count as far as the readings bear them out, cost and safety only where tests
+ * have borne out enough.
+ */
+const WORTH: Readonly<Record<ScorePart['part'], number>> = {
+  cause: 0.35,
+  remedy: 0.2,
+  support: 0.25,
+  cost: 0.1,
+  safety: 0.1,
+};
+/** Suspicion from which a cause counts as borne out in full, and from which thrift and care count. */
+const BORNE_OUT = 0.8;
+const COUNTS_FROM = 0.5;
+const CAUSE_SHARE: Readonly<Record<CauseVerdict, number>> = {
+  right: 1,
+  'same-until-stripped': 1,
+  part: 0.4,
+  wrong: 0,
+};
 
 export interface DeskCase {
   readonly shop: Shop;
@@ -94,20 +129,29 @@ export function gradeDiagnosis(
   const unsafe = entries.flatMap((e) =>
     !e.safe && CHECK_SPECS[checkOf(e.check).kind].hazards.length > 0 ? [e.check] : [],
   );
-  const minutes = readings.reduce((sum, r) => sum + r.check.minutes, 0);
+  const { minutes } = afterChecks(readings.map((r) => r.check));
   const expert = expertPath(candidates, shop.checks, truth, priors, complaint);
   const cause = causeVerdict(shop.checks, truth, named, diagnosis.cause);
   const remedy = diagnosis.remedy === remedyOf(truth.faults);
   const within = desk.limit === null || minutes <= desk.limit;
   const thrifty = within && minutes <= Math.max(THRIFT * expert.minutes, LEAST_MINUTES);
   const supported = against.length === 0 && named.length > 0;
-  const parts = [
-    cause === 'right' || cause === 'same-until-stripped',
-    remedy,
-    thrifty,
-    supported,
-    unsafe.length === 0,
-  ];
+  const all = [...complaint, ...readings];
+  const borneOut =
+    readings.length > 0 && supported ? suspicionOf(shop.checks, candidates, all, named, priors) : 0;
+  const earned = Math.min(1, borneOut / BORNE_OUT);
+  const counts = borneOut >= COUNTS_FROM;
+  const shares: Readonly<Record<ScorePart['part'], number>> = {
+    cause: CAUSE_SHARE[cause] * earned,
+    remedy: remedy ? earned : 0,
+    support: earned,
+    cost: thrifty && counts ? 1 : 0,
+    safety: unsafe.length === 0 && counts ? 1 : 0,
+  };
+  const parts = SCORE_PARTS.map((part): ScorePart => {
+    const worth = WORTH[part];
+    return { part, worth, got: worth * shares[part] };
+  });
   return {
     cause,
     remedy,
@@ -120,11 +164,26 @@ export function gradeDiagnosis(
     clearedBy: clearedBy(shop, [...complaint, ...readings], diagnosis.cause),
     unsafe,
     expectedRight: readings.filter((r, k) => entries[k]!.expected === classOf(r)).length,
-    score: parts.filter(Boolean).length / parts.length,
+    borneOut,
+    parts,
+    score: Math.round(1e4 * parts.reduce((sum, p) => sum + p.got, 0)) / 1e4,
   };
 }
-/** Nobody is thriftless over a few minutes. */
+/** Up to so many minutes nobody is blamed for. */
 const LEAST_MINUTES = 15;
+
+/** Share of the suspicion on the cause that was named, and on all that no check short of stripping down tells from it. */
+function suspicionOf(
+  checks: readonly Check[],
+  candidates: readonly Candidate[],
+  readings: readonly Reading[],
+  named: readonly Candidate[],
+  priors: Priors,
+): number {
+  return suspects(candidates, readings, priors)
+    .filter((s) => s.weight > 0 && named.some((c) => sameUntilStripped(checks, c, s.candidate)))
+    .reduce((sum, s) => sum + s.weight, 0);
+}
 
 function causeVerdict(
   checks: readonly Check[],
@@ -149,15 +208,16 @@ function speaksAgainst(readings: readonly Reading[], named: readonly Candidate[]
   return best.map((r) => r.check.id);
 }
 
-/** Good ranges in which the element named works. A fault that only shows in some of them clears nothing by this. */
+/** Good ranges that could not do without the element that was named. */
 function clearedBy({ driving }: Shop, readings: readonly Reading[], cause: string): string[] {
   const element = cause.split('=')[0] ?? '';
   const fails = /=(will-not-apply|burnt|ring-out|will-not-hold)$/.test(cause);
   if (!driving || !fails || !driving.unit.elements.some((e) => e.id === element)) return [];
-  const good = readings.filter((r) => r.check.kind === 'road' && isGood(r.answer));
-  return good
+  const changed = changedRanges(driving.unit);
+  return readings
+    .filter((r) => r.check.kind === 'road' && isGood(r.answer))
     .map((r) => r.check.target)
-    .filter((range) => worksIn(driving.unit, range).includes(element));
+    .filter((range) => changed.mustWork(range, element));
 }
 
 const isGood = ({ word }: Answer): boolean => word === 'right';

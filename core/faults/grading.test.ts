@@ -50,7 +50,7 @@ test('the expert finds every fault, or what it can not be told from, without dea
     const told = [...complaint.map((r) => r.check), ...path.steps.map((s) => s.check)];
     const alike = named.some((c) => sameUntilStripped(told, c, truth));
     expect([faultKey(truth.faults), alike]).toEqual([faultKey(truth.faults), true]);
-    expect(path.minutes).toBe(path.steps.reduce((s, x) => s + x.check.minutes, 0));
+    expect(path.minutes).toBe(path.steps.reduce((s, x) => s + x.minutes, 0));
   }
 });
 
@@ -63,6 +63,23 @@ test('a whole case done as the expert does it scores full', () => {
   expect(grade).toMatchObject({ cause: 'right', remedy: true, thrifty: true, score: 1 });
   expect(grade.useless).toEqual([]);
   expect(grade.expectedRight).toBe(steps.length);
+});
+
+// A guess is no diagnosis: named without a test, the right cause is worth nothing, and a wrong one no more.
+test('a guess scores nothing, and the parts say what each was worth', () => {
+  for (const cause of ['B1=burnt', 'C1=burnt']) {
+    const guess = gradeDiagnosis(BURNT, [], { cause, remedy: 'strip-down' });
+    expect([cause, guess.score, guess.borneOut]).toEqual([cause, 0, 0]);
+  }
+  // One test of little use bears the right cause out a little, and is worth a little.
+  const some = gradeDiagnosis(BURNT, [entry('road D4', 'neutral')], {
+    cause: 'B1=burnt',
+    remedy: 'strip-down',
+  });
+  expect(some.score).toBeGreaterThan(0);
+  expect(some.score).toBeLessThan(0.9);
+  expect(some.parts.reduce((sum, p) => sum + p.worth, 0)).toBeCloseTo(1, 9);
+  expect(some.parts.reduce((sum, p) => sum + p.got, 0)).toBeCloseTo(some.score, 3);
 });
 
 test('what was done badly is named', () => {

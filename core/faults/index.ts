@@ -30,14 +30,35 @@ export {
   DIFFICULTIES,
   drawCase,
   hasSymptom,
+  ticketOf,
   type Difficulty,
   type DrawnCase,
 } from './cases';
-export { chartReason, worksIn, type ChartReason } from './chartReason';
+export {
+  changedRanges,
+  chartReason,
+  worksIn,
+  type ChangedRanges,
+  type ChartReason,
+} from './chartReason';
+export {
+  afterChecks,
+  ARRIVES,
+  priceAlone,
+  priceFrom,
+  reach,
+  setMinutes,
+  type MachineState,
+  type Move,
+  type Needs,
+  type Reached,
+  type Step,
+} from './shopState';
 export {
   CHECK_SPECS,
   checksOf,
   driverChecks,
+  HAZARDS,
   shiftsOf,
   startRanges,
   type Check,
@@ -92,11 +113,13 @@ export {
 } from './expert';
 export {
   gradeDiagnosis,
+  SCORE_PARTS,
   type CauseVerdict,
   type DeskCase,
   type DeskEntry,
   type Diagnosis,
   type DiagnosisGrade,
+  type ScorePart,
 } from './gradeDiagnosis';
 export {
   caseProblems,

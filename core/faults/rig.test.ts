@@ -19,6 +19,7 @@ import {
   type Fault,
   type Hazard,
   type Rig,
+  priceAlone,
 } from './index';
 import { AUTOMATIC, COUPLING, DUAL, MANUAL, SIMPSON } from './tests/rigs';
 
@@ -116,7 +117,8 @@ test('a key names what failed and where, in one order', () => {
 
 // Common practice, no source: what each kind of check costs against the others, and the cautions that go with it.
 test('cheap before dear, and no check without its cautions', () => {
-  const minutes = (kind: keyof typeof CHECK_SPECS) => CHECK_SPECS[kind].minutes;
+  const minutes = (kind: keyof typeof CHECK_SPECS) =>
+    priceAlone({ machine: 'automatic', ...CHECK_SPECS[kind] });
   expect(minutes('fluid')).toBeLessThan(minutes('pressure'));
   expect(minutes('road')).toBeLessThan(minutes('pressure'));
   expect(minutes('pressure')).toBeLessThan(minutes('air'));
@@ -129,8 +131,11 @@ test('cheap before dear, and no check without its cautions', () => {
     pan: 'hot-fluid',
     disc: 'dust',
     stack: 'springs',
-    gap: 'rotating',
-    tap: 'lifting',
+    gap: 'battery',
+    tap: 'read-warm',
+    look: 'park-free',
+    road: 'road-test',
+    'drag-test': 'lurch',
   };
   for (const [kind, hazard] of Object.entries(wants))
     expect([kind, CHECK_SPECS[kind as 'stall'].hazards]).toEqual([
@@ -138,8 +143,17 @@ test('cheap before dear, and no check without its cautions', () => {
       expect.arrayContaining([hazard]),
     ]);
   for (const [kind, spec] of Object.entries(CHECK_SPECS)) {
-    if (spec.removal) expect([kind, spec.minutes >= 180, spec.lift]).toEqual([kind, true, true]);
-    if (spec.removal) expect(spec.hazards).toContain('heavy-parts');
+    if (spec.needs.unit)
+      expect([kind, spec.hazards]).toEqual([
+        kind,
+        expect.arrayContaining(['heavy-parts', 'park-free']),
+      ]);
+    // Nothing is measured at a clutch or under a raised vehicle with the engine running, and nothing is driven on stands.
+    if (spec.needs.place === 'stands' || spec.needs.unit)
+      expect([kind, spec.needs.engine]).not.toEqual([kind, 'runs']);
+    if (spec.hazards.includes('stall-test'))
+      expect([kind, spec.needs.place]).toEqual([kind, 'floor']);
+    if (spec.needs.fluid === 'warm') expect(spec.hazards).toContain('read-warm');
   }
 });
 

@@ -1,11 +1,13 @@
 import { tellsApart, type Candidate } from './candidates';
 import type { Check } from './checks';
+import { priceAlone, setMinutes } from './shopState';
 
 type Answered = Pick<Candidate, 'answers'>;
 
 /**
  * Which checks tell faults apart, and the cheapest set that tells all apart that can be: a weighted set cover over pairs of
- * faults, solved exactly by branch and bound (any text on combinatorial optimisation) up to a number of nodes.
+ * faults, solved exactly by branch and bound (any text on combinatorial optimisation) up to a number of nodes. A set costs
+ * what `setMinutes` says: two looks inside an opened unit cost one removal.
  */
 export interface TestPlan {
   readonly checks: readonly Check[];
@@ -19,7 +21,7 @@ export interface TestPlan {
 /** The cheapest check that reads differently for the two; `null` when none does. */
 export function cheapestSplit(checks: readonly Check[], a: Answered, b: Answered): Check | null {
   return checks.reduce<Check | null>(
-    (best, c) => (tellsApart(c, a, b) && (!best || c.minutes < best.minutes) ? c : best),
+    (best, c) => (tellsApart(c, a, b) && (!best || priceAlone(c) < priceAlone(best)) ? c : best),
     null,
   );
 }
@@ -36,14 +38,14 @@ export function cheapestPlan(checks: readonly Check[], rows: readonly Answered[]
       if (by.length === 0) inseparable.push([a, b]);
       else {
         pairs.push([a, b]);
-        covers.push(by.sort((x, y) => checks[x]!.minutes - checks[y]!.minutes));
+        covers.push(by.sort((x, y) => priceAlone(checks[x]!) - priceAlone(checks[y]!)));
       }
     }
   const search = cover(checks, essential(covers));
   const chosen = search.best.map((k) => checks[k]!);
   return {
-    checks: chosen.sort((a, b) => a.minutes - b.minutes),
-    minutes: chosen.reduce((sum, c) => sum + c.minutes, 0),
+    checks: chosen.sort((a, b) => priceAlone(a) - priceAlone(b)),
+    minutes: setMinutes(chosen),
     inseparable,
     exact: search.exact,
   };
@@ -60,17 +62,20 @@ function essential(covers: readonly number[][]): number[][] {
 
 /** Always branches on the pair that fewest checks tell apart; a bound is a check for each pair with nothing in common. */
 function cover(checks: readonly Check[], pairs: readonly number[][]) {
-  const cost = (k: number) => checks[k]!.minutes;
+  // What is paid once for all (the way to a state) depends on the set; each check's own minutes bound it from below.
+  const own = (k: number) => checks[k]!.minutes;
+  const costOf = (set: readonly number[]) => setMinutes(set.map((k) => checks[k]!));
   let best = greedy(checks, pairs);
-  let bestCost = best.reduce((s, k) => s + cost(k), 0);
+  let bestCost = costOf(best);
   let nodes = 0;
-  const visit = (chosen: number[], spent: number, left: readonly number[][]): void => {
+  const visit = (chosen: number[], left: readonly number[][]): void => {
     if (++nodes > MOST_NODES) return;
+    const spent = costOf(chosen);
     if (left.length === 0) {
       if (spent < bestCost) [best, bestCost] = [[...chosen], spent];
       return;
     }
-    if (spent + disjointBound(left, cost) >= bestCost) return;
+    if (spent + disjointBound(left, own) >= bestCost) return;
     const tightest = left.reduce((a, b) => (b.length < a.length ? b : a));
     // Each branch takes one check and gives up those before it, so that no set is met twice.
     tightest.forEach((k, place) => {
@@ -78,10 +83,10 @@ function cover(checks: readonly Check[], pairs: readonly number[][]) {
       const rest = left
         .filter((pair) => !pair.includes(k))
         .map((pair) => pair.filter((v) => !given.includes(v)));
-      if (rest.every((pair) => pair.length > 0)) visit([...chosen, k], spent + cost(k), rest);
+      if (rest.every((pair) => pair.length > 0)) visit([...chosen, k], rest);
     });
   };
-  visit([], 0, pairs);
+  visit([], pairs);
   return { best, exact: nodes <= MOST_NODES };
 }
 
@@ -100,7 +105,7 @@ function greedy(checks: readonly Check[], pairs: readonly number[][]): number[] 
   const chosen: number[] = [];
   let left = [...pairs];
   while (left.length > 0) {
-    const worth = (k: number) => left.filter((p) => p.includes(k)).length / checks[k]!.minutes;
+    const worth = (k: number) => left.filter((p) => p.includes(k)).length / priceAlone(checks[k]!);
     const next = checks.map((_c, k) => k).reduce((a, b) => (worth(b) > worth(a) ? b : a));
     chosen.push(next);
     left = left.filter((p) => !p.includes(next));

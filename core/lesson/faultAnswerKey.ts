@@ -1,4 +1,5 @@
 import {
+  afterChecks,
   caseProblems,
   causeOf,
   complaintOf,
@@ -17,6 +18,7 @@ import {
   singleFaults,
   SOUND_MACHINE,
   suspects,
+  ticketOf,
   type Candidate,
   type DeskCase,
   type Fault,
@@ -97,14 +99,15 @@ function rowKey(question: RowQuestion, unit: Unit): FaultKeyResult {
   const driving = drivingOf(rig);
   const cells = driving.cells(machineOf(rig, [fault]));
   const sound = driving.cells(SOUND_MACHINE);
-  if (cells.every((c, k) => c.drive === sound[k]!.drive)) return refuse('no-symptom');
+  const alike = (a: SymptomCell, b: SymptomCell) => a.drive === b.drive && a.coast === b.coast;
+  if (cells.every((c, k) => alike(c, sound[k]!))) return refuse('no-symptom');
   if (question.kind === 'symptom-row') {
     const asked = cells.filter((c) => question.ranges.includes(c.range));
     if (asked.length === 0) return refuse('no-ranges');
     return { ok: true, key: { kind: 'symptom-row', cells: asked } };
   }
   if (!unit.elements.some((e) => e.id === fault.target)) return refuse('not-an-element');
-  const reads = (list: readonly SymptomCell[]) => list.map((c) => c.drive).join();
+  const reads = (list: readonly SymptomCell[]) => list.map((c) => `${c.drive} ${c.coast}`).join();
   const right = unit.elements
     .map((e) => e.id)
     .filter((id) =>
@@ -132,13 +135,15 @@ export function deskOf(
   const sound = examine(shop, []);
   // Two causes at once are among what could be wrong too, or nothing would fit at the end.
   if (cause.length > 1) candidates.push(truth);
+  const priors = priorsOf(faultCase);
+  const said = complaintOf(shop, truth, sound, faultCase.id);
   return {
     shop,
     candidates,
     truth,
     sound,
-    priors: priorsOf(faultCase),
-    complaint: complaintOf(shop, truth, sound, faultCase.id),
+    priors,
+    complaint: ticketOf(shop, candidates, truth, said, priors).complaint,
     limit: faultCase.limitMinutes ?? null,
   };
 }
@@ -157,6 +162,7 @@ function testKey(question: WhichTestQuestion, desk: DeskCase): FaultKeyResult {
     known,
     offered.map((c) => c!),
     readings,
+    afterChecks(done.map((c) => c!)).state,
   );
   if (ranked.length === 0) return refuse('nothing-to-tell');
   const fitting = known.filter((s) => s.fits).map((s) => faultKey(s.candidate.faults));

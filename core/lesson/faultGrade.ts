@@ -1,4 +1,10 @@
-import { gradeDiagnosis, worksIn, type DiagnosisGrade, type SymptomCell } from '../faults';
+import {
+  changedRanges,
+  gradeDiagnosis,
+  worksIn,
+  type DiagnosisGrade,
+  type SymptomCell,
+} from '../faults';
 import type { Unit } from '../geartrain';
 import {
   faultAnswerKey,
@@ -38,7 +44,8 @@ interface Judged {
 /** A diagnosis that has been weighed, as parts of an answer. */
 export function gradeOfDiagnosis(weighed: DiagnosisGrade): FaultGrade {
   const { parts, misconception } = diagnosed(weighed);
-  return { score: weighed.score, parts, misconception: weighed.score === 1 ? null : misconception };
+  const { score } = weighed;
+  return { score, parts, misconception: score === 1 ? null : misconception };
 }
 
 /**
@@ -54,6 +61,11 @@ export function gradeFault(
   if (answer.kind !== question.kind)
     throw new Error(`gradeFault: expected "${question.kind}", got "${answer.kind}"`);
   if (!known.ok) return known;
+  if (known.key.kind === 'diagnose' && answer.kind === 'diagnose')
+    return {
+      ok: true,
+      grade: gradeOfDiagnosis(gradeDiagnosis(known.key.desk, answer.entries, answer)),
+    };
   const { parts, misconception } = judge(known.key, subject.unit, answer);
   const score = parts.filter((p) => p.right).length / parts.length;
   return { ok: true, grade: { score, parts, misconception: score === 1 ? null : misconception } };
@@ -64,8 +76,6 @@ function judge(key: FaultAnswerKey, unit: Unit | null, answer: FaultAnswer): Jud
   if (key.kind === 'which-element' && answer.kind === 'which-element')
     return element(key, unit, answer.element);
   if (key.kind === 'which-test' && answer.kind === 'which-test') return test(key, answer.check);
-  if (key.kind === 'diagnose' && answer.kind === 'diagnose')
-    return diagnosed(gradeDiagnosis(key.desk, answer.entries, answer));
   throw new Error(`gradeFault: key "${key.kind}" does not fit answer "${answer.kind}"`);
 }
 
@@ -98,8 +108,10 @@ function element(
   const good = key.cells.filter((c) => c.drive === 'right').map((c) => c.range);
   const bad = key.cells.filter((c) => c.drive !== 'right').map((c) => c.range);
   const works = (range: string) => unit !== null && worksIn(unit, range).includes(named);
+  const changed = unit && changedRanges(unit);
+  const needed = (range: string) => changed?.mustWork(range, named) ?? false;
   const code: Misconception | null =
-    bad.every(works) && good.some(works)
+    bad.length > 0 && bad.every(works) && good.some(needed)
       ? 'works-in-a-good-range'
       : bad.some(works) && !bad.every(works)
         ? 'not-in-every-bad-range'
@@ -119,7 +131,7 @@ function test(key: Of<FaultAnswerKey, 'which-test'>, check: string): Judged {
   const right = own !== undefined && own.worth >= AS_GOOD * best!.worth;
   const code: Misconception | null = !own
     ? 'tells-nothing'
-    : own.check.minutes > best!.check.minutes
+    : own.minutes > best!.minutes
       ? 'dear-before-cheap'
       : null;
   return { parts: [{ part: 'test', right }], misconception: code };
@@ -130,9 +142,10 @@ function diagnosed(grade: DiagnosisGrade): Judged {
   const parts: FaultGradedPart[] = [
     { part: 'cause', right: found },
     { part: 'remedy', right: grade.remedy },
-    { part: 'cost', right: grade.thrifty },
-    { part: 'support', right: grade.supported },
-    { part: 'safety', right: grade.unsafe.length === 0 },
+    ...(['cost', 'support', 'safety'] as const).map((part) => ({
+      part,
+      right: grade.parts.some((p) => p.part === part && p.got === p.worth),
+    })),
   ];
   const code: Misconception | null =
     grade.clearedBy.length > 0

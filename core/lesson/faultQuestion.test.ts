@@ -116,7 +116,8 @@ test('which test next: the worth of each, and what a choice gives away', () => {
 
 test('a whole case: the desk’s verdict as parts of an answer', () => {
   const desk = deskOf(readCase('quay-hopper'));
-  const right = gradeDiagnosis(desk, [], {
+  const entries = [{ check: 'circle', expected: 'hops', safe: true }];
+  const right = gradeDiagnosis(desk, entries, {
     cause: 'coupling=ramp-jammed',
     remedy: 'strip-down',
   });
@@ -131,7 +132,7 @@ test('a whole case: the desk’s verdict as parts of an answer', () => {
   // Through the same door as every other question.
   const answer: FaultAnswer = {
     kind: 'diagnose',
-    entries: [],
+    entries,
     cause: 'coupling=ramp-jammed',
     remedy: 'strip-down',
   };

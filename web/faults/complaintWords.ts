@@ -10,6 +10,7 @@ export function complaintText(
   unit: Unit | null,
   readings: readonly Reading[],
 ): string {
+  if (readings.length === 0) return t('faults.driver.vague');
   return readings
     .map(({ check, answer }) => {
       const [from, to] = check.target.split('>');

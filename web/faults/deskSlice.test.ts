@@ -33,6 +33,8 @@ test('the log gives readings of checks that the machine has', () => {
     minutes: 3,
     lift: false,
     removal: false,
+    machine: 'automatic' as const,
+    needs: {},
   };
   const entry = (id: string) => ({
     check: id,
