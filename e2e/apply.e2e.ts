@@ -26,7 +26,7 @@ test('a unit is opened, its section drawn, and a row of the chart put on the ben
   await b.open(run.at('/teach/models/units'));
   await b.press('link', 'Skerry three-speed');
   await shows('2.44 exactly 61/25 same way');
-  await b.role('button', 'C1, Ahead clutch: applied');
+  await b.role('button', 'C1, Forward clutch: applied');
   await b.role('img', 'F1, Low one-way: holds by itself');
   await b.press('button', /^2.*put D2 on the bench/);
   await shows('1.44 exactly 36/25');

@@ -38,9 +38,9 @@ test('third and reverse gone, the others good: only what works in both and in no
 
 test('a fault shows what looks like it and the check that splits them; the table goes out', async () => {
   await b.open(run.at('/teach/faults/atlas'));
-  await b.press('button', 'C1, Ahead clutch: will not come on');
+  await b.press('button', 'C1, Forward clutch: will not come on');
   await b.see('On the road these look just like it:');
-  await b.see(/Pressure at C1, Ahead clutch \(25 min/);
+  await b.see(/Pressure at C1, Forward clutch \(25 min/);
   await b.press('button', 'CSV');
   const csv = new TextDecoder().decode(bytesOf(await downloaded(b, '.csv')));
   expect(csv).toContain('Fault,');

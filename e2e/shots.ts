@@ -81,7 +81,7 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'atlas',
     route: '/teach/faults/atlas',
-    steps: (b) => b.press('button', 'C1, Ahead clutch: will not come on'),
+    steps: (b) => b.press('button', 'C1, Forward clutch: will not come on'),
   },
   {
     name: 'converter-night',

@@ -258,6 +258,18 @@ export function startRanges({ unit }: Rig): StartRanges {
   };
 }
 
+/** The cautions of one check: a range that is not driven in is tried standing, and an idling gauge needs no stall. */
+export function hazardsOf({ kind, target, needs }: Check): readonly Hazard[] {
+  if ((kind === 'road' || kind === 'listen') && needs.place === 'floor') return ['lurch'];
+  const { hazards } = CHECK_SPECS[kind];
+  return kind === 'pressure' && target === 'idle'
+    ? hazards.filter((h) => h !== 'stall-test')
+    : hazards;
+}
+
+/** Standing, foot on the brake: what a range that should not drive needs. */
+const AT_REST: Needs = { place: 'floor', engine: 'runs' };
+
 /** Every check of this rig, those on the road first. */
 export function checksOf(rig: Rig): Check[] {
   const { unit, converter, clutch, coupling, engine, vehicle } = rig;
@@ -271,15 +283,18 @@ export function checksOf(rig: Rig): Check[] {
   const rolling = geared.filter((r) => r.id !== startRanges(rig).reverse).map((r) => r.id);
   const oil = oilElements(rig);
   const lever = unit?.elements.filter((e) => e.kind === 'one-way').map((e) => e.id) ?? [];
+  const driving = unit?.ranges.filter((r) => solveUnit(unit, r.apply).outcome === 'drives') ?? [];
+  const drives = (id: string) => driving.some((r) => r.id === id);
+  const inRange = (of: CheckKind, id: string): Check =>
+    drives(id) ? checkOf(of, id) : { ...checkOf(of, id), needs: AT_REST };
   const { first, reverse } = startRanges(rig);
   const starts = [first, reverse].filter((id) => id !== null);
-  const driving = unit?.ranges.filter((r) => solveUnit(unit, r.apply).outcome === 'drives') ?? [];
   const braking = kind === 'manual' || kind === 'coupling' ? [] : driving.map((r) => r.id);
   const pressures = [...(first ? ['idle', 'full'] : []), ...(reverse ? ['reverse'] : [])];
   return [
-    ...each('road', ranges),
+    ...ranges.map((id) => inRange('road', id)),
     ...each('coast', braking),
-    ...each('listen', kind === 'coupling' ? [] : ranges),
+    ...(kind === 'coupling' ? [] : ranges.map((id) => inRange('listen', id))),
     // Reverse goes in at a standstill only.
     ...each('gear-in', rolling),
     ...each('matched', clutch ? rolling : []),

@@ -1,7 +1,7 @@
 import { agrees, readingClass, type Answer, type Reading } from './answer';
 import { readingOf, type Candidate } from './candidates';
 import { changedRanges } from './chartReason';
-import { CHECK_SPECS, type Check } from './checks';
+import { hazardsOf, type Check } from './checks';
 import { bitsOf, suspects, type Priors } from './diagnosis';
 import { expertPath, remedyOf, sameUntilStripped, type ExpertPath } from './expert';
 import { faultKey, type Remedy } from './fault';
@@ -127,7 +127,7 @@ export function gradeDiagnosis(
   const named = candidates.filter((c) => faultKey(c.faults) === diagnosis.cause);
   const against = speaksAgainst([...complaint, ...readings], named);
   const unsafe = entries.flatMap((e) =>
-    !e.safe && CHECK_SPECS[checkOf(e.check).kind].hazards.length > 0 ? [e.check] : [],
+    !e.safe && hazardsOf(checkOf(e.check)).length > 0 ? [e.check] : [],
   );
   const { minutes } = afterChecks(readings.map((r) => r.check));
   const expert = expertPath(candidates, shop.checks, truth, priors, complaint);

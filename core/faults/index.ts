@@ -59,6 +59,7 @@ export {
   checksOf,
   driverChecks,
   HAZARDS,
+  hazardsOf,
   shiftsOf,
   startRanges,
   type Check,

@@ -64,6 +64,14 @@ export const CAUTION_TOPICS = [
   'compressed-air',
   'rotating',
   'stall-test',
+  'road-test',
+  'lurch',
+  'park-free',
+  'engine-hung',
+  'last-bolt',
+  'battery',
+  'solvents',
+  'read-warm',
   'own',
 ] as const;
 export type CautionTopic = (typeof CAUTION_TOPICS)[number];

@@ -155,7 +155,7 @@ function Reason({ unit, seen, none }: ReasonProps) {
   const { t } = useTranslation();
   const bad = Object.keys(seen).filter((r) => seen[r] !== 'right');
   const good = Object.keys(seen).filter((r) => seen[r] === 'right');
-  const { inAllBad, cleared, left } = useMemo(
+  const { inAllBad, cleared, left, alwaysOn } = useMemo(
     () => chartReason(unit, bad, good),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- bad and good follow from seen
     [unit, seen],
@@ -175,6 +175,11 @@ function Reason({ unit, seen, none }: ReasonProps) {
       <p>
         {t('atlas.left')} <strong>{list(left)}</strong>
       </p>
+      {alwaysOn.length > 0 && (
+        <p>
+          {t('atlas.alwaysOn')} <strong>{list(alwaysOn)}</strong>
+        </p>
+      )}
       {none && <p role="alert">{t('atlas.noneFits')}</p>}
     </div>
   );

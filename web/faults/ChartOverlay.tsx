@@ -1,6 +1,12 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { chartReason, worksIn, type ChartReason, type Reading } from '../../core/faults';
+import {
+  changedRanges,
+  chartReason,
+  worksIn,
+  type ChartReason,
+  type Reading,
+} from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { gearName, rangeName } from '../shared/unitNames';
 
@@ -22,7 +28,8 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
   const bad = [...driven].filter(([, good]) => !good).map(([id]) => id);
   const good = [...driven].filter(([, fine]) => fine).map(([id]) => id);
   const works = useMemo(() => new Map(unit.ranges.map((r) => [r.id, worksIn(unit, r.id)])), [unit]);
-  const reason = chartReason(unit, bad, good);
+  const changed = useMemo(() => changedRanges(unit), [unit]);
+  const reason = chartReason(unit, bad, good, changed);
   const stateOf = (id: string) =>
     !reasoned
       ? 'none'
@@ -87,7 +94,8 @@ function Reasoned({ unit, reason }: { unit: Unit; reason: ChartReason }) {
       {t('desk.reasonBad', { bad: ranges(reason.bad), all: list(reason.inAllBad) })}{' '}
       {reason.good.length > 0 &&
         t('desk.reasonGood', { good: ranges(reason.good), cleared: list(reason.cleared) })}{' '}
-      <strong>{t('desk.reasonLeft', { left: list(reason.left) })}</strong>
+      <strong>{t('desk.reasonLeft', { left: list(reason.left) })}</strong>{' '}
+      {reason.alwaysOn.length > 0 && t('desk.reasonStuck', { on: reason.alwaysOn.join(', ') })}
     </p>
   );
 }

@@ -13,7 +13,8 @@ import { ChartOverlay } from './ChartOverlay';
 import { ControlsPanel } from './ControlsPanel';
 import { DecidePanel } from './DecidePanel';
 import { DeskResult } from './DeskResult';
-import { readingsOf, type DeskWork } from './deskWork';
+import { readingsOf, stateOf, type DeskWork } from './deskWork';
+import { MachineLine } from './MachineLine';
 import { EvidenceLog } from './EvidenceLog';
 import { SuspectBoard } from './SuspectBoard';
 import { TestCard } from './TestCard';
@@ -56,6 +57,7 @@ export function Desk(props: DeskProps) {
     const answer = await session.read(asked.id);
     onWork({ log: [...work.log, { check: asked.id, expected, safe, answer }] });
   };
+  const { state } = useMemo(() => stateOf(session.checks, work.log), [session, work.log]);
   const shared = { unit, session, work, onWork };
   return (
     <div className="desk">
@@ -74,6 +76,7 @@ export function Desk(props: DeskProps) {
           />
         ) : (
           <>
+            <MachineLine state={state} />
             <div className="desk-choose">
               <ControlsPanel {...shared} manual={faultCase.clutch !== undefined} />
               <TestList {...shared} />
@@ -83,6 +86,7 @@ export function Desk(props: DeskProps) {
               unit={unit}
               session={session}
               check={check}
+              state={state}
               entry={work.log.find((e) => e.check === work.check) ?? null}
               onTake={(expected, safe) => check && void take(check, expected, safe)}
             />

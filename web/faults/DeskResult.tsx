@@ -91,7 +91,19 @@ function Faultfinding({ unit, session, grade }: Omit<Props, 'log' | 'cause'>) {
   ].filter((line) => line !== false);
   return (
     <ul className="result-lines">
-      <li>{t('desk.score', { share: formatShare(grade.score) })}</li>
+      <li>
+        {t('desk.score', { share: formatShare(grade.score), borne: formatShare(grade.borneOut) })}
+        <ul className="score-parts" aria-label={t('desk.scoreParts')}>
+          {grade.parts.map(({ part, got, worth }) => (
+            <li key={part} data-full={got === worth}>
+              <span>{t(`desk.parts.${part}`)}</span>
+              <strong className="figure">
+                {t('desk.partGot', { got: formatShare(got), worth: formatShare(worth) })}
+              </strong>
+            </li>
+          ))}
+        </ul>
+      </li>
       {lines.map((line) => (
         <li key={line}>{line}</li>
       ))}

@@ -4,7 +4,7 @@ import type { Unit } from '../../core/geartrain';
 import { CheckOutlined, CloseOutlined } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
 import type { OpenedDesk } from '../workers/protocol';
-import type { DeskWork, LogEntry } from './deskWork';
+import { stateOf, type DeskWork, type LogEntry } from './deskWork';
 import { checkName, readingText, wordText } from './faultWords';
 
 interface Props {
@@ -18,6 +18,7 @@ interface Props {
 export function EvidenceLog({ unit, session, work, onWork }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
+  const spent = (count: number) => stateOf(session.checks, work.log.slice(0, count)).minutes;
   return (
     <div className="evidence">
       <h3>{t('desk.evidence')}</h3>
@@ -39,7 +40,13 @@ export function EvidenceLog({ unit, session, work, onWork }: Props) {
               check && (
                 <li key={`${entry.check} ${String(k)}`}>
                   <button type="button" onClick={() => onWork({ check: check.id })}>
-                    <Line unit={unit} session={session} check={check} entry={entry} />
+                    <Line
+                      unit={unit}
+                      session={session}
+                      check={check}
+                      entry={entry}
+                      minutes={spent(k + 1) - spent(k)}
+                    />
                   </button>
                 </li>
               )
@@ -56,9 +63,11 @@ interface LineProps {
   session: OpenedDesk;
   check: Check;
   entry: LogEntry;
+  /** That it took, with the way there. */
+  minutes: number;
 }
 
-function Line({ unit, session, check, entry }: LineProps) {
+function Line({ unit, session, check, entry, minutes }: LineProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const came = readingClass(check, entry.answer, readingOf(check, session.sound));
@@ -66,8 +75,7 @@ function Line({ unit, session, check, entry }: LineProps) {
   return (
     <>
       <span className="evidence-check">
-        {checkName(t, unit, check)}{' '}
-        <span className="quiet">{t('faults.price', { minutes: check.minutes })}</span>
+        {checkName(t, unit, check)} <span className="quiet">{t('faults.price', { minutes })}</span>
       </span>
       <strong>{readingText(t, numbers, check, entry.answer)}</strong>
       <span className="evidence-expected" data-right={right}>

@@ -9,7 +9,7 @@ import {
   type Priors,
 } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
-import { formatNumber } from '../shared/numbers';
+import { formatShare } from '../shared/numbers';
 import { checkText } from './faultWords';
 
 const SHOWN = 3;
@@ -42,7 +42,7 @@ export function PlanPanel({ unit, checks, rows, priors }: Props) {
         {next.slice(0, SHOWN).map(({ check, bits }) => (
           <li key={check.id}>
             {checkText(t, unit, check)}
-            <span className="quiet">{t('atlas.bits', { bits: formatNumber(bits, 1) })}</span>
+            <span className="quiet">{t('atlas.bits', { share: formatShare(2 ** -bits) })}</span>
           </li>
         ))}
       </ol>

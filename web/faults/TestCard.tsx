@@ -1,38 +1,64 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { CHECK_SPECS, readingClass, readingOf, type Check } from '../../core/faults';
+import {
+  hazardsOf,
+  reach,
+  readingClass,
+  readingOf,
+  type Check,
+  type MachineState,
+} from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { WarningFilled } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
 import type { DeskSession } from '../workers/faultWorker';
 import { expectable, type LogEntry } from './deskWork';
-import { checkName, priceText, readingText, wordText } from './faultWords';
+import { checkName, howText, readingText, wordText } from './faultWords';
 import { ShiftTrace } from './ShiftTrace';
 
 interface Props {
   unit: Unit | null;
   session: DeskSession;
   check: Check | null;
+  /** How the machine stands. */
+  state: MachineState;
   /** What was read, where the check has been made. */
   entry: LogEntry | null;
   onTake: (expected: string, safe: boolean) => void;
 }
 
 /** One test: its price and cautions, what is expected of it, and then what it reads. */
-export function TestCard({ unit, session, check, entry, onTake }: Props) {
+export function TestCard({ unit, session, check, state, entry, onTake }: Props) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const [expected, setExpected] = useState<string | null>(null);
   const [seenTo, setSeenTo] = useState<readonly string[]>([]);
   if (!check) return <p className="test-card test-card-empty">{t('desk.chooseTest')}</p>;
-  const { hazards } = CHECK_SPECS[check.kind];
+  const hazards = hazardsOf(check);
+  const way = reach(check.machine, state, check.needs);
   return (
     <div className="test-card" role="group" aria-label={checkName(t, unit, check)}>
       <div className="test-card-head">
         <h3>{checkName(t, unit, check)}</h3>
-        <span className="test-card-price">{priceText(t, check)}</span>
+        {!entry && way && (
+          <span className="test-card-price">
+            {t('faults.price', { minutes: way.minutes + check.minutes })}
+          </span>
+        )}
       </div>
-      <p className="quiet">{t(`faults.how.${check.kind}`)}</p>
+      <p className="quiet">{howText(t, numbers, check)}</p>
+      {!entry && way && way.steps.length > 0 && (
+        <p className="test-way">
+          {t('desk.wayThere', {
+            moves: way.steps
+              .map(({ move, minutes }) =>
+                t('desk.moveFor', { move: t(`desk.moves.${move}`), minutes }),
+              )
+              .join('; '),
+          })}
+        </p>
+      )}
       {entry ? (
         <Read session={session} check={check} entry={entry} />
       ) : (

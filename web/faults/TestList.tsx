@@ -1,10 +1,10 @@
 import { Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
-import type { Check } from '../../core/faults';
+import { priceFrom, type Check } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { CheckOutlined } from '../shared/icons';
 import type { OpenedDesk } from '../workers/protocol';
-import { DESK_PLACES, placeOf, standsFor, type DeskWork } from './deskWork';
+import { DESK_PLACES, placeOf, standsFor, stateOf, type DeskWork } from './deskWork';
 import { checkName } from './faultWords';
 
 interface Props {
@@ -17,9 +17,12 @@ interface Props {
 /** The price list: what can be tried from the seat as the controls stand, on the lift, and with the unit out. */
 export function TestList({ unit, session, work, onWork }: Props) {
   const { t } = useTranslation();
-  const shown = session.checks.filter(
-    (c) => placeOf(c) === work.place && (work.place !== 'seat' || standsFor(c, work.controls)),
-  );
+  const { state } = stateOf(session.checks, work.log);
+  const here = session.checks.filter((c) => placeOf(c) === work.place);
+  // What the state of the machine forbids is not offered; what has been read stays to be looked at.
+  const read = (c: Check) => work.log.some((e) => e.check === c.id);
+  const possible = here.filter((c) => read(c) || priceFrom(state, c) !== null);
+  const shown = possible.filter((c) => work.place !== 'seat' || standsFor(c, work.controls));
   return (
     <div className="tests">
       <Segmented
@@ -35,12 +38,16 @@ export function TestList({ unit, session, work, onWork }: Props) {
             key={check.id}
             name={checkName(t, unit, check)}
             check={check}
-            done={work.log.some((e) => e.check === check.id)}
+            minutes={read(check) ? null : priceFrom(state, check)}
             chosen={work.check === check.id}
             onChosen={() => onWork({ check: check.id })}
           />
         ))}
-        {shown.length === 0 && <li className="quiet">{t('desk.nothingHere')}</li>}
+        {shown.length === 0 && (
+          <li className="quiet">
+            {t(possible.length === 0 ? 'desk.forbidden' : 'desk.nothingHere')}
+          </li>
+        )}
       </ul>
     </div>
   );
@@ -49,20 +56,27 @@ export function TestList({ unit, session, work, onWork }: Props) {
 interface RowProps {
   name: string;
   check: Check;
-  done: boolean;
+  /** With the way there; `null` once it has been read. */
+  minutes: number | null;
   chosen: boolean;
   onChosen: () => void;
 }
 
-function Row({ name, check, done, chosen, onChosen }: RowProps) {
+function Row({ name, check, minutes, chosen, onChosen }: RowProps) {
   const { t } = useTranslation();
   return (
     <li>
-      <button type="button" aria-pressed={chosen} data-done={done} onClick={onChosen}>
+      <button
+        type="button"
+        aria-pressed={chosen}
+        data-done={minutes === null}
+        data-check={check.kind}
+        onClick={onChosen}
+      >
         <span>
-          {done && <CheckOutlined aria-label={t('player.done')} />} {name}
+          {minutes === null && <CheckOutlined aria-label={t('player.done')} />} {name}
         </span>
-        <span className="tests-price">{t('faults.price', { minutes: check.minutes })}</span>
+        <span className="tests-price">{minutes !== null && t('faults.price', { minutes })}</span>
       </button>
     </li>
   );

@@ -3,7 +3,7 @@ import type { FaultCase } from '../../core/faults';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import type { OpenedDesk } from '../workers/protocol';
 import { complaintText } from './complaintWords';
-import type { LogEntry } from './deskWork';
+import { stateOf, type LogEntry } from './deskWork';
 
 interface Props {
   faultCase: FaultCase;
@@ -15,10 +15,7 @@ interface Props {
 export function Ticket({ faultCase, session, log }: Props) {
   const { t } = useTranslation();
   const { unit, vehicle, engine, converter, clutch, limitMinutes } = faultCase;
-  const spent = log.reduce(
-    (sum, e) => sum + (session.checks.find((c) => c.id === e.check)?.minutes ?? 0),
-    0,
-  );
+  const spent = stateOf(session.checks, log).minutes;
   const over = limitMinutes !== undefined && spent > limitMinutes;
   const parts = [unit, engine, converter, clutch].flatMap((m) => (m ? [m.name] : []));
   return (

@@ -1,4 +1,5 @@
 import {
+  afterChecks,
   byFault,
   readingClass,
   readingOf,
@@ -90,9 +91,11 @@ export function standsFor({ kind, target }: Check, controls: Controls): boolean 
     case 'pull':
     case 'top-speed':
     case 'hot-run':
-    case 'slip-test':
     case 'road-slip':
       return runs && throttle === 'full';
+    case 'slip-test':
+    case 'start':
+      return runs;
     case 'noise':
       return runs && target.startsWith(pedal);
     case 'drag-test':
@@ -101,6 +104,10 @@ export function standsFor({ kind, target }: Check, controls: Controls): boolean 
       return runs;
   }
 }
+
+/** How the machine stands after what has been done, and the minutes that it took. */
+export const stateOf = (checks: readonly Check[], log: readonly LogEntry[]) =>
+  afterChecks(log.flatMap((e) => checks.find((c) => c.id === e.check) ?? []));
 
 /** The log as readings. */
 export const readingsOf = (checks: readonly Check[], log: readonly LogEntry[]): Reading[] =>

@@ -2,6 +2,7 @@ import type { TFunction } from 'i18next';
 import {
   FAULT_SPECS,
   levelsOf,
+  priceAlone,
   severityOf,
   type Answer,
   type Check,
@@ -15,7 +16,7 @@ import { memberName, rangeName } from '../shared/unitNames';
 
 /** Faults, checks and readings put into words. */
 
-/** "C1, Ahead clutch", "P1, sun", "Layshaft", "oil pump". */
+/** "C1, Forward clutch", "P1, sun", "Layshaft", "oil pump". */
 export function targetName(t: TFunction, unit: Unit | null, target: string): string {
   const element = unit?.elements.find((e) => e.id === target);
   if (element) return element.name === '' ? target : `${target}, ${element.name}`;
@@ -97,7 +98,12 @@ const OF_RANGE: readonly CheckKind[] = [
   'standing',
 ];
 
-export function checkName(t: TFunction, unit: Unit | null, { kind, target }: Check): string {
+/** A range that should not drive is tried standing. */
+const atRest = ({ kind, needs }: Check): boolean => kind === 'road' && needs.place === 'floor';
+
+export function checkName(t: TFunction, unit: Unit | null, check: Check): string {
+  const { kind, target } = check;
+  if (unit && atRest(check)) return t('faults.checks.rest', { what: rangeName(unit, target) });
   if (unit && OF_RANGE.includes(kind))
     return t(`faults.checks.${kind}`, { what: rangeName(unit, target) });
   if (unit && kind === 'shift') {
@@ -110,10 +116,24 @@ export function checkName(t: TFunction, unit: Unit | null, { kind, target }: Che
   return t(`faults.checks.${kind}`, { what: target === '' ? '' : targetName(t, unit, target) });
 }
 
-/** "60 min, on the lift". */
-export function priceText(t: TFunction, { minutes, lift, removal }: Check): string {
-  const where = removal ? 'faults.priceOut' : lift ? 'faults.priceLift' : 'faults.price';
-  return t(where, { minutes });
+/** psi that a shop's air check is made with (30 to 50; common practice, no source), kPa. */
+const AIR_KPA = [207, 345] as const;
+
+/** How a check is made. */
+export const howText = (t: TFunction, numbers: Numbers, check: Check): string =>
+  atRest(check)
+    ? t('faults.how.rest')
+    : t(`faults.how.${check.kind}`, {
+        low: numbers.quantity(AIR_KPA[0], 'pressure'),
+        high: numbers.quantity(AIR_KPA[1], 'pressure'),
+      });
+
+/** "63 min, on stands": with the way there from where a machine arrives. */
+export function priceText(t: TFunction, check: Check): string {
+  const values = { minutes: priceAlone(check) };
+  if (!check.removal && !check.lift) return t('faults.price', values);
+  const where = check.removal ? 'out' : 'lift';
+  return t(`faults.priceAt.${where}`, values);
 }
 
 /** With its price: "Air check of C1 (60 min, on the lift)". */

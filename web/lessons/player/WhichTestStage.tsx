@@ -12,7 +12,7 @@ import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { ChartOverlay } from '../../faults/ChartOverlay';
 import { checkName, checkText, readingText } from '../../faults/faultWords';
 import { Ticket } from '../../faults/Ticket';
-import { formatNumber, useNumbers } from '../../shared/numbers';
+import { formatShare, useNumbers } from '../../shared/numbers';
 import type { DeskSession } from '../../workers/faultWorker';
 import { faultAnswerText, faultKeyText, faultPrompt, faultReason } from '../faultQuestionWords';
 import { Choices } from './Choices';
@@ -95,8 +95,8 @@ export function WhichTestStage(props: Props) {
               {ranked.ranked.map((n) => (
                 <tr key={n.check.id}>
                   <th scope="row">{checkText(t, unit, n.check)}</th>
-                  <td className="num">{formatNumber(n.bits, 2)}</td>
-                  <td className="num">{formatNumber(10 * n.worth, 2)}</td>
+                  <td className="num">{formatShare(2 ** -n.bits)}</td>
+                  <td className="num">{formatShare(2 ** (-10 * n.worth))}</td>
                 </tr>
               ))}
             </tbody>

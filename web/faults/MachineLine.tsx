@@ -1,0 +1,20 @@
+import { useTranslation } from 'react-i18next';
+import type { MachineState } from '../../core/faults';
+
+const PARTS = ['place', 'engine', 'fluid', 'pan', 'unit'] as const;
+
+/** How the machine stands now: where, engine, fluid, pan, unit. It decides what can be tried, and what the way there costs. */
+export function MachineLine({ state }: { state: MachineState }) {
+  const { t } = useTranslation();
+  const shown = PARTS.filter((part) => part !== 'pan' || state.unit === 'in');
+  return (
+    <p className="machine-line" role="status" aria-label={t('desk.state')}>
+      <span className="label">{t('desk.state')}</span>
+      {shown.map((part) => (
+        <strong key={part} data-part={part} data-is={state[part]}>
+          {t(`desk.stateIs.${part}.${state[part]}`)}
+        </strong>
+      ))}
+    </p>
+  );
+}
