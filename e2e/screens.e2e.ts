@@ -1,195 +1,15 @@
 import type { Browser } from './browser';
+import { screenList } from './screenList';
 import { session } from './session';
 
-/** Every screen: axe finds nothing on either paper, and nothing is cut off at any of the three sizes. */
+/** Every screen: axe finds nothing on either paper. */
 const run = session();
 let b: Browser;
 beforeAll(() => {
   b = run.browser();
 });
 
-const press = (name: string | RegExp) => () => b.press('button', name);
-
-const radio = (name: string) => () => b.press('radio', name);
-
-const SCREENS: [string, string, (() => Promise<void>)[]][] = [
-  ['home', '/', []],
-  ['library', '/teach/lessons', []],
-  ['library, learn', '/learn/lessons', []],
-  ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
-  ['preview', '/teach/lessons/hold-one-drive-one/preview', []],
-  ['player, prediction', '/teach/lessons/hold-one-drive-one/preview', [press('Begin')]],
-  ['player, roles', '/teach/lessons/name-the-parts/preview', [press('Begin'), press(/2 One in/)]],
-  [
-    'player, answer',
-    '/teach/lessons/hold-one-drive-one/preview',
-    [
-      press('Begin'),
-      () => b.fill('spinbutton', 'Ratio', '2.33'),
-      () => b.press('radio', 'same way'),
-      () => b.press('radio', 'certain'),
-      press('Commit prediction'),
-      press('Work it out'),
-    ],
-  ],
-  ['player, bench', '/teach/lessons/name-the-parts/preview', [press('Begin')]],
-  ['record', '/teach/lessons/name-the-parts/preview', [press('Begin'), press('Your record')]],
-  ['ratio bench', '/teach/ratio', []],
-  ['atlas', '/teach/faults/atlas', [() => b.see('Ask next')]],
-  ['atlas, a fault', '/teach/faults/atlas', [press('C1, Forward clutch: will not come on')]],
-  ['fault desk', '/teach/faults', [() => b.see('Set the controls')]],
-  [
-    'fault desk, a test',
-    '/learn/faults?case=slipway-two-gears',
-    [radio('Bonnet and lift'), press(/^Pan off/), () => b.see(/What do you expect/i)],
-  ],
-  ['case editor', '/teach/models/cases/lazy-on-the-ramp', [() => b.see('What the driver notices')]],
-  [
-    'symptom row, asked',
-    '/teach/lessons/good-gears-bad-gears/preview',
-    [press('Begin'), press(/2 The direct/), () => b.see('Say for each range')],
-  ],
-  [
-    'which test, asked',
-    '/teach/lessons/good-gears-bad-gears/preview',
-    [press('Begin'), press(/5 Spend/), () => b.see('Drive D 3')],
-  ],
-  [
-    'a whole case',
-    '/teach/lessons/before-you-strip-it/preview',
-    [press('Begin'), press(/2 The pier/), () => b.see('Set the controls')],
-  ],
-  ['clutch bench', '/teach/clutch', [() => b.see('clamps')]],
-  ['clutch bench, levers, wear', '/teach/clutch?clutch=hawser-twelve', [radio('Wear')]],
-  ['clutch bench, drive off', '/teach/clutch', [radio('Drive off'), () => b.see('slips')]],
-  ['clutch bench, drag test', '/teach/clutch', [radio('Shop tests'), radio('Drag test')]],
-  ['clutch bench, adjusting', '/teach/clutch', [radio('Shop tests'), radio('Adjust')]],
-  ['pack bench', '/teach/clutch/packs', [() => b.see('nearest to the middle')]],
-  ['pack bench, upgrades', '/teach/clutch/packs', [radio('Upgrades'), () => b.see('nothing yet')]],
-  ['clutch editor', '/teach/models/clutches/bollard-nine', [() => b.see('Nothing wrong found')]],
-  ['pack editor', '/teach/models/clutchPacks/fender-pack', [() => b.see('Nothing wrong found')]],
-  ['clutch bench in a lesson', '/teach/lessons/pedal-to-plate/preview', [press('Begin')]],
-  [
-    'draw the start',
-    '/teach/lessons/listen-and-start/preview',
-    [press('Begin'), press(/3 Start/), () => b.see('Drag the handles')],
-  ],
-  [
-    'noise test, answered',
-    '/teach/lessons/listen-and-start/preview',
-    [press('Begin'), radio('first touch, neutral'), radio('certain'), press('Commit prediction')],
-  ],
-  ['pack bench in a lesson', '/teach/lessons/plates-and-rings/preview', [press('Begin')]],
-  [
-    'builder, clutch question',
-    '/teach/lessons/new-to-rivets',
-    [press(/2 Half worn/), () => b.see('The model answers')],
-  ],
-  ['units', '/teach/models/units', [() => b.see('Ferry dual-clutch')]],
-  [
-    'apply bench',
-    '/teach/apply/harbour-trainer',
-    [() => b.see('Second overrun band'), () => b.see('F2')],
-  ],
-  ['apply bench, lever', '/teach/apply/capstan-five', [radio('Lever'), radio('Why')]],
-  ['apply bench, end view', '/teach/apply/lighter-six', [radio('P1 end'), radio('Power')]],
-  [
-    'apply bench, tooth search',
-    '/teach/apply/skerry-three',
-    [radio('What else'), press('Other teeth for it'), () => b.see('Fewest sun teeth')],
-  ],
-  ['unit editor', '/teach/models/units/harbour-trainer', [() => b.see('Nothing wrong found')]],
-  ['unit editor, elements', '/teach/models/units/quay-four', [radio('Elements')]],
-  ['unit editor, members', '/teach/models/units/quay-four', [radio('Members')]],
-  [
-    'unit bench in a lesson',
-    '/teach/lessons/who-holds/preview',
-    [press('Begin'), () => b.see('holds by itself')],
-  ],
-  [
-    'fill the chart, answered',
-    '/teach/lessons/fill-the-chart/preview',
-    [press('Begin'), press(/^2 /), radio('certain'), press('Commit prediction')],
-  ],
-  ['trace the power', '/teach/lessons/follow-the-power/preview', [press('Begin')]],
-  [
-    'what does this row do, answered',
-    '/teach/lessons/what-does-this-row-do/preview',
-    [
-      press('Begin'),
-      radio('neutral'),
-      radio('certain'),
-      press('Commit prediction'),
-      press('Work it out'),
-    ],
-  ],
-  [
-    'builder, unit question',
-    '/teach/lessons/fill-the-chart',
-    [press(/2 Fill the chart/), () => b.see('The model answers')],
-  ],
-  ['converter bench', '/teach/converter', [() => b.see('stator holds')]],
-  ['converter bench, launch', '/teach/converter', [radio('Launch'), () => b.see('After 15 s')]],
-  ['converter bench, match', '/learn/converter', [radio('Engine match')]],
-  ['converter bench, blades and pull', '/teach/converter', [radio('Blades'), radio('Pull')]],
-  [
-    'converter bench, shift map',
-    '/teach/converter',
-    [radio('Launch'), () => b.see('After 15 s'), radio('Shift map')],
-  ],
-  ['converter bench, figures', '/teach/converter', [() => b.see('stator holds'), radio('Figures')]],
-  ['converter bench, stall test', '/teach/converter', [radio('Stall test')]],
-  ['converters', '/teach/models/converters', [() => b.see('couples at')]],
-  [
-    'converter editor, table',
-    '/teach/models/converters/slipway-table',
-    [() => b.see('Nothing wrong found')],
-  ],
-  [
-    'converter editor, blades',
-    '/teach/models/converters/jetty-eleven',
-    [() => b.see('Nothing wrong found')],
-  ],
-  ['engine editor', '/teach/models/engines/yard-diesel', [() => b.see('Nothing wrong found')]],
-  ['vehicle editor', '/teach/models/vehicles/yard-tractor', [() => b.see('Nothing wrong found')]],
-  [
-    'sketch the curve',
-    '/teach/lessons/why-it-multiplies/preview',
-    [press('Begin'), () => b.see('Drag the handles')],
-  ],
-  [
-    'operate to a target',
-    '/teach/lessons/why-it-multiplies/preview',
-    [press('Begin'), press(/3 Make it/)],
-  ],
-  [
-    'converter in a lesson',
-    '/teach/lessons/why-it-multiplies/preview',
-    [press('Begin'), press(/4 Try it/)],
-  ],
-  ['read off the match', '/teach/lessons/read-the-crossing/preview', [press('Begin')]],
-  [
-    'order of a launch',
-    '/teach/lessons/stator-and-launch/preview',
-    [press('Begin'), press(/4 A launch/)],
-  ],
-  [
-    'builder, converter bench',
-    '/teach/lessons/why-it-multiplies',
-    [press('4 Try it freely'), () => b.see(/student may/i)],
-  ],
-  ['class book', '/teach/class-book', [() => b.see('How sure')]],
-  ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],
-  ['records', '/learn/records', []],
-  ['keys', '/teach/ratio', [press('Keys')]],
-  ['nothing here', '/teach/nowhere', []],
-];
-const SIZES = [
-  [1280, 800],
-  [1920, 1080],
-  [820, 1180],
-] as const;
-
+const SCREENS = screenList(() => b);
 /** By script, since an open dialog lies over the bar. */
 async function switchPaper(): Promise<void> {
   await b.driver.executeScript(
@@ -208,14 +28,6 @@ test.each(SCREENS)('%s', async (_name, route, steps) => {
     expect([paper, await b.axe()]).toEqual([paper, []]);
   }
   await switchPaper();
-  for (const [width, height] of SIZES) {
-    await b.viewport(width, height);
-    await b.driver.sleep(120);
-    const wide = await b.driver.executeScript<number>(
-      'return Math.max(document.documentElement.scrollWidth, document.querySelector(".shell-screen").scrollWidth) - innerWidth',
-    );
-    expect([width, wide]).toEqual([width, 0]);
-  }
 });
 
 test('a skip link leads past the bar, and the focus is visible', async () => {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { useShortcuts } from '../shared/useShortcuts';
@@ -53,6 +53,13 @@ export function Shell() {
     : pathname.startsWith('/learn')
       ? 'learn'
       : null;
+  const screen = useRef<HTMLDivElement>(null);
+  const parts = useRef<HTMLElement>(null);
+  // Another part begins at its top, and its name in the bar is in sight.
+  useEffect(() => {
+    screen.current?.scrollTo({ top: 0 });
+    parts.current?.querySelector('.active')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [pathname]);
   useShortcuts({ '?': () => setKeysOpen(true) });
   useEffect(() => {
     const part = door && NAV[door].find(({ to }) => pathname.startsWith(to));
@@ -78,7 +85,7 @@ export function Shell() {
           ))}
         </nav>
         {door && (
-          <nav className="shell-parts" aria-label={t('nav.parts')}>
+          <nav className="shell-parts" ref={parts} aria-label={t('nav.parts')}>
             {NAV[door].map(({ to, key }) => (
               <NavLink key={to} to={to}>
                 {t(`nav.${key}`)}
@@ -121,7 +128,7 @@ export function Shell() {
           <StorageNotice />
         </Suspense>
       )}
-      <div className="shell-screen">
+      <div className="shell-screen" ref={screen}>
         <Outlet />
       </div>
       {keysOpen && (

@@ -1,0 +1,124 @@
+import type { Browser } from './browser';
+
+/**
+ * What is wrong with how a page lies on a screen of this size, seen in the page itself: anything wider than the page, a
+ * scrollbar inside another, text that is cut off, and text or controls that lie over other text or controls.
+ */
+const LOOK = String.raw`
+  const problems = [];
+  const page = document.documentElement;
+  const named = (el) => {
+    const said = (el.getAttribute('aria-label') || el.textContent || '').trim().replace(/\s+/g, ' ').slice(0, 40);
+    const cls = typeof el.className === 'string' ? el.className : (el.className && el.className.baseVal) || '';
+    return el.tagName.toLowerCase() + (cls ? '.' + cls.trim().split(/\s+/)[0] : '') + ' “' + said + '”';
+  };
+  const styleOf = (el) => getComputedStyle(el);
+  const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true });
+  const apart = (el) => el.closest('.visually-hidden, .skip-link, [aria-hidden="true"], .ant-select-dropdown, .ant-message, .ant-tooltip');
+
+  if (page.scrollWidth > innerWidth + 1) {
+    const wide = [...document.body.querySelectorAll('*')].filter((el) => el.getBoundingClientRect().right > innerWidth + 1 && shown(el)
+      && ![...ancestors(el)].some((a) => ['auto', 'scroll', 'hidden', 'clip'].includes(styleOf(a).overflowX)));
+    problems.push('page is ' + (page.scrollWidth - innerWidth) + ' px too wide: ' + (wide.length ? named(wide[wide.length - 1]) : '?'));
+  }
+  function* ancestors(el) { for (let a = el.parentElement; a && a !== page; a = a.parentElement) yield a; }
+
+  const scrolls = (el) => ['auto', 'scroll'].includes(styleOf(el).overflowY) && el.scrollHeight > el.clientHeight + 2 && el.clientHeight > 60;
+  const all = [...document.body.querySelectorAll('*')].filter((el) => shown(el) && !apart(el));
+  const pageScrolls = page.scrollHeight > innerHeight + 2;
+  for (const el of all) {
+    if (el.tagName === 'TEXTAREA' || !scrolls(el)) continue;
+    const outer = [...ancestors(el)].find(scrolls);
+    if (outer || pageScrolls) problems.push('scrolls inside ' + (outer ? named(outer).slice(0, 30) : 'a page that scrolls') + ': ' + named(el));
+  }
+
+  // Where of an element can be seen: its box, cut by everything round it that cuts.
+  const cutBy = (el, rect) => {
+    let [l, t, r, b] = [rect.left, rect.top, rect.right, rect.bottom];
+    for (let a = el; a && a !== page; a = a.parentElement) {
+      const s = styleOf(a);
+      if (a !== el || a.tagName === 'svg') {
+        const clips = s.overflowX !== 'visible' || s.overflowY !== 'visible' || s.clipPath !== 'none';
+        if (clips) {
+          const box = a.getBoundingClientRect();
+          if (s.overflowX !== 'visible') { l = Math.max(l, box.left); r = Math.min(r, box.right); }
+          if (s.overflowY !== 'visible') { t = Math.max(t, box.top); b = Math.min(b, box.bottom); }
+        }
+      }
+    }
+    return { left: l, top: t, right: r, bottom: b };
+  };
+  const sizeOf = (q) => Math.max(0, q.right - q.left) * Math.max(0, q.bottom - q.top);
+
+  const texts = [];
+  for (const el of all) {
+    if (el.tagName === 'OPTION' || el.tagName === 'SCRIPT' || el.tagName === 'STYLE') continue;
+    const own = [...el.childNodes].filter((n) => n.nodeType === 3 && n.textContent.trim() !== '');
+    if (own.length === 0) continue;
+    for (const node of own) {
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      for (const rect of range.getClientRects()) {
+        if (rect.width < 2 || rect.height < 2) continue;
+        const seen = cutBy(el, rect);
+        // A glyph's box is taller than the glyph.
+        const slack = rect.height * 0.22;
+        texts.push({ el, rect: { left: seen.left + 1, right: seen.right - 1, top: seen.top + slack, bottom: seen.bottom - slack } });
+        const scrolled = [...ancestors(el), el].some((a) => ['auto', 'scroll'].includes(styleOf(a).overflowX) && a.scrollWidth > a.clientWidth + 1);
+        const scrolledDown = [...ancestors(el), el].some((a) => ['auto', 'scroll'].includes(styleOf(a).overflowY) && a.scrollHeight > a.clientHeight + 1);
+        const lostX = rect.width - Math.max(0, seen.right - seen.left);
+        const lostY = rect.height - Math.max(0, seen.bottom - seen.top);
+        if ((lostX > 3 && !scrolled) || (lostY > rect.height * 0.3 && !scrolledDown))
+          problems.push('cut off: ' + named(el));
+      }
+    }
+    const s = styleOf(el);
+    if (s.textOverflow === 'ellipsis' && s.overflowX !== 'visible' && el.scrollWidth > el.clientWidth + 1 && !el.title && !el.closest('[title]'))
+      problems.push('cut off with dots: ' + named(el));
+  }
+  const controls = all.filter((el) => el.matches('button, input, select, textarea, a[href], [role="button"], [role="slider"]') && !el.closest('svg'))
+    .map((el) => ({ el, rect: cutBy(el, el.getBoundingClientRect()) }));
+  const layerOf = (el) => el.closest('.ant-modal, .ant-popover, .ant-drawer, dialog') || null;
+  const fixedOf = (el) => { for (let a = el; a && a !== page; a = a.parentElement) if (['fixed', 'sticky'].includes(styleOf(a).position)) return a; return null; };
+  const lies = (a, b) => {
+    const both = { left: Math.max(a.rect.left, b.rect.left), right: Math.min(a.rect.right, b.rect.right), top: Math.max(a.rect.top, b.rect.top), bottom: Math.min(a.rect.bottom, b.rect.bottom) };
+    return sizeOf(both) > 0.12 * Math.min(sizeOf(a.rect), sizeOf(b.rect)) && both.right - both.left > 2 && both.bottom - both.top > 2;
+  };
+  const related = (a, b) => a.contains(b) || b.contains(a) || (a.labels && [...a.labels].some((l) => l.contains(b))) || a.closest('label') && a.closest('label') === b.closest('label')
+    || (a.closest('.ant-segmented, .ant-select, .ant-input-number, .ant-slider') && a.closest('.ant-segmented, .ant-select, .ant-input-number, .ant-slider') === b.closest('.ant-segmented, .ant-select, .ant-input-number, .ant-slider'));
+  // A drawing in the flow lies over nothing; what is laid on a sheet on purpose has a place of its own there.
+  const drawings = all.filter((el) => (el.tagName === 'CANVAS' || (el.tagName === 'svg' && !el.parentElement.closest('svg'))) && el.getBoundingClientRect().width > 60)
+    .map((el) => ({ el, rect: cutBy(el, el.getBoundingClientRect()) }));
+  const placedBy = (a, other) => {
+    const { position } = styleOf(a);
+    if (position === 'fixed' || position === 'sticky') return true;
+    return position === 'absolute' && a.offsetParent !== null && a.offsetParent.contains(other);
+  };
+  const laidOn = (el, drawing) => {
+    for (let a = el; a && !a.contains(drawing); a = a.parentElement) if (placedBy(a, drawing)) return true;
+    for (let a = drawing; a && !a.contains(el); a = a.parentElement) if (placedBy(a, el)) return true;
+    return false;
+  };
+  for (const d of drawings)
+    for (const x of [...texts, ...controls]) {
+      if (d.el.contains(x.el) || x.el.contains(d.el) || sizeOf(x.rect) < 6 || !lies(d, x) || laidOn(x.el, d.el)) continue;
+      if (layerOf(d.el) !== layerOf(x.el)) continue;
+      problems.push('drawing ' + named(d.el).slice(0, 24) + ' lies over ' + named(x.el));
+    }
+  const things = [...texts, ...controls].filter((x) => sizeOf(x.rect) > 6);
+  const told = new Set();
+  for (let i = 0; i < things.length; i++)
+    for (let j = i + 1; j < things.length; j++) {
+      const [a, b] = [things[i], things[j]];
+      if (a.el === b.el || !lies(a, b) || related(a.el, b.el) || related(b.el, a.el)) continue;
+      if (layerOf(a.el) !== layerOf(b.el)) continue;
+      const [fa, fb] = [fixedOf(a.el), fixedOf(b.el)];
+      if (fa !== fb) continue;
+      const line = 'overlap: ' + named(a.el) + ' and ' + named(b.el);
+      if (!told.has(line)) { told.add(line); problems.push(line); }
+    }
+  return [...new Set(problems)].slice(0, 12);
+`;
+
+export const layoutProblems = (b: Browser): Promise<string[]> =>
+  b.driver.executeScript<string[]>(LOOK);
