@@ -58,6 +58,10 @@ export function themeFor(paper: Paper, motion: boolean): ThemeConfig {
     components: {
       Button: { fontWeight: 620, primaryShadow: 'none', defaultShadow: 'none' },
       Segmented: { trackBg: paper === 'night' ? '#2a3036' : '#e3dfd2' },
+      Select: {
+        optionSelectedBg: papers[paper].colorText,
+        optionSelectedColor: papers[paper].colorBgContainer,
+      },
       Slider: { railSize: 4, handleSize: 12 },
     },
   };

@@ -41,9 +41,11 @@ export function ChartGrid(props: Props) {
   const { t } = useTranslation();
   const body = useRef<HTMLTableSectionElement>(null);
   const [focus, setFocus] = useState('');
-  const first = `${ranges[0]?.id} ${elements.find((e) => e.kind !== 'one-way')?.id}`;
-  const present = ranges.some((r) => elements.some((e) => `${r.id} ${e.id}` === focus));
-  const reachable = present ? focus : first;
+  // The tab key must land on a cell that can be worked: a given one, or a one-way clutch's, can't.
+  const workable = ranges.flatMap((r) =>
+    elements.filter((e) => cellOf(r, e).onToggle).map((e) => `${r.id} ${e.id}`),
+  );
+  const reachable = workable.includes(focus) ? focus : workable[0];
   return (
     <table className="plain apply-chart">
       <caption className="visually-hidden">{label}</caption>

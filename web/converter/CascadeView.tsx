@@ -203,7 +203,7 @@ function TriangleLegend() {
   return (
     <g className="cascade-triangle">
       {lines.map((line, k) => (
-        <g key={line} transform={`translate(${LEFT + BLADES * PITCH + 30} ${14 + k * 17})`}>
+        <g key={line} transform={`translate(${LEFT + BLADES * PITCH + 20} ${14 + k * 17})`}>
           <path className={`tri-${line}`} d="M0 0h24" />
           <text className="cascade-detail" x={31} y={5}>
             {t(`converter.triangle.${line}`)}

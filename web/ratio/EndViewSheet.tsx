@@ -143,9 +143,19 @@ interface Place {
   readonly centre: { readonly x: number; readonly y: number };
 }
 
+/** Narrower than this, px, a sheet is a phone's: as in Balloon.css. */
+const NARROW = 500;
+
 /** Balloons keep the corners, the footer keeps the lower edge. */
 function placeDrawing({ width, height }: Size, extent: number): Place {
   const footer = 62;
+  if (width < NARROW) {
+    // On a phone two parts stand over the drawing and one under it.
+    const [top, bottom] = [164, 148];
+    const radius = Math.min(width * 0.46, (height - top - bottom) / 2);
+    const y = top + (height - top - bottom) / 2;
+    return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };
+  }
   const tall = height > width;
   // A tall sheet has room for the balloons above and below, a wide one in its corners.
   const radius = tall

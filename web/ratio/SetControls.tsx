@@ -1,14 +1,16 @@
 import { LinkOutlined } from '../shared/icons';
-import { Button, InputNumber, Segmented, Slider } from 'antd';
+import { Button, Segmented, Slider } from 'antd';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   DEFAULT_PINIONS,
   FEWEST_TEETH,
+  MOST_TEETH,
   type GearSetSetup,
   type PlanetarySet,
 } from '../../core/geartrain';
 import { defaultSet } from '../../core/lesson';
+import { LimitedNumber } from '../shared/LimitedNumber';
 import { useNumbers } from '../shared/numbers';
 import './SetControls.css';
 
@@ -54,6 +56,7 @@ export function SetControls(props: Props) {
               value={value}
               min={FEWEST_TEETH}
               max={most}
+              most={MOST_TEETH}
               onValue={(v) => change(onValue(v))}
               after={
                 key === 'ring' && set.kind === 'single-pinion' ? (
@@ -146,25 +149,27 @@ interface RowProps {
   value: number;
   min: number;
   max: number;
+  /** That may be typed, where it is more than the slider's end. */
+  most?: number;
   step?: number;
   onValue: (value: number) => void;
   after?: React.ReactNode;
 }
 
-function NumberRow({ label, value, min, max, step = 1, onValue, after }: RowProps) {
+function NumberRow({ label, value, min, max, most, step = 1, onValue, after }: RowProps) {
   const id = useId();
   return (
     <div className="number-cell">
       <label htmlFor={id}>{label}</label>
       <div className="number-line">
-        <InputNumber
+        <LimitedNumber
           id={id}
           size="small"
           min={min}
-          max={Math.max(max, value)}
+          max={Math.max(most ?? max, value)}
           step={step}
           value={value}
-          onChange={(v) => v !== null && onValue(v)}
+          onValue={(v) => v !== null && onValue(v)}
         />
         {after}
       </div>

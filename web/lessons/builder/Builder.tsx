@@ -1,6 +1,7 @@
 import { Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
 import { MOST_NAME } from '../../../core/formats';
 import { newStep, type Lesson } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../app/hooks';
@@ -29,7 +30,10 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
   // What the draft was opened from; later revisions come in through the autosave.
   const [opened] = useState(record);
   const autosave = useAutosave(draft, opened);
-  const [chosen, setChosen] = useState(draft.steps[0]?.id ?? '');
+  // The step stands in the address, so that coming back from a trial comes back to it.
+  const [address, setAddress] = useSearchParams();
+  const chosen = address.get('step') ?? '';
+  const setChosen = (id: string) => setAddress({ step: id }, { replace: true });
   const step = draft.steps.find((s) => s.id === chosen) ?? draft.steps[0];
   useFollowOtherTab(record, draft, autosave);
 
@@ -41,7 +45,7 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
   return (
     <main className="builder" id="main">
       <h1 className="visually-hidden">{draft.title || t('library.untitled')}</h1>
-      <BuilderBar draft={draft} autosave={autosave} />
+      <BuilderBar draft={draft} stepId={step?.id ?? ''} autosave={autosave} />
       <ConflictNotice draft={draft} autosave={autosave} />
       <div className="builder-body">
         <aside className="builder-card" aria-label={t('builder.card')}>

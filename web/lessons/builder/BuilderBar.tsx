@@ -17,8 +17,15 @@ import { LinkButton } from '../../shared/LinkButton';
 import { useShortcuts } from '../../shared/useShortcuts';
 import type { Autosave } from './useAutosave';
 
+interface Props {
+  draft: Lesson;
+  /** The step that is being built: a trial begins there. */
+  stepId: string;
+  autosave: Autosave;
+}
+
 /** Save state, undo and redo, preview and export. */
-export function BuilderBar({ draft, autosave }: { draft: Lesson; autosave: Autosave }) {
+export function BuilderBar({ draft, stepId, autosave }: Props) {
   const { t } = useTranslation();
   const { message } = App.useApp();
   const dispatch = useAppDispatch();
@@ -77,7 +84,11 @@ export function BuilderBar({ draft, autosave }: { draft: Lesson; autosave: Autos
       >
         {t('library.export')}
       </Button>
-      <LinkButton to={`/teach/lessons/${draft.id}/preview`} type="primary" icon={<EyeOutlined />}>
+      <LinkButton
+        to={`/teach/lessons/${draft.id}/preview?step=${encodeURIComponent(stepId)}`}
+        type="primary"
+        icon={<EyeOutlined />}
+      >
         {t('builder.preview')}
       </LinkButton>
     </div>

@@ -10,6 +10,7 @@ import { useTranslation } from 'react-i18next';
 import type { AttemptAnswer } from '../../../core/lesson';
 import type { Worded } from '../questionWords';
 import type { Reason } from '../reasonWords';
+import { HalfDisc } from '../../shared/HalfDisc';
 import { NextButton, type Next } from './NextButton';
 import './Reveal.css';
 
@@ -38,12 +39,13 @@ export function RevealFrame(props: Props) {
     heading.current?.focus({ preventScroll: true });
   }, []);
   const right = answer.score === 1;
+  const partly = !right && answer.score > 0;
   return (
     <section className="reveal" aria-live="polite">
       <p className="reveal-prompt quiet">{prompt}</p>
       <h2 className="reveal-verdict" ref={heading} tabIndex={-1} data-right={right}>
-        {right ? <CheckCircleFilled /> : <CloseCircleFilled />}
-        {t(right ? 'reveal.right' : answer.score > 0 ? 'reveal.partly' : 'reveal.wrong')}
+        {right ? <CheckCircleFilled /> : partly ? <HalfDisc /> : <CloseCircleFilled />}
+        {t(right ? 'reveal.right' : partly ? 'reveal.partly' : 'reveal.wrong')}
       </h2>
       <Answered
         label={t('reveal.yours')}

@@ -1,5 +1,6 @@
 import { CheckOutlined } from '../../shared/icons';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import type { Lesson, LessonStep } from '../../../core/lesson';
 import { useAppSelector } from '../../app/hooks';
 import { RECORD, selectPlayer, type PlayerState } from './playerSlice';
@@ -23,6 +24,11 @@ export function StepTags({ lesson, current, onStep }: Props) {
     <nav className="step-tags" aria-label={t('player.steps')}>
       <p className="label">{t(player.mode === 'learn' ? 'player.jobCard' : 'player.preview')}</p>
       <p className="step-tags-title">{lesson.title}</p>
+      {player.mode === 'preview' && (
+        <Link to={`/teach/lessons/${lesson.id}?step=${encodeURIComponent(current)}`}>
+          {t('player.toBuilder')}
+        </Link>
+      )}
       <ol>
         {tags.map(({ id, title, done }, k) => (
           <li key={id}>

@@ -7,6 +7,7 @@ import {
   portsOf,
   type GearSet,
 } from '../../../core/geartrain';
+import { LimitedNumber } from '../../shared/LimitedNumber';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
 import { MemberSelect } from './MemberSelect';
 import type { EditorProps } from './editorProps';
@@ -94,13 +95,13 @@ function Teeth({ unit, onUnit, set, index, part }: TeethProps) {
     onUnit(changeGearSet(unit, index, changed), `teeth ${set.id} ${part}`);
   };
   return (
-    <InputNumber
+    <LimitedNumber
       aria-label={t('unitEditor.teethOf', { set: set.id, part: t(`ports.${part}`) })}
       min={FEWEST_TEETH}
       max={MOST_TEETH}
       precision={0}
       value={teeth[part] ?? null}
-      onChange={change}
+      onValue={change}
       suffix={t('unitEditor.teethShort')}
       style={{ width: '100%' }}
     />
