@@ -1,5 +1,6 @@
 import { AS_BUILT, atPedal, leverRatio, releaseCurve, withClutchFault, worn } from '../clutch';
 import { BOLLARD, HAWSER } from '../clutch/tests/demo';
+import { thickened } from './clutchShapes';
 import { clutchSection, STRETCH, type ClutchLayout, type ClutchPartName } from './index';
 
 const drawn = (clutch = BOLLARD, share = 0, state = AS_BUILT, layout: ClutchLayout = 'wide') => {
@@ -63,16 +64,45 @@ test('arrows tell the loads', () => {
 
 test('coil springs are drawn for a lever cover, and fingers lean as their ratio says', () => {
   expect(drawn(HAWSER).coils.length).toBe(drawn(BOLLARD).coils.length + 1);
-  const [plate, pivot, tip] = part(drawn(BOLLARD), 'spring')[0]!.points;
-  const lean = (tip!.x - pivot!.x) / (pivot!.x - plate!.x);
+  const { seat, pivot, tip } = drawn(BOLLARD).fingers;
+  const lean = (tip.x - pivot.x) / (pivot.x - seat.x);
   expect(lean).toBeCloseTo(leverRatio(BOLLARD.cover), 0);
 });
 
 test('a bearing without play touches the fingers with the pedal up', () => {
   const rides = withClutchFault(BOLLARD, AS_BUILT, 'no-free-play');
   const section = drawn(BOLLARD, 0, rides);
-  const tip = part(section, 'spring')[0]!.points[2]!;
+  const { tip } = section.fingers;
   expect(Math.abs(left(section, 'bearing') - tip.x)).toBeLessThan(0.5);
   const free = drawn();
-  expect(left(free, 'bearing') - part(free, 'spring')[0]!.points[2]!.x).toBeGreaterThan(3);
+  expect(left(free, 'bearing') - free.fingers.tip.x).toBeGreaterThan(3);
+});
+
+// By hand: a straight bar of 2 along x has corners one to either side; its outline keeps the line's ends.
+test('a line with a thickness', () => {
+  const line = [
+    { x: 0, y: 0 },
+    { x: 10, y: 0 },
+  ];
+  expect(thickened(line, [2, 4])).toEqual([
+    { x: 0, y: 1 },
+    { x: 10, y: 2 },
+    { x: 10, y: -2 },
+    { x: 0, y: -1 },
+  ]);
+});
+
+// Facts of the trade: as the plate lifts its straps bend, the cushion spreads, the fingers turn about their rings.
+test('what moves is drawn moved: straps, cushion, fingers, bearing', () => {
+  const [up, down] = [drawn(BOLLARD, 0), drawn(BOLLARD, 1)];
+  const spread = (section: ReturnType<typeof drawn>, name: ClutchPartName) => {
+    const xs = part(section, name).flatMap((s) => s.points.map((p) => p.x));
+    return Math.max(...xs) - Math.min(...xs);
+  };
+  expect(spread(down, 'strap')).toBeGreaterThan(spread(up, 'strap'));
+  expect(spread(down, 'cushion')).toBeGreaterThan(spread(up, 'cushion'));
+  expect(down.fingers.tip.x).toBeLessThan(up.fingers.tip.x);
+  expect(down.fingers.pivot).toEqual(up.fingers.pivot);
+  expect(left(down, 'ball')).toBeLessThan(left(up, 'ball'));
+  expect(part(drawn(HAWSER), 'pivot-ring')).toHaveLength(1);
 });

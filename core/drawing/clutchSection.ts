@@ -1,4 +1,16 @@
 import {
+  bearingShapes,
+  coverShapes,
+  discShapes,
+  fingerShapes,
+  flywheelShapes,
+  forkShape,
+  pedalArm,
+  plateShapes,
+  shaftShapes,
+  strapShape,
+} from './clutchShapes';
+import {
   forkPlayNow,
   leverRatio,
   type Clutch,
@@ -20,13 +32,25 @@ export interface Place {
 }
 
 export type ClutchPartName =
+  | 'crank'
   | 'flywheel'
+  | 'ring-gear'
+  | 'bolt'
   | 'cover'
+  | 'strap'
   | 'plate'
   | 'disc'
   | 'facing'
+  | 'cushion'
+  | 'retainer'
+  | 'hub'
   | 'spring'
+  | 'pivot-ring'
+  | 'race'
   | 'bearing'
+  | 'ball'
+  | 'sleeve'
+  | 'tube'
   | 'fork'
   | 'pedal'
   | 'shaft';
@@ -60,6 +84,8 @@ export interface ClutchSection {
   readonly rivets: readonly (Place & { readonly below: number })[];
   /** Damper springs, coil springs: from and to. */
   readonly coils: readonly { readonly from: Place; readonly to: Place; readonly width: number }[];
+  /** Where the spring or a lever stands: on the plate, on its fulcrum, at the bearing. */
+  readonly fingers: { readonly seat: Place; readonly pivot: Place; readonly tip: Place };
   readonly clampArrow: ClutchArrow;
   readonly bearingArrow: ClutchArrow;
   /** Cylinders with the place of their piston, and the line or cable between fork and pedal. */
@@ -139,22 +165,7 @@ export function clutchSection(
   const second = core + steel + open / 2;
   const plateX = second + facing + gap;
   const plateW = PLATE;
-  const box = (
-    part: ClutchPartName,
-    x: number,
-    w: number,
-    top: number,
-    bottom: number,
-  ): ClutchShape => ({
-    part,
-    points: [
-      { x, y: top },
-      { x: x + w, y: top },
-      { x: x + w, y: bottom },
-      { x, y: bottom },
-    ],
-  });
-
+  const frame = { base: BASE, outer, inner, face: FACE_X };
   const spring = springShape(clutch, r, along);
   // Where the fingers stand with no bearing on them, now that the disc is worn.
   const freePlate =
@@ -164,7 +175,9 @@ export function clutchSection(
   const bearingX = rest - along(point.bearing);
   const touching = point.bearingLoad > 0 || bearingX <= freeTip;
   const tip = touching ? Math.min(freeTip, bearingX) : freeTip;
-  const fork = forkShape(linkage.forkRatio, bearingX, rest);
+  const [seat, pivot, end] = spring.lineTo(plateX + plateW, tip) as [Place, Place, Place];
+  const fingers = { seat, pivot, tip: end };
+  const fork = forkPlaces(linkage.forkRatio, bearingX, rest);
   const pedal = pedalShape(clutch, curve, point, place);
   const chain = chainShape(clutch, fork.end, fork.restEnd, pedal, place);
 
@@ -173,27 +186,16 @@ export function clutchSection(
     height: place.height,
     base: BASE,
     shapes: [
-      box('shaft', core + steel + 4, 190, BASE - 12, BASE),
-      box('flywheel', 10, FACE_X - 10, outer - 16, BASE - 20),
-      box('flywheel', 0, 10, BASE - 54, BASE),
-      {
-        part: 'cover',
-        open: true,
-        points: [
-          { x: FACE_X, y: outer - 11 },
-          { x: spring.coverX, y: outer - 11 },
-          { x: spring.coverX, y: spring.pivot.y },
-        ],
-      },
-      box('facing', first, facing, outer, inner),
-      box('facing', second, facing, outer, inner),
-      box('disc', core, steel, outer, BASE - 26),
-      box('disc', core - 10, steel + 22, BASE - 30, BASE - 12),
-      box('plate', plateX, plateW, outer - 3, inner + 2),
-      { part: 'spring', open: true, points: spring.lineTo(plateX + plateW, tip) },
-      box('bearing', bearingX, BEARING, r(tipRadius(clutch)) - 12, BASE - 16),
-      { part: 'fork', open: true, points: [fork.inner, fork.pivot, fork.end] },
-      { part: 'pedal', open: true, points: [pedal.top, pedal.pivot, pedal.pad] },
+      ...shaftShapes(frame, core + steel + 14, rest + 8),
+      ...flywheelShapes(frame),
+      ...discShapes(frame, { first, facing, core, steel, second, open }),
+      ...plateShapes(frame, plateX, plateW, fingers.seat.y),
+      ...coverShapes(frame, spring.coverX, spring.pivot),
+      strapShape(frame, plateX, plateW),
+      ...fingerShapes(cover.spring.kind === 'diaphragm', fingers.seat, fingers.pivot, fingers.tip),
+      ...bearingShapes(bearingX, r(tipRadius(clutch)) - 12, BASE),
+      forkShape(fork.inner, fork.pivot, fork.end),
+      pedalArm(pedal.top, pedal.pivot, pedal.pad),
     ],
     gaps: [
       { x: FACE_X, y: outer, width: gap, height: inner - outer },
@@ -209,12 +211,13 @@ export function clutchSection(
     }),
     coils: [
       {
-        from: { x: core - 6, y: inner + 14 },
-        to: { x: core + steel + 6, y: inner + 14 },
-        width: 12,
+        from: { x: core - 5, y: inner + 16.5 },
+        to: { x: core + steel + 5, y: inner + 16.5 },
+        width: 13,
       },
       ...spring.coils(plateX + plateW),
     ],
+    fingers,
     clampArrow: {
       at: { x: plateX + plateW + 1, y: inner - 2 },
       by: -(ARROW * point.clamp) / Math.max(1, curve.freeClamp),
@@ -226,13 +229,13 @@ export function clutchSection(
     cylinders: chain.cylinders,
     line: chain.line,
     pads: { pivot: pedal.pivot, pad: pedal.pad, rest: pedal.rest, floor: pedal.floor },
-    pivots: [spring.pivot, fork.pivot, pedal.pivot],
+    pivots: [fork.pivot, pedal.pivot],
     anchors: {
       gap: { x: rest + 62, y: BASE - 84 },
       // Beside the fork at rest, so that the words stay where they are.
       bearing: { x: rest + 62, y: BASE - 40 },
       fork: fork.end,
-      disc: { x: core + steel + 5, y: BASE - 40 },
+      disc: { x: core + steel + 13, y: BASE - 46 },
       flywheel: { x: (10 + FACE_X) / 2, y: (outer + BASE) / 2 },
     },
   };
@@ -293,7 +296,7 @@ function springShape(
 }
 
 /** The fork stands upright at rest and turns about its ball, so that its ends travel in the ratio of its arms. */
-function forkShape(ratio: number, bearingX: number, restX: number) {
+function forkPlaces(ratio: number, bearingX: number, restX: number) {
   const innerY = BASE - 40;
   const endY = 16;
   const pivotY = innerY - (innerY - endY) / (1 + ratio);

@@ -148,8 +148,10 @@ export { openShop, roadAnswer, type Shop } from './shop';
 export {
   faultPairs,
   lookAlikes,
+  rangesBySplit,
   rigOfUnit,
   signatureOf,
+  sortedBySplit,
   symptomRow,
   symptomTable,
   type SymptomRow,

@@ -1,5 +1,5 @@
 import type { Unit } from '../geartrain';
-import { drivingOf, type Driving, type SymptomCell } from './driving';
+import { DRIVE_SYMPTOMS, drivingOf, type Driving, type SymptomCell } from './driving';
 import type { Fault } from './fault';
 import { machineOf, SOUND_MACHINE } from './machine';
 import { BARE_RIG, singleFaults, type Rig } from './rig';
@@ -70,4 +70,44 @@ export function lookAlikes<Row extends { readonly cells: readonly SymptomCell[] 
     groups.set(key, [...(groups.get(key) ?? []), row]);
   }
   return [...groups.values()].sort((a, b) => b.length - a.length);
+}
+
+/**
+ * Ranges by how well driving them splits these rows: by the entropy of what is met there, the best first. Rows that stand
+ * sorted by them stand beside what they are told from last.
+ */
+export function rangesBySplit(rows: readonly Pick<SymptomRow, 'cells'>[]): string[] {
+  const bits = (place: number): number => {
+    const counts = new Map<string, number>();
+    for (const { cells } of rows) {
+      const seen = cellSignature(cells[place]!);
+      counts.set(seen, (counts.get(seen) ?? 0) + 1);
+    }
+    return [...counts.values()].reduce(
+      (sum, n) => sum - (n / rows.length) * Math.log2(n / rows.length),
+      0,
+    );
+  };
+  return (rows[0]?.cells ?? [])
+    .map(({ range }, place) => ({ range, place, bits: bits(place) }))
+    .sort((a, b) => b.bits - a.bits || a.place - b.place)
+    .map(({ range }) => range);
+}
+
+/** Groups of look-alikes in the order of what is met in the ranges that split best; faults that show nothing come last. */
+export function sortedBySplit<Row extends Pick<SymptomRow, 'cells'>>(
+  groups: readonly (readonly Row[])[],
+): (readonly Row[])[] {
+  const order = rangesBySplit(groups.flat());
+  const rank = (cell: SymptomCell): number =>
+    cell.drive === 'right' ? DRIVE_SYMPTOMS.length : DRIVE_SYMPTOMS.indexOf(cell.drive);
+  const at = (group: readonly Row[], range: string) =>
+    rank(group[0]!.cells.find((c) => c.range === range)!);
+  return [...groups].sort((a, b) => {
+    for (const range of order) {
+      const difference = at(a, range) - at(b, range);
+      if (difference !== 0) return difference;
+    }
+    return b.length - a.length;
+  });
 }

@@ -5,6 +5,7 @@ import {
   clutchSection,
   STRETCH,
   type ClutchLayout,
+  type ClutchPartName,
   type ClutchSection,
   type Place,
 } from '../../core/drawing';
@@ -63,18 +64,30 @@ const path = (points: readonly Place[]): string =>
   `M${points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}`;
 
 /** Who drives, who is driven, who only moves: the same four roles as in every drawing. */
-const ROLE = {
+const ROLE: Readonly<Record<ClutchPartName, 'drives' | 'driven' | 'idle'>> = {
+  crank: 'drives',
   flywheel: 'drives',
+  'ring-gear': 'drives',
+  bolt: 'drives',
   cover: 'drives',
+  strap: 'drives',
   plate: 'drives',
   spring: 'drives',
+  'pivot-ring': 'drives',
   disc: 'driven',
   facing: 'driven',
+  cushion: 'driven',
+  retainer: 'driven',
+  hub: 'driven',
   shaft: 'driven',
+  race: 'idle',
   bearing: 'idle',
+  ball: 'idle',
+  sleeve: 'idle',
+  tube: 'idle',
   fork: 'idle',
   pedal: 'idle',
-} as const;
+};
 
 function Parts({ drawing, touching }: { drawing: ClutchSection; touching: boolean }) {
   return (

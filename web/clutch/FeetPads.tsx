@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import { FEET_AT, feetTrace, traceAt } from '../../core/shift';
 import { HandlePad } from '../shared/HandlePad';
 import { formatNumber } from '../shared/numbers';
+import './FeetPads.css';
 
 interface Props {
   pedal: readonly number[];

@@ -6,6 +6,7 @@ import {
   faultKey,
   lookAlikes,
   signatureOf,
+  sortedBySplit,
   type Candidate,
   type DriveSymptom,
   type SymptomRow,
@@ -43,7 +44,10 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
   const own = table?.rows.some((r) => r.cells.length !== unit.ranges.length) ? null : table;
   const fits = (row: Pick<SymptomRow, 'cells'>) =>
     row.cells.every((c) => state.seen[c.range] === undefined || state.seen[c.range] === c.drive);
-  const singles = useMemo(() => (own ? silentLast(lookAlikes(own.rows), own) : []), [own]);
+  const singles = useMemo(
+    () => (own ? silentLast(sortedBySplit(lookAlikes(own.rows)), own) : []),
+    [own],
+  );
   const shown = singles.map((g) => g.filter(fits)).filter((g) => g.length > 0);
   const rows = shown.flat();
   const pairRows = (pairs.rows ?? []).filter(fits).slice(0, MOST_PAIRS);
@@ -139,8 +143,11 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
 }
 
 /** Faults that show nothing on the road stand at the end. */
-function silentLast(groups: Candidate[][], { sound }: AtlasTableOf): Candidate[][] {
-  const silent = (group: Candidate[]) => signatureOf(group[0]!) === signatureOf(sound);
+function silentLast(
+  groups: readonly (readonly Candidate[])[],
+  { sound }: AtlasTableOf,
+): (readonly Candidate[])[] {
+  const silent = (group: readonly Candidate[]) => signatureOf(group[0]!) === signatureOf(sound);
   return [...groups.filter((g) => !silent(g)), ...groups.filter(silent)];
 }
 

@@ -1,8 +1,9 @@
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { faultKey, type SymptomCell, type SymptomRow } from '../../core/faults';
+import { faultKey, rangesBySplit, type SymptomCell, type SymptomRow } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { gearName } from '../shared/unitNames';
-import { cellText, faultText } from './faultWords';
+import { cellText, faultText, shortTarget } from './faultWords';
 
 interface Props {
   unit: Unit;
@@ -16,9 +17,33 @@ interface Props {
 const noticed = ({ drive, coast, heard, goesIn }: SymptomCell): boolean =>
   drive === 'right' && (coast !== 'right' || heard !== 'quiet' || goesIn !== 'clean');
 
-/** Faults down, ranges across; each cell told by word and by tone. */
+/** Up to so many rows everything stands open. */
+const FEW = 12;
+
+function Cell({ cell }: { cell: SymptomCell }) {
+  const { t } = useTranslation();
+  return (
+    <td data-drive={cell.drive} data-coast={noticed(cell) ? 'noticed' : 'right'}>
+      {cell.drive === 'right' && !noticed(cell) ? (
+        <span aria-label={t('faults.words.right')}>·</span>
+      ) : (
+        cellText(t, cell)
+      )}
+    </td>
+  );
+}
+
+/** Faults down, ranges across, each cell told by word and by tone; what looks alike is folded, and opened on demand. */
 export function AtlasTable({ unit, groups, chosen, onChosen }: Props) {
   const { t } = useTranslation();
+  const [opened, setOpened] = useState<readonly string[]>([]);
+  const rowCount = groups.reduce((sum, g) => sum + g.length, 0);
+  const [best] = rangesBySplit(groups.flat());
+  /** "C1, P1, P2": the parts of a fold, each once. */
+  const partsOf = (group: readonly SymptomRow[]) =>
+    [...new Set(group.flatMap((r) => r.faults.map((f) => shortTarget(t, unit, f.target))))].join(
+      ', ',
+    );
   return (
     <div className="atlas-scroll" tabIndex={0} role="region" aria-label={t('atlas.table')}>
       <table className="plain atlas-table">
@@ -28,44 +53,71 @@ export function AtlasTable({ unit, groups, chosen, onChosen }: Props) {
             {unit.ranges.map((r) => (
               <th key={r.id} scope="col">
                 {gearName(r)}
+                {r.id === best && rowCount > FEW && (
+                  <span className="atlas-best">{t('atlas.splitsBest')}</span>
+                )}
               </th>
             ))}
           </tr>
         </thead>
-        {groups.map((group) => (
-          <tbody key={faultKey(group[0]!.faults)} data-alike={group.length > 1}>
-            {group.map((row) => {
-              const key = faultKey(row.faults);
-              return (
-                <tr key={key} aria-current={key === chosen ? 'true' : undefined}>
+        {groups.map((group) => {
+          const own = faultKey(group[0]!.faults);
+          const folds = group.length > 1;
+          const open = folds && (opened.includes(own) || rowCount <= FEW);
+          return (
+            <tbody key={own} data-alike={folds}>
+              {folds && (
+                <tr className="atlas-fold">
                   <th scope="row">
                     <button
                       type="button"
                       className="atlas-fault"
-                      aria-pressed={key === chosen}
-                      onClick={() => onChosen(key === chosen ? null : key)}
+                      aria-expanded={open}
+                      onClick={() =>
+                        setOpened(open ? opened.filter((k) => k !== own) : [...opened, own])
+                      }
                     >
-                      {faultText(t, unit, row.faults)}
+                      <span aria-hidden="true">{open ? '▾' : '▸'}</span>{' '}
+                      {t('atlas.alikes', { count: group.length, parts: partsOf(group) })}
                     </button>
                   </th>
-                  {row.cells.map((cell) => (
-                    <td
-                      key={cell.range}
-                      data-drive={cell.drive}
-                      data-coast={noticed(cell) ? 'noticed' : 'right'}
-                    >
-                      {cell.drive === 'right' && !noticed(cell) ? (
-                        <span aria-label={t('faults.words.right')}>·</span>
-                      ) : (
-                        cellText(t, cell)
-                      )}
-                    </td>
+                  {group[0]!.cells.map((cell) => (
+                    <Cell key={cell.range} cell={cell} />
                   ))}
                 </tr>
-              );
-            })}
-          </tbody>
-        ))}
+              )}
+              {(!folds || open) &&
+                group.map((row) => {
+                  const key = faultKey(row.faults);
+                  return (
+                    <tr
+                      key={key}
+                      aria-current={key === chosen ? 'true' : undefined}
+                      data-in={folds}
+                    >
+                      <th scope="row">
+                        <button
+                          type="button"
+                          className="atlas-fault"
+                          aria-pressed={key === chosen}
+                          onClick={() => onChosen(key === chosen ? null : key)}
+                        >
+                          {faultText(t, unit, row.faults)}
+                        </button>
+                      </th>
+                      {folds ? (
+                        <td colSpan={row.cells.length} className="quiet">
+                          {t('atlas.asAbove')}
+                        </td>
+                      ) : (
+                        row.cells.map((cell) => <Cell key={cell.range} cell={cell} />)
+                      )}
+                    </tr>
+                  );
+                })}
+            </tbody>
+          );
+        })}
       </table>
     </div>
   );
