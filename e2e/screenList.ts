@@ -35,7 +35,11 @@ export function screenList(browser: () => Browser): Screen[] {
     ['record', '/teach/lessons/name-the-parts/preview', [press('Begin'), press('Your record')]],
     ['ratio bench', '/teach/ratio', []],
     ['atlas', '/teach/faults/atlas', [() => b.see('Ask next')]],
-    ['atlas, a fault', '/teach/faults/atlas', [press(/look alike: C1/), press('C1, Forward clutch: will not come on')]],
+    [
+      'atlas, a fault',
+      '/teach/faults/atlas',
+      [press(/look alike: C1/), press('C1, Forward clutch: will not come on')],
+    ],
     ['fault desk', '/teach/faults', [() => b.see('Set the controls')]],
     [
       'fault desk, a test',

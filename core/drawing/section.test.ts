@@ -190,3 +190,12 @@ test.each(['skerry-three', 'quay-four', 'capstan-five'])(
     expect(drawnWider.columns.filter((c) => c !== 'P9')).toEqual(draw(unit).columns);
   },
 );
+
+// The first drawing is there at once, and the search only ever takes crossings away.
+test('a first plan is drawn without searching, and the best has no more crossings', () => {
+  for (const unit of demo) {
+    const first = sectionDrawing(unit, [], 'first');
+    expect(first.elements.map((e) => e.id).sort()).toEqual(unit.elements.map((e) => e.id).sort());
+    expect(draw(unit).crossings).toBeLessThanOrEqual(first.crossings);
+  }
+});

@@ -2,7 +2,7 @@ import { CASE, type GearSet, type ShiftElement, type Unit } from '../geartrain';
 import { orderGap, type GapOrder } from './sectionGap';
 import { liveMember, portPlaces, risersOf, runsPast, type Planned } from './sectionPlan';
 import { labelPlace } from './sectionLabels';
-import { searchPlan } from './sectionSearch';
+import { searchPlan, type Effort } from './sectionSearch';
 import type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
 
 /**
@@ -21,8 +21,12 @@ const MARGIN = 108;
 const BRAKE_ROOM = 1.7;
 
 /** @param keep `columns` of the drawing before, when the unit has only been changed */
-export function sectionDrawing(unit: Unit, keep: readonly string[] = []): SectionDrawing {
-  const { planned, crossings } = searchPlan(unit, keep);
+export function sectionDrawing(
+  unit: Unit,
+  keep: readonly string[] = [],
+  effort: Effort = 'best',
+): SectionDrawing {
+  const { planned, crossings } = searchPlan(unit, keep, effort);
   const { plan, levels } = planned;
   const height = (levels.top + 2.6) * UNIT;
   const y = (level: number) => height - (level + 0.6) * UNIT;

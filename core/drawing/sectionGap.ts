@@ -74,20 +74,27 @@ function clutchesIn(order: readonly Riser[], levels: Levels): GapOrder {
       number,
     ];
     let best: { height: number; cost: number } | null = null;
+    // Only the two risers that the clutch joins change with its height: what the others are crossed by is counted once.
+    let still = 0;
+    for (let k = 0; k < order.length; k++)
+      if (k !== a && k !== b) still += crossedBy(order, k, spans[k]![0], spans[k]![1]);
     for (let height = 1.5; height < levels.top - 2; height++) {
-      const near = Math.min(Infinity, ...taken.map((h) => Math.abs(h - height)));
+      let near = Infinity;
+      for (const h of taken) near = Math.min(near, Math.abs(h - height));
       if (near < 1) continue;
-      const stretched = spans.map((s, k): [number, number] =>
-        k === a || k === b ? [Math.min(s[0], height), Math.max(s[1], height)] : s,
-      );
-      let cost = stubCrossings(order, stretched);
-      for (let k = a + 1; k < b; k++)
-        if (height > stretched[k]![0] && height < stretched[k]![1]) cost++;
-      // Prefer the height that stretches the risers least.
-      const stretch = [a, b].reduce(
-        (sum, k) => sum + Math.max(0, spans[k]![0] - height, height - spans[k]![1]),
-        0,
-      );
+      let cost = still;
+      let stretch = 0;
+      for (let end = 0; end < (a === b ? 1 : 2); end++) {
+        const k = end === 0 ? a : b;
+        const [low, high] = spans[k]!;
+        cost += crossedBy(order, k, Math.min(low, height), Math.max(high, height));
+        // Prefer the height that stretches the risers least.
+        stretch += Math.max(0, low - height, height - high);
+      }
+      for (let k = a + 1; k < b; k++) {
+        const [low, high] = spans[k]!;
+        if (height > low && height < high) cost++;
+      }
       // Signs need room of two heights; closer than that only where nothing else is left.
       const crowded = besideStub(order, a, height) ? 0.4 : 0;
       const total = cost + stretch * 0.01 + (near < 2 ? 0.5 : 0) + crowded;
@@ -112,16 +119,17 @@ const besideStub = (order: readonly Riser[], left: number, height: number): bool
     (k <= left ? riser.right : riser.left).some((h) => Math.abs(h - height) < SIGN_ROOM),
   );
 
-/** Horizontal lines to the gap's sides that run across another member's riser. */
-function stubCrossings(order: readonly Riser[], spans: readonly [number, number][]): number {
+/** Horizontal lines of other members to the gap's sides that run across this riser between two heights. */
+function crossedBy(order: readonly Riser[], at: number, low: number, high: number): number {
   let count = 0;
-  order.forEach((riser, k) => {
-    for (let other = 0; other < order.length; other++) {
-      if (other === k) continue;
-      const [low, high] = spans[other]!;
-      const heights = other < k ? riser.left : riser.right;
-      for (const height of heights) if (height >= low && height <= high) count++;
-    }
-  });
+  for (let k = 0; k < order.length; k++) {
+    if (k === at) continue;
+    const heights = at < k ? order[k]!.left : order[k]!.right;
+    for (const height of heights) if (height >= low && height <= high) count++;
+  }
   return count;
 }
+
+/** The same for all risers. */
+const stubCrossings = (order: readonly Riser[], spans: readonly [number, number][]): number =>
+  order.reduce((sum, _r, k) => sum + crossedBy(order, k, spans[k]![0], spans[k]![1]), 0);

@@ -34,18 +34,25 @@ const MOST_RATED = 2500;
 /** An order that was there before is kept as long as it needs no more crossings than this. */
 const MOST_KEPT_CROSSINGS = 2;
 
+/** `first`: a plan at once, with more crossings than need be. `best`: all the search that there is. */
+export type Effort = 'first' | 'best';
+
 /** @param keep ids of gear sets in the order they stood in before; a changed unit stays as it was drawn */
-export function searchPlan(unit: Unit, keep: readonly string[] = []): SearchedPlan {
+export function searchPlan(
+  unit: Unit,
+  keep: readonly string[] = [],
+  effort: Effort = 'best',
+): SearchedPlan {
   const orders =
     unit.gearsets.length <= MOST_ORDERED
       ? permutations(unit.gearsets)
       : [[...unit.gearsets].sort((a, b) => placeOf(keep, a) - placeOf(keep, b))];
   const kept = orders.filter((order) => inOrder(order.map((set) => placeOf(keep, set))));
   if (keep.length > 0 && kept.length > 0) {
-    const same = searchOrders(unit, kept);
+    const same = searchOrders(unit, kept, effort);
     if (same.crossings <= MOST_KEPT_CROSSINGS) return same;
   }
-  return searchOrders(unit, orders);
+  return searchOrders(unit, effort === 'first' ? orders.slice(0, 1) : orders, effort);
 }
 
 const placeOf = (keep: readonly string[], set: GearSet): number => {
@@ -59,7 +66,7 @@ const inOrder = (places: readonly number[]): boolean => {
   return known.every((p, k) => k === 0 || p > known[k - 1]!);
 };
 
-function searchOrders(unit: Unit, orders: readonly GearSet[][]): SearchedPlan {
+function searchOrders(unit: Unit, orders: readonly GearSet[][], effort: Effort): SearchedPlan {
   const known: Known = new Map();
   const flipped = flippedPairs(unit);
   const begun = orders
@@ -67,6 +74,7 @@ function searchOrders(unit: Unit, orders: readonly GearSet[][]): SearchedPlan {
     .map((plan) => rate(unit, plan, known))
     .sort((a, b) => a.cost - b.cost);
   let best = begun[0]!;
+  if (effort === 'first') return best;
   for (const start of begun.slice(0, MOST_IMPROVED)) {
     const improved = improve(unit, start, known);
     if (improved.cost < best.cost) best = improved;

@@ -35,6 +35,13 @@ export function readingClass(check: Check, answer: Answer, sound: Answer): strin
   return figure < sound.figure ? 'low' : 'high';
 }
 
+/** What a student who knows the trade may call by the name of the other: an engine that runs away between two gears. */
+const BY_THE_SAME_NAME: Readonly<Record<string, string>> = { 'slips-in-new-gear': 'flares' };
+
+/** Whether the reading is of the kind that was expected. */
+export const borneOutBy = (expected: string, read: string): boolean =>
+  expected === read || expected === BY_THE_SAME_NAME[read];
+
 /** The same reading, as closely as it can be read. */
 export const agrees = (check: Check, given: Answer, expected: Answer): boolean =>
   apart(check, given, expected) <= 1;

@@ -1,4 +1,4 @@
-import { agrees, readingClass, type Answer, type Reading } from './answer';
+import { agrees, borneOutBy, readingClass, type Answer, type Reading } from './answer';
 import { readingOf, type Candidate } from './candidates';
 import { changedRanges } from './chartReason';
 import { hazardsOf, type Check } from './checks';
@@ -163,7 +163,7 @@ export function gradeDiagnosis(
     supported,
     clearedBy: clearedBy(shop, [...complaint, ...readings], diagnosis.cause),
     unsafe,
-    expectedRight: readings.filter((r, k) => entries[k]!.expected === classOf(r)).length,
+    expectedRight: readings.filter((r, k) => borneOutBy(entries[k]!.expected, classOf(r))).length,
     borneOut,
     parts,
     score: Math.round(1e4 * parts.reduce((sum, p) => sum + p.got, 0)) / 1e4,

@@ -8,6 +8,7 @@ export {
 } from './applyFault';
 export {
   agrees,
+  borneOutBy,
   likelihood,
   readingClass,
   READING_ERROR,

@@ -174,9 +174,12 @@ function reaction(
   key: Of<UnitKey, 'reaction'>,
   answer: Of<UnitAnswer, 'reaction'>,
 ): Judged {
+  const alone = key.elements.filter((id) => !key.shared.flat().includes(id));
+  const named = (id: string) => answer.elements.includes(id);
   const right =
-    answer.elements.length === key.elements.length &&
-    answer.elements.every((id) => key.elements.includes(id));
+    answer.elements.every((id) => key.elements.includes(id)) &&
+    alone.every(named) &&
+    key.shared.every((group) => group.some(named));
   const range = unit.ranges.find((r) => r.id === rangeId);
   const { elements } = solveUnit(unit, range?.apply ?? []);
   const extra = answer.elements.filter((id) => !key.elements.includes(id));

@@ -26,7 +26,12 @@ export type UnitKey =
       readonly steps: ReadonlyMap<string, ReadonlySet<string>>;
     }
   | { readonly kind: 'row-outcome'; readonly outcome: Outcome; readonly ratio: Fraction | null }
-  | { readonly kind: 'reaction'; readonly elements: readonly string[] }
+  | {
+      readonly kind: 'reaction';
+      readonly elements: readonly string[];
+      /** Those that share: statics leave open who carries how much, so one of each group will do. */
+      readonly shared: readonly (readonly string[])[];
+    }
   | {
       readonly kind: 'drive-or-coast';
       readonly braking: boolean;
@@ -89,7 +94,10 @@ function rangeKey(
     }
     case 'reaction': {
       const elements = holdersOf(unit, drive).map((h) => h.element);
-      return elements.length > 0 ? found({ kind: 'reaction', elements }) : fault('nothing-holds');
+      const shared = sharedGroups(unit, drive, elements);
+      return elements.length > 0
+        ? found({ kind: 'reaction', elements, shared })
+        : fault('nothing-holds');
     }
     case 'drive-or-coast': {
       const coast = solveUnit(unit, range.apply, 'coast');
@@ -102,8 +110,20 @@ function rangeKey(
   }
 }
 
+/** Holders that share, by the member that they hold. */
+function sharedGroups(unit: Unit, drive: Solution, holders: readonly string[]): string[][] {
+  const groups = new Map<string, string[]>();
+  for (const { id, between } of unit.elements) {
+    if (!holders.includes(id) || drive.elements.get(id)?.state !== 'shared') continue;
+    const member = [...between].sort().join();
+    groups.set(member, [...(groups.get(member) ?? []), id]);
+  }
+  return [...groups.values()];
+}
+
 function lettingGo(unit: Unit, drive: Solution, coast: Solution): string[] {
-  const held = (s: Solution, id: string) => s.elements.get(id)?.state === 'holding';
+  const held = (s: Solution, id: string) =>
+    ['holding', 'shared'].includes(s.elements.get(id)?.state ?? '');
   return unit.elements
     .filter(({ id, kind }) => kind === 'one-way' && held(drive, id) && !held(coast, id))
     .map((e) => e.id);

@@ -133,7 +133,10 @@ test('who holds, and who lets go on coast', () => {
   expect(reaction('D1', 'F1')).toEqual([1, null]);
   expect(reaction('D1', 'C1')).toEqual([0, 'applied-not-holding']);
   expect(reaction('D2', 'F1')).toEqual([0, 'runs-over-not-holding']);
-  expect(reaction('L1', 'B2', 'F1')).toEqual([1, null]);
+  // Published (statics): of two that hold one member, no balance tells how much each bears; any of them will do.
+  for (const some of [['B2', 'F1'], ['B2'], ['F1']])
+    expect(reaction('L1', ...some)).toEqual([1, null]);
+  expect(reaction('L1', 'B2', 'C1')).toEqual([0, 'applied-not-holding']);
   const coast = (range: string, braking: boolean, letsGo?: string) =>
     mark(ask({ range }, 'drive-or-coast'), {
       kind: 'drive-or-coast',

@@ -109,6 +109,17 @@ test('half the step, the same shift', () => {
   expect(Math.abs(a.energy.rubbed - b.energy.rubbed) / b.energy.rubbed).toBeLessThan(0.02);
 });
 
+// Common practice, no source: a band that takes hold and then lets slip is neither a flare nor a missed shift.
+test('an on-coming element that takes hold and then gives way slips in the new gear', () => {
+  const [into, gives] = [rise(0.1, 0.4, 300), fall(0.9, 0.1, 300)];
+  const held = (trace: Trace) =>
+    shiftQuality(
+      run({ from: applyOf('D1'), to: applyOf('D2'), holds: new Map([['B1', trace]]) }).summary,
+    );
+  expect(held([...into, ...gives])).toBe('slips-in-new-gear');
+  expect(held(into)).not.toBe('slips-in-new-gear');
+});
+
 test('an on-coming element that never comes is no shift, and nonsense is refused', () => {
   const none = run({
     holds: new Map([

@@ -211,7 +211,8 @@ function summaryOf(
   };
 }
 
-export type ShiftQuality = 'smooth' | 'harsh' | 'flares' | 'bumps' | 'late' | 'no-shift';
+export type ShiftQuality =
+  'smooth' | 'harsh' | 'flares' | 'bumps' | 'late' | 'slips-in-new-gear' | 'no-shift';
 
 /** What a driver says of a shift (figures from memory). */
 const FLARE_FELT_RPM = 180;
@@ -227,7 +228,9 @@ export function shiftQuality({
   dip,
 }: HandOverSummary): ShiftQuality {
   if (flareRpm > FLARE_FELT_RPM) return 'flares';
-  if (begins === null || arrives === null) return 'no-shift';
+  if (begins === null) return 'no-shift';
+  // It left the old gear and never reached the new one: the on-coming element takes hold and goes on slipping.
+  if (arrives === null) return 'slips-in-new-gear';
   if (dip < BUMP_DIP) return 'bumps';
   if (jerk > HARSH_JERK) return 'harsh';
   return begins > LATE_S ? 'late' : 'smooth';

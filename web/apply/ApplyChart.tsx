@@ -67,7 +67,10 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
         return braking === null ? NONE : t(braking ? 'apply.yes' : 'apply.no');
       },
     },
-    { key: 'holds', title: t('apply.holds'), cell: (range) => holdsText(rowOf(range)) },
+    // A box of gears and sleeves holds nothing: no empty column.
+    ...(ranges.some((r) => rowOf(r).holds.length > 0)
+      ? [{ key: 'holds', title: t('apply.holds'), cell: (range: Range) => holdsText(rowOf(range)) }]
+      : []),
   ];
   return (
     <>

@@ -140,28 +140,40 @@ function Section({ sealed, ...props }: SectionProps) {
   return <SectionView {...props} path={path} />;
 }
 
-/** The laid-out section, from a worker; told when it takes a while. */
+/** A first drawing is only shown where the best takes longer than this, so that most units do not jump. */
+const SETTLES_MS = 120;
+
+/** The laid-out section, from a worker: of a wide unit a first one at once, then the one with the fewest crossings. */
 function LaidOut({ unit, children }: { unit: Unit; children: (d: SectionDrawing) => ReactNode }) {
   const { t } = useTranslation();
   const { sections } = useServices();
   const shape = shapeOf(unit);
   const known = sections.known(unit);
   const [last, setLast] = useState<{ id: string; columns: readonly string[] }>();
+  const [first, setFirst] = useState<{ shape: string; drawing: SectionDrawing }>();
   const [failure, setFailure] = useState<{ shape: string; reason: string }>();
   useEffect(() => {
     const cancel = new AbortController();
     const keep = last?.id === unit.id ? last.columns : [];
-    sections.layOut(unit, keep, cancel.signal).then(
+    let waited: ReturnType<typeof setTimeout> | undefined;
+    const onFirst = (drawing: SectionDrawing) => {
+      waited = setTimeout(() => setFirst({ shape, drawing }), SETTLES_MS);
+    };
+    sections.layOut(unit, keep, cancel.signal, onFirst).then(
       ({ columns }) => setLast({ id: unit.id, columns }),
       (error: unknown) => {
         if (!cancel.signal.aborted) setFailure({ shape, reason: reasonOf(error) });
       },
     );
-    return () => cancel.abort();
+    return () => {
+      clearTimeout(waited);
+      cancel.abort();
+    };
     // `shape` stands for the unit: its names and ranges move no line.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [shape, sections]);
   if (known) return children(known);
+  if (first?.shape === shape) return children(first.drawing);
   if (failure?.shape === shape)
     return <p className="section-wait">{t('apply.notDrawn', { reason: failure.reason })}</p>;
   return (

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { readingClass, readingOf, type Check } from '../../core/faults';
+import { borneOutBy, readingClass, readingOf, type Check } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { CheckOutlined, CloseOutlined } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
@@ -71,7 +71,7 @@ function Line({ unit, session, check, entry, minutes }: LineProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const came = readingClass(check, entry.answer, readingOf(check, session.sound));
-  const right = came === entry.expected;
+  const right = borneOutBy(entry.expected, came);
   return (
     <>
       <span className="evidence-check">

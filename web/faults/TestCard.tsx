@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import {
   hazardsOf,
   reach,
+  borneOutBy,
   readingClass,
   readingOf,
   type Check,
@@ -123,7 +124,7 @@ function Read({ session, check, entry }: ReadProps) {
     <div className="test-read" aria-live="polite">
       <p className="figure test-read-value">{readingText(t, numbers, check, entry.answer)}</p>
       <p>
-        {came === entry.expected
+        {borneOutBy(entry.expected, came)
           ? t('desk.cameAsExpected')
           : t('desk.cameOtherwise', { what: wordText(t, entry.expected) })}
       </p>

@@ -97,7 +97,12 @@ export function unitKeyText(t: TFunction, question: UnitQuestion, unit: Unit): W
       return plain(formatRatio(Math.abs(ratio)), key.ratio.den === 1n ? way : `${way}, ${exact}`);
     }
     case 'reaction':
-      return plain(key.elements.join(', '));
+      return plain(
+        [
+          ...key.elements.filter((id) => !key.shared.flat().includes(id)),
+          ...key.shared.map((group) => t('bench.anyOf', { elements: group.join(', ') })),
+        ].join(', '),
+      );
     case 'drive-or-coast':
       return plain(
         t(key.braking ? 'coast.brakes' : 'coast.runsFree'),

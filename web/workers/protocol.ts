@@ -65,7 +65,11 @@ export interface FileWorker {
 
 /** Messages between the page and the worker that lays drawings out. */
 export interface DrawingWorker {
-  sectionDrawing(unit: Unit, keep: readonly string[]): SectionDrawing;
+  sectionDrawing(
+    unit: Unit,
+    keep: readonly string[],
+    onFirst: Told<SectionDrawing>,
+  ): Promise<SectionDrawing>;
 }
 
 /**

@@ -5,6 +5,7 @@ import { sectionLayouts } from './sectionLayouts';
 
 const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
 const signal = new AbortController().signal;
+const ignore = () => undefined;
 
 test('a unit is laid out once, whatever its names and ranges become', async () => {
   let calls = 0;
@@ -13,12 +14,12 @@ test('a unit is laid out once, whatever its names and ranges become', async () =
     return Promise.resolve(sectionDrawing(u, keep));
   });
   expect(layouts.known(unit)).toBeUndefined();
-  const first = await layouts.layOut(unit, [], signal);
+  const first = await layouts.layOut(unit, [], signal, ignore);
   const renamed = { ...unit, name: 'Other', ranges: [] };
-  expect(await layouts.layOut(renamed, [], signal)).toBe(first);
+  expect(await layouts.layOut(renamed, [], signal, ignore)).toBe(first);
   expect(layouts.known(renamed)).toBe(first);
   expect(calls).toBe(1);
-  await layouts.layOut({ ...unit, output: 'sun' }, [], signal);
+  await layouts.layOut({ ...unit, output: 'sun' }, [], signal, ignore);
   expect(calls).toBe(2);
 });
 
@@ -27,10 +28,10 @@ test('the oldest go, and a failure is not kept', async () => {
   const layouts = sectionLayouts((u) =>
     fail ? Promise.reject(new Error('no')) : Promise.resolve(sectionDrawing(u)),
   );
-  await expect(layouts.layOut(unit, [], signal)).rejects.toThrow('no');
+  await expect(layouts.layOut(unit, [], signal, ignore)).rejects.toThrow('no');
   fail = false;
-  await layouts.layOut(unit, [], signal);
-  for (let k = 0; k < 40; k++) await layouts.layOut({ ...unit, id: `u${k}` }, [], signal);
+  await layouts.layOut(unit, [], signal, ignore);
+  for (let k = 0; k < 40; k++) await layouts.layOut({ ...unit, id: `u${k}` }, [], signal, ignore);
   expect(layouts.known(unit)).toBeUndefined();
   expect(layouts.known({ ...unit, id: 'u39' })).toBeDefined();
 });

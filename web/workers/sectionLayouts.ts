@@ -5,11 +5,15 @@ import type { Unit } from '../../core/geartrain';
 export interface SectionLayouts {
   /** The drawing of a unit that was laid out before. */
   readonly known: (unit: Unit) => SectionDrawing | undefined;
-  /** @param keep `columns` of the drawing before, when the unit has only been changed */
+  /**
+   * @param keep `columns` of the drawing before, when the unit has only been changed
+   * @param onFirst told a first drawing at once, unless the best is known
+   */
   readonly layOut: (
     unit: Unit,
     keep: readonly string[],
     signal: AbortSignal,
+    onFirst: (drawing: SectionDrawing) => void,
   ) => Promise<SectionDrawing>;
 }
 
@@ -30,11 +34,11 @@ export function sectionLayouts(layOut: SectionLayouts['layOut']): SectionLayouts
   const kept = new Map<string, SectionDrawing>();
   return {
     known: (unit) => kept.get(shapeOf(unit)),
-    layOut: async (unit, keep, signal) => {
+    layOut: async (unit, keep, signal, onFirst) => {
       const shape = shapeOf(unit);
       const before = kept.get(shape);
       if (before) return before;
-      const drawing = await layOut(unit, keep, signal);
+      const drawing = await layOut(unit, keep, signal, onFirst);
       kept.set(shape, drawing);
       const oldest = kept.keys().next().value;
       if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);

@@ -64,6 +64,7 @@ function derivable(question: UnitQuestion, unit: Unit) {
       : question.kind === 'trace-path'
         ? unit.ranges.find((r) => r.id === question.range)?.apply
         : undefined;
-  const solution = apply && solveUnit(unit, apply);
+  const load = question.kind === 'row-outcome' ? question.load : 'drive';
+  const solution = apply && solveUnit(unit, apply, load);
   return solution?.outcome === 'drives' ? solution : null;
 }
