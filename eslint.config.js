@@ -41,6 +41,7 @@ export default defineConfig([
         { considerDefaultExhaustiveForUnions: true },
       ],
       '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
     },
   },
   {

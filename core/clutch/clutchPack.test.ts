@@ -109,7 +109,7 @@ test('the way of measuring tells another reading, and here another verdict', () 
   expect(packFindings({ ...FENDER, measured: 'free' }).map((f) => f.code)).toEqual([
     'clearance-small',
   ]);
-  const flat = FENDER.stack.map(({ wave: _wave, ...p }) => p).slice(1);
+  const flat = FENDER.stack.map(({ wave, ...p }) => p).slice(1);
   expect(measuringDecides({ ...FENDER, stack: flat, depth: FENDER.depth - 0.0015 })).toBe(false);
 });
 

@@ -49,11 +49,11 @@ export function withPackFault(pack: ClutchPack, fault: PackFault): ClutchPack {
       return { ...pack, faces: { ...pack.faces, friction: { ...friction, standing, sliding } } };
     }
     case 'ball-shut':
-      return withRotation(pack, ({ bleedBall: _shut, ...rest }) => rest);
+      return withRotation(pack, ({ bleedBall, ...rest }) => rest);
     case 'ball-open':
       return { ...pack, pressure: OPEN_BALL_SHARE * pack.pressure };
     case 'balance-empty':
-      return withRotation(pack, ({ balance: _empty, ...rest }) => rest);
+      return withRotation(pack, ({ balance, ...rest }) => rest);
     case 'seal-leaks':
       return { ...pack, pressure: LEAKING_SHARE * pack.pressure };
     case 'plate-left-out': {

@@ -9,6 +9,8 @@ import {
   plateShapes,
   shaftShapes,
   strapShape,
+  type ClutchShape,
+  type Place,
 } from './clutchShapes';
 import {
   forkPlayNow,
@@ -26,42 +28,6 @@ import {
  *
  * x from the flywheel to the gearbox, y down; the centreline at `base`.
  */
-export interface Place {
-  readonly x: number;
-  readonly y: number;
-}
-
-export type ClutchPartName =
-  | 'crank'
-  | 'flywheel'
-  | 'ring-gear'
-  | 'bolt'
-  | 'cover'
-  | 'strap'
-  | 'plate'
-  | 'disc'
-  | 'facing'
-  | 'cushion'
-  | 'retainer'
-  | 'hub'
-  | 'spring'
-  | 'pivot-ring'
-  | 'race'
-  | 'bearing'
-  | 'ball'
-  | 'sleeve'
-  | 'tube'
-  | 'fork'
-  | 'pedal'
-  | 'shaft';
-
-export interface ClutchShape {
-  readonly part: ClutchPartName;
-  /** A closed outline, or an open line where `open`. */
-  readonly points: readonly Place[];
-  readonly open?: boolean;
-}
-
 export interface ClutchArrow {
   readonly at: Place;
   /** From `at` this far along x. */

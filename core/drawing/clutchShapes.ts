@@ -1,10 +1,43 @@
-import type { ClutchPartName, ClutchShape, Place } from './clutchSection';
-
 /**
  * Outlines of the parts of a dry clutch cut along its shaft, upper half, in the drawing's own mm (derived here). What is
  * bent from sheet or tapers is a line with a thickness; what is turned is a profile. The parts that move are given
  * where they stand; nothing here knows how far that is.
  */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+export type ClutchPartName =
+  | 'crank'
+  | 'flywheel'
+  | 'ring-gear'
+  | 'bolt'
+  | 'cover'
+  | 'strap'
+  | 'plate'
+  | 'disc'
+  | 'facing'
+  | 'cushion'
+  | 'retainer'
+  | 'hub'
+  | 'spring'
+  | 'pivot-ring'
+  | 'race'
+  | 'bearing'
+  | 'ball'
+  | 'sleeve'
+  | 'tube'
+  | 'fork'
+  | 'pedal'
+  | 'shaft';
+
+export interface ClutchShape {
+  readonly part: ClutchPartName;
+  /** A closed outline, or an open line where `open`. */
+  readonly points: readonly Place[];
+  readonly open?: boolean;
+}
 
 /** A closed outline along a line, so wide at each of its points: half to either side. */
 export function thickened(line: readonly Place[], widths: readonly number[]): Place[] {

@@ -13,7 +13,8 @@ import {
   type Fraction,
 } from '../numerics';
 import { elementTerms, gearSetTerms, type Term } from './constraints';
-import { solveUnit, type Load, type Solution } from './solve';
+import type { Load } from './oneWays';
+import { solveUnit, type Solution } from './solve';
 import { CASE, ringOwner, type GearSet, type Unit } from './unit';
 
 /**

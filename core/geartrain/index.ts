@@ -20,10 +20,10 @@ export {
   solveUnit,
   type ElementResult,
   type ElementState,
-  type Load,
   type Outcome,
   type Solution,
 } from './solve';
+export type { Load } from './oneWays';
 export { powerFlow, powerSteps, type PortPower, type PowerFlow } from './powerFlow';
 export { unitPinionSpeeds, type PinionName, type UnitPinion } from './pinionSpeeds';
 export {

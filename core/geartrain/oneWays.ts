@@ -1,5 +1,4 @@
 import { coneOf, type Arithmetic } from '../numerics';
-import type { Load } from './solve';
 
 /**
  * All one-way clutches of a train at once, as one complementarity problem (derived here; the duality is Farkas' and
@@ -20,6 +19,9 @@ import type { Load } from './solve';
  * The face of K on which the train then moves tells which one-way clutches do not slip. Where it drives or is blocked,
  * q/σ − ω_in = Σ λ·slip with every λ ≥ 0 on that face: one motion and one field of torques satisfy all.
  */
+
+/** `drive`: the engine pushes. `coast`: the road pushes and the engine drags. */
+export type Load = 'drive' | 'coast';
 
 /** Entries of a direction of motion: ω_in, ω_out, then the slip ωa − ωb of each one-way clutch. */
 const IN = 0;

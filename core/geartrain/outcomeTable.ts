@@ -1,7 +1,7 @@
 import { FLOATING, lessScaled } from '../numerics';
 import { compileTrain, type CompiledTrain } from './fastSpeeds';
-import { carrying, motionsLeft, oneWaysAtRest, type MotionsLeft } from './oneWays';
-import type { Load, Outcome } from './solve';
+import { carrying, motionsLeft, oneWaysAtRest, type Load, type MotionsLeft } from './oneWays';
+import type { Outcome } from './solve';
 import type { Unit } from './unit';
 
 /**
@@ -70,7 +70,7 @@ export function outcomeTable(unit: Unit): OutcomeTable {
       if (ways.all === 0) return { motion: motion(applied), mask: applied };
       const chosen = ways.all * 2 ** MOST_MASKED + (ways.reversed & ways.all);
       let known = places.get(chosen);
-      if (!known) places.set(chosen, (known = new Map()));
+      if (!known) places.set(chosen, (known = new Map<number, Places>()));
       let found = known.get(applied);
       if (!found) {
         const at = eliminated(train, applied, space);

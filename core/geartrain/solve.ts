@@ -15,7 +15,7 @@ import {
   type Fraction,
 } from '../numerics';
 import { elementTerms, exactRow, gearSetTerms } from './constraints';
-import { carrying, motionsLeft, oneWaysAtRest } from './oneWays';
+import { carrying, motionsLeft, oneWaysAtRest, type Load } from './oneWays';
 import { CASE, type ShiftElement, type Unit } from './unit';
 
 /**
@@ -29,9 +29,6 @@ import { CASE, type ShiftElement, type Unit } from './unit';
 export type Outcome = 'drives' | 'neutral' | 'tied-up' | 'output-held' | 'input-held';
 
 export type ElementState = 'applied' | 'holding' | 'overrunning' | 'open' | 'shared';
-
-/** `drive`: the engine pushes. `coast`: the road pushes and the engine drags. */
-export type Load = 'drive' | 'coast';
 
 export interface ElementResult {
   readonly state: ElementState;

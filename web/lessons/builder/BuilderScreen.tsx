@@ -27,7 +27,7 @@ export function BuilderScreen() {
         dispatch(draftOpened(record.lesson));
       fresh.current = lessonId;
     }
-  }, [record, draft, dispatch]);
+  }, [record, draft, lessonId, dispatch]);
   // A lesson that is only being tried stays open, with all that can be undone.
   useEffect(
     () => () => {

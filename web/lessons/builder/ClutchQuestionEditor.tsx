@@ -198,7 +198,7 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
             of={['maker', ...MEASURED] as const}
             name={(v) => t(`pack.ways.${v}`)}
             onValue={(v) => {
-              const { measured: _own, ...rest } = question;
+              const { measured, ...rest } = question;
               onQuestion(v === 'maker' ? rest : { ...rest, measured: v });
             }}
           />

@@ -136,11 +136,11 @@ function RotationFields({ pack, problems, onPack }: Props) {
   const { rotation } = pack;
   const set = (next: PackRotation) => onPack({ ...pack, rotation: next }, 'rotation');
   const turns = (on: boolean) => {
-    const { rotation: _gone, ...still } = pack;
+    const { rotation: gone, ...still } = pack;
     onPack(on ? { ...pack, rotation: USUAL_ROTATION } : still, 'rotation');
   };
   const balanced = (on: boolean) => {
-    const { balance: _gone, ...rest } = rotation!;
+    const { balance, ...rest } = rotation!;
     set(on ? { ...rest, balance: usualBalance(pack) } : rest);
   };
   return (
