@@ -124,7 +124,7 @@ test('the selector lever drives it, and plus and minus shift', async () => {
 
 test('lever, end view, derivation, power and what else are one click away', async () => {
   await b.open(run.at('/teach/apply/lighter-six'));
-  await b.press('radio', 'Lever');
+  await b.press('radio', 'Lever diagram');
   await b.role('img', /Slow carrier 0\.67/);
   await b.press('radio', 'P2 end');
   await b.role('img', /Sun, .*: (drives|idle|held|driven)/);
@@ -133,7 +133,11 @@ test('lever, end view, derivation, power and what else are one click away', asyn
   await b.see('Speed in over speed out');
   await b.press('radio', 'Power');
   await b.see('27 % of the input’s power goes round in a circle');
-  await b.fill('spinbutton', 'One mesh passes on', '100');
+  for (const mesh of [
+    'One mesh of two outside gears passes on',
+    'One mesh inside a ring passes on',
+  ])
+    await b.fill('spinbutton', mesh, '100');
   await b.see('100.0 %');
   await b.press('radio', 'What else');
   await b.see(/32 combinations of elements/);

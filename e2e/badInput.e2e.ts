@@ -114,7 +114,7 @@ test('script in an instructor’s text is shown or dropped, never run', async ()
   await b.press('button', 'Begin');
   await b.see('kept');
   const found = await b.driver.executeScript<unknown>(
-    'return { ran: window.ran ?? null, links: [...document.querySelectorAll("main a")].map((a) => a.getAttribute("href")), images: document.querySelectorAll("main img").length }',
+    'return { ran: window.ran ?? null, links: [...document.querySelectorAll("main .markdown a")].map((a) => a.getAttribute("href")), images: document.querySelectorAll("main img").length }',
   );
   expect(found).toEqual({ ran: null, links: [], images: 0 });
 });

@@ -77,12 +77,17 @@ test('wear lifts the clamp load over its hump, and the high gear slips first', a
   await b.see(/Slips from this wear on/i);
   await slide('Wear', ...Array.from({ length: 24 }, () => Key.ARROW_RIGHT));
   await shows(/29\d N·m/);
-  await slide('Wear', ...Array.from({ length: 24 }, () => Key.ARROW_RIGHT));
+  const slipping = () =>
+    b.driver.executeScript<string[]>(
+      'return [...document.querySelectorAll(".wear-gears tr[data-slips=true] th")].map((h) => h.innerText)',
+    );
+  expect(await slipping()).toEqual([]);
+  for (let k = 0; k < 30 && (await slipping()).length === 0; k++)
+    await slide('Wear', Key.ARROW_RIGHT);
   await shows(/closed, and slips at full torque/);
-  const slipping = await b.driver.executeScript<string[]>(
-    'return [...document.querySelectorAll(".wear-gears tr[data-slips=true] th")].map((h) => h.innerText)',
-  );
-  expect(slipping).toEqual(['2', '3', '4', '5']);
+  const first = await slipping();
+  expect(first).toEqual(['1', '2', '3', '4', '5'].slice(-first.length));
+  expect(first).not.toContain('1');
 });
 
 test('driving off: the feet drawn, the run in words, one kept beside the next, a sweep cancelled', async () => {
@@ -144,8 +149,8 @@ test('adjusting in the wrong order shows what it leaves', async () => {
 
 test('a pack: plates in and out, moved by keyboard; the selective part is advised with its reason', async () => {
   await b.open(run.at('/teach/clutch/packs'));
-  await shows(/153 N·m/);
-  await b.see('1.10 mm is nearest to the middle');
+  await shows(/186 N·m/);
+  await b.see('1.05 mm is nearest to the middle');
   await b.press('button', '+ steel');
   await b.see(/too tall by/);
   await shows(/It does not fit/);

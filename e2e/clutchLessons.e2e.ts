@@ -47,7 +47,7 @@ test('the order of adjusting, by keyboard; what the fork rod first leaves is tol
 
 test('the free play is set on the drawing; the readings come after the commit', async () => {
   await begin('pedal-to-plate', /3 Set/);
-  await b.see('Free play wanted: 20.00 mm – 30.00 mm.');
+  await b.see('Free play wanted: 15.50 mm – 23.50 mm.');
   expect(await b.text()).not.toMatch(/Free play at the pad/i);
   await focus('slider', 'Turnbuckle moves the pedal');
   await keys(...Array.from({ length: 34 }, () => Key.ARROW_LEFT));

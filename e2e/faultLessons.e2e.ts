@@ -57,7 +57,7 @@ test('which test next: the cheap one that says as much', async () => {
   await b.press('radio', /^Pan off/);
   await commit();
   await b.see('Cheap first.');
-  await b.see(/bits in 10 min/i);
+  await b.see(/after ten minutes of such tests/i);
 });
 
 test('a whole case in a lesson: no answer before the verdict, and it goes on the record', async () => {

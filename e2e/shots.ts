@@ -81,7 +81,10 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'atlas',
     route: '/teach/faults/atlas',
-    steps: (b) => b.press('button', 'C1, Forward clutch: will not come on'),
+    steps: async (b) => {
+      await b.press('button', /look alike: C1/);
+      await b.press('button', 'C1, Forward clutch: will not come on');
+    },
   },
   {
     name: 'converter-night',
@@ -120,7 +123,7 @@ const SHOTS: readonly Shot[] = [
     route: '/teach/apply/capstan-five',
     steps: async (b) => {
       await b.press('button', /^Paper: Day/);
-      await b.press('radio', 'Lever');
+      await b.press('radio', 'Lever diagram');
       await b.press('radio', 'Why');
     },
   },

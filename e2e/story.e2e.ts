@@ -45,8 +45,10 @@ test('an instructor builds a lesson, tries it, and exports it', async () => {
   await b.see('2 Step 2');
   await b.see('Saved');
 
+  // It opens at the step that is being built.
   await b.press('link', 'Try as a student');
   await b.press('button', 'Begin');
+  await b.press('button', /^1 Hold the ring/);
   await b.see('The band holds the ring.');
   await b.see('Stands still until you commit.');
   await b.driver.navigate().back();
