@@ -14,6 +14,7 @@ import {
   mainClutchOf,
   mostTorque,
   roadSlipTest,
+  brakesMustHold,
   slipTest,
   slipWear,
   steady,
@@ -144,7 +145,20 @@ test('slip test: a sound clutch stalls the engine, one that is worn through lets
   expect(slipping.run.summary.engineRpm).toBeGreaterThan(0.6 * petrol.idleRpm);
 });
 
-// Common practice, no source: a disc worn from 8.0 to 5.6 mm slips in the upper gears under power first.
+// Published (statics): torque at the wheels is torque at the clutch × all ratios, so a high gear asks less of the brakes.
+test('the slip test reads the same in every gear; the brakes have less to hold in a high one', () => {
+  const gears = demands({ engine: petrol, unit: manual, vehicle: tractor, throttle: 1, grade: 0 });
+  const holds = gears.map(({ range, ratio }) => {
+    const { apply } = manual.ranges.find((r) => r.id === range)!;
+    expect([range, slipTest({ ...START, grade: 0, apply }).verdict]).toEqual([range, 'stalls']);
+    return brakesMustHold(BOLLARD, AS_BUILT, ratio);
+  });
+  const first = (34 / 22) * (41 / 15) * tractor.finalDrive;
+  expect(holds[0]).toBeCloseTo(holdingTorque(BOLLARD, AS_BUILT) * first, 6);
+  for (let k = 1; k < holds.length; k++) expect(holds[k]!).toBeLessThan(holds[k - 1]!);
+});
+
+// Common practice, no source: a disc that nears its rivets slips in the upper gears under power first.
 test('a worn disc slips in the upper gears first', () => {
   const rig = { engine: petrol, unit: manual, vehicle: tractor, throttle: 1, grade: 0.05 };
   const gears = demands(rig);

@@ -33,7 +33,14 @@ export {
   type OilState,
 } from './linePressure';
 export { goesIn, jumpsOutAbove, SLEEVE_AS_BUILT, type GoesIn, type SleeveState } from './sleeve';
-export { dragTest, roadSlipTest, slipTest, type DragTest, type SlipTest } from './shopTests';
+export {
+  brakesMustHold,
+  dragTest,
+  roadSlipTest,
+  slipTest,
+  type DragTest,
+  type SlipTest,
+} from './shopTests';
 export {
   SWEPT_OF_ENGAGEMENT,
   sweepEngagement,

@@ -1,6 +1,7 @@
 import {
   atPedal,
   dragTorque,
+  holdingTorque,
   releaseCurve,
   springyTravel,
   type Clutch,
@@ -12,12 +13,20 @@ import { steady } from './trace';
 
 /** The tests of the trade, done on the model: every reading is computed. */
 
-/** Brakes on, first gear, a little throttle, pedal up quickly. */
+/** Brakes on, in a gear, a little throttle, pedal up quickly. */
 export interface SlipTest {
   /** `stalls`: it holds. `runs-on`: it slips. */
   readonly verdict: 'stalls' | 'runs-on';
   readonly run: EngagementResult;
 }
+
+/**
+ * What the brakes must hold at the wheels in a slip test, N·m: at most all that the clutch can pass, through the gear.
+ *
+ * @param turnsForWheel turns of the engine for one of the wheels
+ */
+export const brakesMustHold = (clutch: Clutch, state: ClutchState, turnsForWheel: number): number =>
+  holdingTorque(clutch, state) * turnsForWheel;
 
 const TEST_SECONDS = 2.5;
 const TEST_THROTTLE = 0.25;

@@ -1,14 +1,14 @@
-import { Button, Checkbox } from 'antd';
-import { useState } from 'react';
+import { Button, Checkbox, Select } from 'antd';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
-import { demands, type EngagementResult } from '../../core/shift';
+import { brakesMustHold, demands, type Demand, type EngagementResult } from '../../core/shift';
 import { reasonOf } from '../app/thunk';
 import { CurveSheet } from '../curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runRoadSlipTest, runSlipTest } from '../workers/clutchWorker';
-import { rangeOf, type DriveRig } from './useDriveRig';
+import type { DriveRig } from './useDriveRig';
 
 const CHECKS = { slip: ['brakes', 'chocks', 'clear'], road: ['belts', 'clear', 'open'] } as const;
 
@@ -25,21 +25,28 @@ export function SlipTestCard({ kind, rig }: Props) {
   const [read, setRead] = useState<{ verdict: string; run: EngagementResult } | null>(null);
   const { running, failure, start } = useSteppedWork(reasonOf);
   const checks = CHECKS[kind];
+  const { engine, unit, vehicle } = rig;
+  const forward = useMemo(
+    () => demands({ engine: engineModel(engine), unit, vehicle, throttle: 1, grade: 0 }),
+    [engine, unit, vehicle],
+  );
+  const [chosen, setChosen] = useState<string | null>(null);
+  // Unasked the highest: it is the kinder one for brakes and driveline, and the one for the road.
+  const gear = forward.find((g) => g.range === chosen) ?? forward.at(-1);
   const go = () => {
     const feet = { pedal: [], throttle: [], brake: [], seconds: 2.5, grade: 0 };
-    const forward = demands({ ...rig, engine: engineModel(rig.engine), throttle: 1, grade: 0 });
-    const top = forward.at(-1);
-    const range = kind === 'road' ? top?.range : rangeOf(rig.unit, null)?.id;
-    const apply = rig.unit.ranges.find((r) => r.id === range)?.apply ?? [];
+    const apply = rig.unit.ranges.find((r) => r.id === gear?.range)?.apply ?? [];
     start(async (signal) => {
       const request = { ...rig, ...feet, apply };
       setRead(
         kind === 'road'
-          ? await runRoadSlipTest(request, top?.ratio ?? 1, signal)
+          ? await runRoadSlipTest(request, gear?.ratio ?? 1, signal)
           : await runSlipTest(request, signal),
       );
     });
   };
+  const atWheels = ({ ratio }: Demand) =>
+    numbers.quantity(Math.round(brakesMustHold(rig.clutch, rig.state, ratio)), 'torque');
   const summary = read?.run.summary;
   return (
     <>
@@ -50,6 +57,20 @@ export function SlipTestCard({ kind, rig }: Props) {
           onChange={(list) => setChecked(list)}
           options={checks.map((c) => ({ value: c, label: t(`clutch.tests.checks.${c}`) }))}
         />
+        {kind === 'slip' && gear && (
+          <p className="row">
+            <Select
+              aria-label={t('clutch.gear')}
+              value={gear.range}
+              onChange={setChosen}
+              options={forward.map((g) => ({
+                value: g.range,
+                label: t('clutch.tests.inGear', { gear: g.gear, torque: atWheels(g) }),
+              }))}
+            />
+            <span className="quiet">{t('clutch.tests.highIsKinder')}</span>
+          </p>
+        )}
         <Button
           type="primary"
           disabled={checked.length < checks.length}

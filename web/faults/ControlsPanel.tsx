@@ -20,6 +20,7 @@ export function ControlsPanel({ unit, manual, work, onWork }: Props) {
     onWork({ controls: { ...controls, ...change }, place: 'seat' });
   return (
     <div className="controls" role="group" aria-label={t('desk.controls')}>
+      <span className="label">{t('desk.controls')}</span>
       <Row label={t('desk.engine')}>
         <Segmented
           aria-label={t('desk.engine')}
