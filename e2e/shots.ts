@@ -31,7 +31,7 @@ const SHOTS: readonly Shot[] = [
       await b.press('button', 'Take the reading');
       await b.press('radio', 'Bonnet and lift');
       await b.press('button', /^Colour and smell/);
-      await b.press('checkbox', /Fluid cooled/);
+      await b.press('checkbox', /Fluid is hot/);
       await b.press('radio', 'bright red');
       await b.press('button', 'Take the reading');
       await b.press('switch', 'cross out for me');

@@ -59,7 +59,7 @@ export function StartsInARow({ request }: { request: EngagementRequest }) {
       {result ? (
         <CurveSheet
           title={t('clutch.views.row')}
-          x={{ title: t('clutch.row.start'), min: 1, max: times }}
+          x={{ title: t('clutch.row.start'), min: 1, max: times, whole: true }}
           y={{ title: axis }}
           curves={[
             {

@@ -24,16 +24,18 @@ export interface Axis {
   readonly title: string;
   readonly min?: number;
   readonly max?: number;
+  /** It counts: no mark between whole numbers. */
+  readonly whole?: boolean;
 }
 
 /** Axes and legend of a curve sheet. */
 export function lineOptions(x: Axis, y: Axis, right?: Axis): ChartOptions<'line'> {
-  const axis = ({ title, ...limits }: Axis, position?: 'right') => ({
+  const axis = ({ title, whole, ...limits }: Axis, position?: 'right') => ({
     type: 'linear' as const,
     ...limits,
     ...(position ? { position } : {}),
     title: { display: true, text: title, color: inkOf('--ink-2'), font: FONT },
-    ticks: { color: inkOf('--ink-2'), font: FONT },
+    ticks: { color: inkOf('--ink-2'), font: FONT, ...(whole ? { precision: 0 } : {}) },
     grid: { color: inkOf('--line'), drawOnChartArea: position === undefined },
   });
   return {

@@ -27,7 +27,7 @@ function Cell({ cell }: { cell: SymptomCell }) {
       {cell.drive === 'right' && !noticed(cell) ? (
         <span aria-label={t('faults.words.right')}>·</span>
       ) : (
-        cellText(t, cell)
+        cellText(t, cell).replace(' %', '\u00a0%')
       )}
     </td>
   );

@@ -76,7 +76,7 @@ export function Desk(props: DeskProps) {
           />
         ) : (
           <>
-            <MachineLine state={state} />
+            <MachineLine state={state} checks={session.checks} />
             <div className="desk-choose">
               <ControlsPanel {...shared} manual={faultCase.clutch !== undefined} />
               <TestList {...shared} />

@@ -1,12 +1,13 @@
 import { useTranslation } from 'react-i18next';
-import type { MachineState } from '../../core/faults';
+import type { Check, MachineState } from '../../core/faults';
 
 const PARTS = ['place', 'engine', 'fluid', 'pan', 'unit'] as const;
 
 /** How the machine stands now: where, engine, fluid, pan, unit. It decides what can be tried, and what the way there costs. */
-export function MachineLine({ state }: { state: MachineState }) {
+export function MachineLine({ state, checks }: { state: MachineState; checks: readonly Check[] }) {
   const { t } = useTranslation();
-  const shown = PARTS.filter((part) => part !== 'pan' || state.unit === 'in');
+  const hasPan = checks.some((c) => c.needs.pan);
+  const shown = PARTS.filter((part) => part !== 'pan' || (hasPan && state.unit === 'in'));
   return (
     <p className="machine-line" role="status" aria-label={t('desk.state')}>
       <span className="label">{t('desk.state')}</span>
