@@ -29,7 +29,10 @@ export interface Browser {
   offline(off: boolean): Promise<void>;
   /** Console messages of level warning and above since the last call. */
   consoleProblems(): Promise<string[]>;
-  axe(): Promise<string[]>;
+  /** What axe finds: by all its rules, or by those named. */
+  axe(rules?: readonly string[]): Promise<string[]>;
+  /** The page has been laid out and painted since. */
+  settled(): Promise<void>;
   picture(file: string): Promise<void>;
   quit(): Promise<void>;
 }
@@ -198,13 +201,18 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
         .filter((e) => e.level.value >= logging.Level.WARNING.value)
         .map((e) => `${e.level.name} ${e.message}`);
     },
-    async axe() {
+    settled: () =>
+      driver.executeAsyncScript<void>(
+        'const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 40)))',
+      ),
+    async axe(rules) {
       await driver.executeScript(AXE);
       return driver.executeAsyncScript<string[]>(
         `const done = arguments[arguments.length - 1];
-         axe.run(document, { resultTypes: ['violations'] }).then(
+         axe.run(document, { resultTypes: ['violations'], ...(arguments[0] ? { runOnly: arguments[0] } : {}) }).then(
            (r) => done(r.violations.map((v) => v.impact + ' ' + v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + n.html.slice(0, 120)).join(' | '))),
            (e) => done(['axe failed: ' + e]));`,
+        rules ?? null,
       );
     },
     async picture(file) {

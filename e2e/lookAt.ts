@@ -1,0 +1,46 @@
+import type { Browser } from './browser';
+import { layoutProblems } from './layoutProblems';
+import { screenList } from './screenList';
+import type { Session } from './session';
+
+const SIZES = [
+  [390, 844],
+  [820, 1180],
+  [1024, 768],
+  [1366, 768],
+  [1920, 1080],
+  [1280, 800],
+] as const;
+
+/** By script, since an open dialog lies over the bar. */
+async function switchPaper(b: Browser): Promise<void> {
+  await b.driver.executeScript(
+    'document.querySelector(".shell-tools button:nth-child(2)").click()',
+  );
+  await b.settled();
+}
+
+/**
+ * One half of all screens, each opened once: at six widths nothing overlaps, is cut off, is wider than the page, or
+ * scrolls inside what scrolls; and axe finds nothing on either paper. In halves, so that two browsers share the work.
+ */
+export function lookAtScreens(run: Session, half: 0 | 1): void {
+  const b = () => run.browser();
+  test.each(screenList(b).filter((_s, k) => k % 2 === half))('%s', async (_name, route, steps) => {
+    await b().viewport(1280, 800);
+    await b().open(run.at(route));
+    for (const step of steps) await step();
+    const found: string[] = [];
+    for (const [width, height] of SIZES) {
+      await b().viewport(width, height);
+      await b().settled();
+      for (const problem of await layoutProblems(b())) found.push(`${width}: ${problem}`);
+    }
+    for (const problem of await b().axe()) found.push(`day: ${problem}`);
+    // By night nothing but the colours is another.
+    await switchPaper(b());
+    for (const problem of await b().axe(['color-contrast'])) found.push(`night: ${problem}`);
+    await switchPaper(b());
+    expect(found).toEqual([]);
+  });
+}
