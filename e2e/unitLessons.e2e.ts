@@ -34,6 +34,11 @@ test('the chart is filled by keyboard, and each row is judged by what it does', 
   await b.see('what must be on in');
   for (const giveaway of ['2.44', '1.44', '−2.27', '61/25', 'holds by itself'])
     expect(await said()).not.toContain(giveaway);
+  // The first row is given: Tab comes to the first cell that can be worked.
+  const stop = await b.driver.executeScript<string>(
+    'return document.querySelector(".fill-chart button[tabindex=\'0\']").dataset.cell',
+  );
+  expect(stop).toBe('D2 C1');
   const cell = await b.role('button', /^C1 in D 2:/);
   await b.driver.executeScript('arguments[0].focus()', cell);
   const right = Key.ARROW_RIGHT;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  adjustmentsOf,
   AS_BUILT,
   atPedal,
   bitePoint,
@@ -19,7 +20,7 @@ import {
   type ClutchFault,
   type ClutchState,
 } from './index';
-import { BOLLARD, HAWSER, SEED } from './tests/demo';
+import { BOLLARD, GUNWALE, HAWSER, SEED } from './tests/demo';
 
 const BOTH: readonly (readonly [string, Clutch])[] = [
   ['diaphragm and hydraulics', BOLLARD],
@@ -247,4 +248,15 @@ test('findings: what can’t be computed, and what is odd', () => {
   expect(codes({ ...HAWSER, linkage: { ...HAWSER.linkage, overCentre: over } })).toContain(
     'stays-down',
   );
+});
+
+// Common practice, no source: a slave that follows the fingers leaves no free play, whatever the wear, and asks for no setting.
+test('a release that adjusts itself has no free play by design', () => {
+  for (const wear of [0, 0.0006, 0.0012])
+    expect(forkPlayNow(GUNWALE, worn(GUNWALE, AS_BUILT, wear))).toBe(0);
+  expect(adjustmentsOf(GUNWALE)).not.toContain('fork-rod');
+  expect(faultFits(GUNWALE, 'no-free-play')).toBe(false);
+  expect(clutchFindings(GUNWALE)).toEqual([]);
+  const byHand = { ...AS_BUILT, wear: 0.0012 };
+  expect(forkPlayNow(BOLLARD, byHand)).toBeLessThan(forkPlayNow(BOLLARD, AS_BUILT));
 });

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   characteristicOf,
   engineModel,
+  labours,
   matchEngine,
   streamlineCharacteristic,
   tableCharacteristic,
@@ -130,4 +131,15 @@ test('the coupling point is where the table says it is', () => {
   });
   expect(crossing.couplesAt).toBeGreaterThan(0.8);
   expect(crossing.at(crossing.couplesAt).torqueRatio).toBeCloseTo(1, 9);
+});
+
+// Common practice, no source: locked at little above idle with the foot down, an engine labours and shakes the drive.
+test('a locked engine labours when it is slow and hard at work, and only then', () => {
+  const jettyOf = characteristicOf(jetty)!;
+  const at = (throttle: number, times: number, lock?: number) =>
+    labours(diesel, matchEngine(diesel, jettyOf, throttle, times * diesel.idleRpm, lock));
+  expect(at(1, 1.3, 1e6)).toBe(true);
+  expect(at(1, 2.4, 1e6)).toBe(false);
+  expect(at(0.1, 1.3, 1e6)).toBe(false);
+  expect(at(1, 1.3)).toBe(false);
 });

@@ -5,9 +5,11 @@ import {
   examine,
   lookAlikes,
   openShop,
+  rangesBySplit,
   readingOf,
   rigOfUnit,
   signatureOf,
+  sortedBySplit,
   symptomTable,
   type Fault,
 } from './index';
@@ -103,4 +105,28 @@ test('what the bad ranges have in common, cleared by the good ones', () => {
   expect(second.cleared).toContain('C1');
   expect(second.left).not.toContain('C1');
   expect(chartReason(SIMPSON, [], ['D1']).inAllBad).toEqual([]);
+});
+
+// By hand: of four faults, 2 and 2 in a range are 1 bit, 3 and 1 are 0.81, 4 alike are nothing.
+test('the range that splits best sorts the Atlas, and what shows nothing comes last', () => {
+  const row = (...drives: readonly ('neutral' | 'right')[]) => ({
+    cells: drives.map((drive, k) => ({
+      range: ['a', 'b', 'c'][k]!,
+      drive,
+      ratio: null,
+      above: null,
+      coast: 'right' as const,
+      heard: 'quiet' as const,
+      goesIn: 'clean' as const,
+    })),
+  });
+  const [no, ok] = ['neutral', 'right'] as const;
+  const rows = [row(ok, ok, ok), row(ok, no, ok), row(no, no, ok), row(ok, ok, ok)];
+  expect(rangesBySplit(rows)).toEqual(['b', 'a', 'c']);
+  const sorted = sortedBySplit([[rows[0]!, rows[3]!], [rows[1]!], [rows[2]!]]);
+  expect(sorted.map((g) => g[0]!.cells.map((c) => c.drive))).toEqual([
+    [no, no, ok],
+    [ok, no, ok],
+    [ok, ok, ok],
+  ]);
 });

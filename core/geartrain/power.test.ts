@@ -243,3 +243,22 @@ test('pinions on their pins', () => {
   expect(toNumber(pinion!.speed!)).toBeCloseTo((80 / 30) * (0 - 0.2), 9);
   expect(unitPinionSpeeds(unit, solveUnit(unit, []))).toEqual([]);
 });
+
+// Published (statics): two clutches side by side leave open who passes what; both together pass all of it.
+test('of clutches side by side only what they pass on together is known', () => {
+  const twice: Unit = {
+    ...UNNAMED,
+    id: 'twice',
+    members: members('in', 'out'),
+    input: 'in',
+    output: 'out',
+    gearsets: [],
+    elements: ['K1', 'K2'].map((id) => ({ id, name: '', kind: 'clutch', between: ['in', 'out'] })),
+  };
+  const flow = powerFlow(twice, solveUnit(twice, ['K1', 'K2']));
+  expect([...flow.clutches.values()]).toEqual([null, null]);
+  expect(flow.together.map((g) => [g.elements, g.between, toText(g.power)])).toEqual([
+    [['K1', 'K2'], ['in', 'out'], '1'],
+  ]);
+  expect(powerFlow(twice, solveUnit(twice, ['K1'])).together).toEqual([]);
+});
