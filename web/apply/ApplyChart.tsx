@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
+import type { TFunction } from 'i18next';
 import {
   chartRows,
   spreadOf,
@@ -69,7 +70,13 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
     },
     // A box of gears and sleeves holds nothing: no empty column.
     ...(ranges.some((r) => rowOf(r).holds.length > 0)
-      ? [{ key: 'holds', title: t('apply.holds'), cell: (range: Range) => holdsText(rowOf(range)) }]
+      ? [
+          {
+            key: 'holds',
+            title: t('apply.holds'),
+            cell: (range: Range) => holdsText(t, rowOf(range)),
+          },
+        ]
       : []),
   ];
   return (
@@ -94,10 +101,12 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
   );
 }
 
-/** "B1 0.44, F1 ?": who holds and how much, × input torque. */
-function holdsText({ holds }: ChartRow): string {
+/** "B1 0.44", "B2 shares, F1 shares": who holds and how much, × input torque. */
+function holdsText(t: TFunction, { holds }: ChartRow): string {
   if (holds.length === 0) return NONE;
   return holds
-    .map(({ element, torque }) => `${element} ${torque === null ? '?' : formatNumber(torque, 2)}`)
+    .map(({ element, torque }) =>
+      torque === null ? t('apply.sharesIt', { element }) : `${element} ${formatNumber(torque, 2)}`,
+    )
     .join(', ');
 }

@@ -116,5 +116,6 @@ function Pinions({ unit, solution }: Pick<Props, 'unit' | 'solution'>) {
 /** × input torque; an open element carries none, and a shared one's part is open. */
 const torqueText = (state: string, torque: number | null): string => {
   if (state === 'open' || state === 'overrunning') return '';
-  return torque === null ? '?' : formatNumber(torque, 2);
+  // Its state says that it shares: how much each bears, no balance tells.
+  return torque === null ? '–' : formatNumber(torque, 2);
 };

@@ -91,7 +91,7 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
               <td>
                 {nameOf(member)} {power && t(power.num > 0n ? 'apply.givesIn' : 'apply.takesOut')}
               </td>
-              <td className="num">{power ? percent(power) : '?'}</td>
+              <td className="num">{power ? percent(power) : t('apply.openShare')}</td>
             </tr>
           ))}
           {[...flow.rolling].map(
