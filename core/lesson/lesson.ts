@@ -1,6 +1,6 @@
 import type { Clutch, ClutchFault, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
-import type { CaseFault, FaultCase } from '../faults';
+import { HAZARDS, type CaseFault, type FaultCase } from '../faults';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import type { ConverterSetting } from './converterQuestion';
@@ -55,25 +55,7 @@ export interface TextBlock {
 }
 
 /** The trade's standing cautions; `own` shows only the instructor's words. */
-export const CAUTION_TOPICS = [
-  'heavy-parts',
-  'lifting',
-  'springs',
-  'dust',
-  'hot-fluid',
-  'compressed-air',
-  'rotating',
-  'stall-test',
-  'road-test',
-  'lurch',
-  'park-free',
-  'engine-hung',
-  'last-bolt',
-  'battery',
-  'solvents',
-  'read-warm',
-  'own',
-] as const;
+export const CAUTION_TOPICS = [...HAZARDS, 'own'] as const;
 export type CautionTopic = (typeof CAUTION_TOPICS)[number];
 
 export interface CautionBlock {

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   unitPinionSpeeds,
@@ -15,97 +16,112 @@ interface Props {
   roles: ReadonlyMap<string, MemberRole>;
 }
 
-/** What each element holds and how fast each member turns. */
+/** What each element holds, how fast each member turns, and how fast the pinions turn on their pins. */
 export function NowPanel({ unit, solution, roles }: Props) {
   const { t } = useTranslation();
+  const torque = { title: t('apply.torque'), said: t('apply.torqueSaid') };
+  const speed = { title: t('apply.speed'), said: t('apply.speedSaid') };
+  const pinions = unitPinionSpeeds(unit, solution);
   return (
     <>
-      <table className="plain apply-elements">
-        <caption className="visually-hidden">{t('apply.elements')}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{t('apply.element')}</th>
-            <th scope="col">{t('apply.state')}</th>
-            <th scope="col" className="num" title={t('apply.torqueSaid')}>
-              {t('apply.torque')}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {unit.elements.map((e) => {
-            const result = solution.elements.get(e.id);
-            const state = result?.state ?? 'open';
-            return (
-              <tr key={e.id} data-state={state}>
-                <th scope="row">
-                  <strong>{e.id}</strong> {e.name}
-                </th>
-                <td>
-                  <Mark state={state} kind={e.kind} /> {t(`elementStates.${state}`)}
-                </td>
-                <td className="num">
-                  {torqueText(state, result?.torque ? toNumber(result.torque) : null)}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <table className="plain apply-elements">
-        <caption className="visually-hidden">{t('apply.members')}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{t('apply.member')}</th>
-            <th scope="col">{t('apply.does')}</th>
-            <th scope="col" className="num" title={t('apply.speedSaid')}>
-              {t('apply.speed')}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {unit.members.map(({ id, name }) => {
-            const role = roles.get(id) ?? 'idle';
-            const speed = solution.speeds.get(id);
-            return (
-              <tr key={id}>
-                <th scope="row">{name}</th>
-                <td className={`role-${role}`}>
-                  <strong>{t(`memberRoles.${role}`)}</strong>
-                </td>
-                <td className="num">{speed ? formatRatio(toNumber(speed)) : t('apply.floats')}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <Pinions {...{ unit, solution }} />
+      <NowTable
+        caption={t('apply.elements')}
+        heads={[t('apply.element'), t('apply.state')]}
+        figure={torque}
+        rows={unit.elements.map((e) => {
+          const result = solution.elements.get(e.id);
+          const state = result?.state ?? 'open';
+          return {
+            key: e.id,
+            state,
+            name: <Named id={e.id} name={e.name} />,
+            cell: (
+              <td>
+                <Mark state={state} kind={e.kind} /> {t(`elementStates.${state}`)}
+              </td>
+            ),
+            figure: torqueText(state, result?.torque ? toNumber(result.torque) : null),
+          };
+        })}
+      />
+      <NowTable
+        caption={t('apply.members')}
+        heads={[t('apply.member'), t('apply.does')]}
+        figure={speed}
+        rows={unit.members.map(({ id, name }) => {
+          const role = roles.get(id) ?? 'idle';
+          const turns = solution.speeds.get(id);
+          return {
+            key: id,
+            name,
+            cell: (
+              <td className={`role-${role}`}>
+                <strong>{t(`memberRoles.${role}`)}</strong>
+              </td>
+            ),
+            figure: turns ? formatRatio(toNumber(turns)) : t('apply.floats'),
+          };
+        })}
+      />
+      {pinions.length > 0 && (
+        <NowTable
+          caption={t('apply.pinions')}
+          heads={[t('apply.pinions')]}
+          figure={speed}
+          rows={pinions.map(({ set, name, speed: turns }) => ({
+            key: `${set} ${name}`,
+            name: <Named id={set} name={t(`pinions.${name}`)} />,
+            figure: formatRatio(toNumber(turns!)),
+          }))}
+        />
+      )}
     </>
   );
 }
 
-/** How fast the pinions turn on their pins: what their needle bearings see. */
-function Pinions({ unit, solution }: Pick<Props, 'unit' | 'solution'>) {
-  const { t } = useTranslation();
-  const pinions = unitPinionSpeeds(unit, solution);
-  if (pinions.length === 0) return null;
+const Named = ({ id, name }: { id: string; name: string }) => (
+  <>
+    <strong>{id}</strong> {name}
+  </>
+);
+
+interface TableProps {
+  caption: string;
+  heads: readonly string[];
+  /** The last column: its title, and what it means. */
+  figure: { title: string; said: string };
+  rows: readonly {
+    key: string;
+    name: ReactNode;
+    /** What the row says beside its name, where the table has such a column. */
+    cell?: ReactNode;
+    figure: string;
+    state?: string;
+  }[];
+}
+
+function NowTable({ caption, heads, figure, rows }: TableProps) {
   return (
     <table className="plain apply-elements">
-      <caption className="visually-hidden">{t('apply.pinions')}</caption>
+      <caption className="visually-hidden">{caption}</caption>
       <thead>
         <tr>
-          <th scope="col">{t('apply.pinions')}</th>
-          <th scope="col" className="num" title={t('apply.speedSaid')}>
-            {t('apply.speed')}
+          {heads.map((head) => (
+            <th key={head} scope="col">
+              {head}
+            </th>
+          ))}
+          <th scope="col" className="num" title={figure.said}>
+            {figure.title}
           </th>
         </tr>
       </thead>
       <tbody>
-        {pinions.map(({ set, name, speed }) => (
-          <tr key={`${set} ${name}`}>
-            <th scope="row">
-              <strong>{set}</strong> {t(`pinions.${name}`)}
-            </th>
-            <td className="num">{formatRatio(toNumber(speed!))}</td>
+        {rows.map((row) => (
+          <tr key={row.key} data-state={row.state}>
+            <th scope="row">{row.name}</th>
+            {row.cell}
+            <td className="num">{row.figure}</td>
           </tr>
         ))}
       </tbody>
