@@ -88,7 +88,7 @@ interface LayoutPlaces {
 }
 
 const LAYOUTS: Readonly<Record<ClutchLayout, LayoutPlaces>> = {
-  wide: { width: 476, height: 206, pivot: { x: 408, y: 44 }, masterX: 310, around: null },
+  wide: { width: 492, height: 206, pivot: { x: 424, y: 44 }, masterX: 332, around: null },
   tall: { width: 366, height: 394, pivot: { x: 240, y: 246 }, masterX: 130, around: 363 },
 };
 
@@ -201,7 +201,7 @@ export function clutchSection(
       // Beside the fork at rest, so that the words stay where they are.
       bearing: { x: rest + 62, y: BASE - 40 },
       fork: fork.end,
-      disc: { x: core + steel + 13, y: BASE - 46 },
+      disc: { x: core + steel / 2, y: BASE - 13 },
       flywheel: { x: (10 + FACE_X) / 2, y: (outer + BASE) / 2 },
     },
   };

@@ -7,7 +7,7 @@ import {
   type Motion,
   type Unit,
 } from '../geartrain';
-import { SAME_ANSWER } from '../numerics';
+import { driveSymptom, type DriveSymptom } from './driving';
 
 /** What the bad ranges have in common, as an expert reasons on the chart. */
 export interface ChartReason {
@@ -19,7 +19,7 @@ export interface ChartReason {
   readonly cleared: readonly string[];
   /** What is left. */
   readonly left: readonly string[];
-  /** Elements that would make just these ranges bad by being on all the time. */
+  /** Elements that would make just these ranges bad, and in just this way, by being on all the time. */
   readonly alwaysOn: readonly string[];
 }
 
@@ -38,7 +38,8 @@ export interface ChangedRanges {
    * another holds the same member is not cleared, since the range is good without it.
    */
   readonly mustWork: (range: string, element: string, load?: Load) => boolean;
-  readonly alwaysOnShows: (range: string, element: string) => boolean;
+  /** What a driver meets in a range where an element is on all the time. */
+  readonly withAlwaysOn: (range: string, element: string) => DriveSymptom;
 }
 
 /** @throws Error when the unit is too large to tabulate */
@@ -53,23 +54,20 @@ export function changedRanges(unit: Unit): ChangedRanges {
   const bit = (element: string) => maskOf(unit, [element]);
   return {
     mustWork: (range, element, load = 'drive') =>
-      !same(settle(range, load, 0, 0), settle(range, load, bit(element), 0)),
-    alwaysOnShows: (range, element) =>
-      !same(settle(range, 'drive', 0, 0), settle(range, 'drive', 0, bit(element))),
+      driveSymptom(settle(range, load, 0, 0), settle(range, load, bit(element), 0)) !== 'right',
+    withAlwaysOn: (range, element) =>
+      driveSymptom(settle(range, 'drive', 0, 0), settle(range, 'drive', 0, bit(element))),
   };
 }
 
-const same = (a: Motion, b: Motion): boolean =>
-  a.outcome === b.outcome &&
-  (a.outcome !== 'drives' || Math.abs(a.ratio - b.ratio) <= 100 * SAME_ANSWER * Math.abs(a.ratio));
-
-/** @param bad ranges that do not drive as they should @param good those that do */
+/** @param seen what each range that was driven does, as `DriveSymptom` says it */
 export function chartReason(
   unit: Unit,
-  bad: readonly string[],
-  good: readonly string[],
+  seen: ReadonlyMap<string, string>,
   changed: ChangedRanges = changedRanges(unit),
 ): ChartReason {
+  const bad = [...seen].filter(([, does]) => does !== 'right').map(([range]) => range);
+  const good = [...seen].filter(([, does]) => does === 'right').map(([range]) => range);
   const works = new Map(bad.map((id) => [id, worksIn(unit, id)]));
   const inAllBad = unit.elements
     .map((e) => e.id)
@@ -79,9 +77,7 @@ export function chartReason(
     .map((e) => e.id)
     .filter(
       (id) =>
-        bad.length > 0 &&
-        bad.every((r) => changed.alwaysOnShows(r, id)) &&
-        !good.some((r) => changed.alwaysOnShows(r, id)),
+        bad.length > 0 && [...seen].every(([r, does]) => changed.withAlwaysOn(r, id) === does),
     );
   const left = inAllBad.filter((id) => !cleared.includes(id));
   return { bad, good, inAllBad, cleared, left, alwaysOn };

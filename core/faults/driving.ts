@@ -120,7 +120,8 @@ function cellOf(parts: Parts, machine: Machine, range: Range): SymptomCell {
 
 const SAME_RATIO = 100 * SAME_ANSWER;
 
-function driveSymptom(was: Motion, now: Motion): DriveSymptom {
+/** What a driver meets where a range does this now and did that as it was made. */
+export function driveSymptom(was: Motion, now: Motion): DriveSymptom {
   if (now.outcome === 'drives') {
     if (was.outcome !== 'drives') return 'moves';
     if (now.ratio * was.ratio < 0) return 'wrong-way';

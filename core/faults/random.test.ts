@@ -18,7 +18,7 @@ import {
   worksIn,
   type Reading,
 } from './index';
-import { RAVIGNEAUX, SIMPSON } from './tests/rigs';
+import { asSeen, RAVIGNEAUX, SIMPSON } from './tests/rigs';
 
 /** Random units with ranges, from a seed that a failing test shows. */
 function drawn(seed: string, oneWays: boolean): Unit {
@@ -91,7 +91,7 @@ test('an element that fails works in every range that it spoils', () => {
       );
       expect([k, elements[n], applied]).toEqual([k, elements[n], true]);
       if (bad.length === 0) return;
-      const reason = chartReason(unit, bad, []);
+      const reason = chartReason(unit, asSeen(bad, []));
       const works = bad.every((r) => worksIn(unit, r).includes(elements[n]!));
       expect([k, elements[n], reason.inAllBad.includes(elements[n]!)]).toEqual([
         k,
@@ -106,11 +106,11 @@ test('good ranges only ever clear: with more of them no more is left', () => {
   for (let k = 0; k < 20; k++) {
     const unit = drawn(`clear-${k}`, true);
     const [a, b, c, d] = unit.ranges.map((r) => r.id) as [string, string, string, string];
-    const few = chartReason(unit, [a], [b]);
-    const more = chartReason(unit, [a], [b, c, d]);
+    const few = chartReason(unit, asSeen([a], [b]));
+    const more = chartReason(unit, asSeen([a], [b, c, d]));
     expect(more.left.every((id) => few.left.includes(id))).toBe(true);
     expect([...more.left, ...more.cleared].sort()).toEqual([...more.inAllBad].sort());
-    const both = chartReason(unit, [a, c], [b]);
+    const both = chartReason(unit, asSeen([a, c], [b]));
     expect(both.inAllBad.every((id) => few.inAllBad.includes(id))).toBe(true);
   }
 });

@@ -12,6 +12,7 @@ import {
 } from './index';
 import { readFileSync } from 'node:fs';
 import type { Unit } from '../geartrain';
+import { asSeen } from './tests/rigs';
 
 const of = (kind: CheckKind) => ({ machine: 'automatic' as const, ...CHECK_SPECS[kind] });
 const after = (...kinds: CheckKind[]) => afterChecks(kinds.map(of));
@@ -73,16 +74,22 @@ test('a good range clears only what it could not do without', () => {
     false,
   ]);
   expect(mustWork('L1', 'B2', 'coast')).toBe(true);
-  expect(chartReason(skerry, ['D1'], ['L1']).left).toContain('F1');
+  expect(chartReason(skerry, asSeen(['D1'], ['L1'])).left).toContain('F1');
 });
 
 // By hand: a band that stays on ties first and third up and leaves second as it is.
 test('an element that is on all the time is suspected of just the ranges it would spoil', () => {
   const ranges = skerry.ranges.map((r) => r.id);
-  const { alwaysOnShows } = changedRanges(skerry);
-  const bad = ranges.filter((r) => alwaysOnShows(r, 'B1'));
-  const good = ranges.filter((r) => !bad.includes(r));
-  const reason = chartReason(skerry, bad, good);
+  const { withAlwaysOn } = changedRanges(skerry);
+  const seen = new Map(ranges.map((r) => [r, withAlwaysOn(r, 'B1')]));
+  expect([seen.get('D1'), seen.get('D2'), seen.get('D3')]).toEqual([
+    'wrong-ratio',
+    'right',
+    'binds',
+  ]);
+  const reason = chartReason(skerry, seen);
   expect(reason.left).toEqual([]);
   expect(reason.alwaysOn).toContain('B1');
+  // A third that is lost instead of bound is not its doing.
+  expect(chartReason(skerry, new Map([...seen, ['D3', 'neutral']])).alwaysOn).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import type { Unit } from '../geartrain';
-import { RAVIGNEAUX, SIMPSON } from './tests/rigs';
+import { asSeen, RAVIGNEAUX, SIMPSON } from './tests/rigs';
 import {
   chartReason,
   examine,
@@ -97,14 +97,14 @@ test('look-alikes read alike, and no two groups do', () => {
 
 // Common practice, no source: 3 and R gone, 1 and 2 good: only what is on in 3 and R and in no good range.
 test('what the bad ranges have in common, cleared by the good ones', () => {
-  const reason = chartReason(SIMPSON, ['D3', 'R'], ['D1', 'D2', 'L1']);
+  const reason = chartReason(SIMPSON, asSeen(['D3', 'R'], ['D1', 'D2', 'L1']));
   expect(reason.left).toEqual(['C2']);
   // The error to avoid: C1 works in all of these bad ranges, but also in a good one.
-  const second = chartReason(SIMPSON, ['D2', 'D3'], ['D1']);
+  const second = chartReason(SIMPSON, asSeen(['D2', 'D3'], ['D1']));
   expect(second.inAllBad).toContain('C1');
   expect(second.cleared).toContain('C1');
   expect(second.left).not.toContain('C1');
-  expect(chartReason(SIMPSON, [], ['D1']).inAllBad).toEqual([]);
+  expect(chartReason(SIMPSON, asSeen([], ['D1'])).inAllBad).toEqual([]);
 });
 
 // By hand: of four faults, 2 and 2 in a range are 1 bit, 3 and 1 are 0.81, 4 alike are nothing.

@@ -186,7 +186,7 @@ function Readings({ drawing, model, clutch }: Omit<Props, 'onPedal'> & { drawing
       <text x={anchors.fork.x + 8} y={anchors.fork.y + 12}>
         {t('clutch.parts.fork')}
       </text>
-      <text x={anchors.disc.x} y={anchors.disc.y}>
+      <text x={anchors.disc.x} y={anchors.disc.y} textAnchor="middle">
         {t('clutch.parts.disc')}
       </text>
     </g>

@@ -142,7 +142,8 @@ function datasetOf({ label, ink, points, look = 'line', right = false }: Curve) 
     backgroundColor: look === 'marks' ? inkOf('--sheet') : colour,
     ...(look === 'dashed' || look === 'dotted' ? { borderDash: [...DASHES[look]] } : {}),
     ...(look === 'thin' ? { borderWidth: 1.6 } : {}),
-    ...(look === 'marks' ? { pointRadius: 7, pointBorderWidth: 2, showLine: false } : {}),
+    // A mark on the edge of the sheet is drawn whole.
+    ...(look === 'marks' ? { pointRadius: 7, pointBorderWidth: 2, showLine: false, clip: 9 } : {}),
     ...(right ? { yAxisID: 'right' } : {}),
   };
 }

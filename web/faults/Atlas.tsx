@@ -160,11 +160,8 @@ interface ReasonProps {
 /** What the bad ranges have in common and no good one has: the expert's reasoning on the chart. */
 function Reason({ unit, seen, none }: ReasonProps) {
   const { t } = useTranslation();
-  const bad = Object.keys(seen).filter((r) => seen[r] !== 'right');
-  const good = Object.keys(seen).filter((r) => seen[r] === 'right');
-  const { inAllBad, cleared, left, alwaysOn } = useMemo(
-    () => chartReason(unit, bad, good),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- bad and good follow from seen
+  const { bad, inAllBad, cleared, left, alwaysOn } = useMemo(
+    () => chartReason(unit, new Map(Object.entries(seen))),
     [unit, seen],
   );
   if (bad.length === 0) return null;

@@ -23,13 +23,11 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
   const driven = new Map(
     readings
       .filter((r) => r.check.kind === 'road')
-      .map((r) => [r.check.target, r.answer.word === 'right']),
+      .map((r) => [r.check.target, r.answer.word] as const),
   );
-  const bad = [...driven].filter(([, good]) => !good).map(([id]) => id);
-  const good = [...driven].filter(([, fine]) => fine).map(([id]) => id);
   const works = useMemo(() => new Map(unit.ranges.map((r) => [r.id, worksIn(unit, r.id)])), [unit]);
   const changed = useMemo(() => changedRanges(unit), [unit]);
-  const reason = chartReason(unit, bad, good, changed);
+  const reason = chartReason(unit, driven, changed);
   const stateOf = (id: string) =>
     !reasoned
       ? 'none'
@@ -38,10 +36,13 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
         : reason.cleared.includes(id)
           ? 'cleared'
           : 'none';
-  const rangeState = (id: string) => (driven.has(id) ? (driven.get(id) ? 'good' : 'bad') : 'none');
+  const rangeState = (id: string) => {
+    const does = driven.get(id);
+    return does === undefined ? 'none' : does === 'right' ? 'good' : 'bad';
+  };
   return (
     <div className="overlay" role="region" aria-label={t('desk.chart')} tabIndex={0}>
-      {reasoned && bad.length > 0 && <Reasoned unit={unit} reason={reason} />}
+      {reasoned && reason.bad.length > 0 && <Reasoned unit={unit} reason={reason} />}
       <table className="plain">
         <thead>
           <tr>
@@ -50,9 +51,7 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
               <th key={r.id} scope="col" data-range={rangeState(r.id)}>
                 {gearName(r)}
                 {driven.has(r.id) && (
-                  <span className="overlay-said">
-                    {t(driven.get(r.id) ? 'desk.good' : 'desk.bad')}
-                  </span>
+                  <span className="overlay-said">{t(`desk.${rangeState(r.id)}`)}</span>
                 )}
               </th>
             ))}

@@ -60,3 +60,7 @@ export function furnished(rig: Rig): { shop: Shop; all: Candidate[]; sound: Cand
   const shop = openShop(rig);
   return { shop, all: [...singleCandidates(shop)], sound: examine(shop, []) };
 }
+
+/** Ranges that were bad and good, told the plain way. */
+export const asSeen = (bad: readonly string[], good: readonly string[]) =>
+  new Map([...bad.map((r) => [r, 'neutral'] as const), ...good.map((r) => [r, 'right'] as const)]);
