@@ -1,5 +1,5 @@
 import { AS_BUILT, atPedal, leverRatio, releaseCurve, withClutchFault, worn } from '../clutch';
-import { BOLLARD, HAWSER } from '../clutch/tests/demo';
+import { BOLLARD, GUNWALE, HAWSER } from '../clutch/tests/demo';
 import { thickened } from './clutchShapes';
 import { clutchSection, STRETCH, type ClutchLayout, type ClutchPartName } from './index';
 
@@ -15,7 +15,7 @@ const left = (section: ReturnType<typeof drawn>, name: ClutchPartName) =>
 test.each(['wide', 'tall'] as const)(
   'everything lies on the sheet, whatever the pedal: %s',
   (layout) => {
-    for (const clutch of [BOLLARD, HAWSER])
+    for (const clutch of [BOLLARD, GUNWALE, HAWSER])
       for (const wear of [0, 0.0012, 0.0024])
         for (let share = 0; share <= 1; share += 0.1) {
           const section = drawn(clutch, share, worn(clutch, AS_BUILT, wear), layout);
@@ -41,7 +41,7 @@ test('the gap on the drawing is the gap of the model, on its scale', () => {
 });
 
 test('the plate lifts away from the flywheel, the bearing goes towards it', () => {
-  for (const clutch of [BOLLARD, HAWSER]) {
+  for (const clutch of [BOLLARD, GUNWALE, HAWSER]) {
     expect(left(drawn(clutch, 1), 'plate')).toBeGreaterThan(left(drawn(clutch, 0), 'plate'));
     expect(left(drawn(clutch, 1), 'bearing')).toBeLessThan(left(drawn(clutch, 0), 'bearing'));
   }
@@ -105,4 +105,17 @@ test('what moves is drawn moved: straps, cushion, fingers, bearing', () => {
   expect(down.fingers.pivot).toEqual(up.fingers.pivot);
   expect(left(down, 'ball')).toBeLessThan(left(up, 'ball'));
   expect(part(drawn(HAWSER), 'pivot-ring')).toHaveLength(1);
+});
+
+// Nothing on a sheet lies over anything else: a pipe that the fork swings through could not be built either.
+test('the fork keeps clear of the line, however far the pedal goes', () => {
+  for (const clutch of [BOLLARD, GUNWALE])
+    for (const share of [0, 0.3, 0.6, 1]) {
+      const { anchors, line, cylinders } = drawn(clutch, share);
+      const upright = line.filter((p, k) => k > 0 && p.x === line[k - 1]!.x).map((p) => p.x);
+      expect(upright.length).toBeGreaterThan(0);
+      for (const x of upright)
+        expect([share, Math.abs(anchors.fork.x - x) > 6]).toEqual([share, true]);
+      expect(Math.max(...upright)).toBeLessThan(cylinders[1]!.x);
+    }
 });

@@ -3,7 +3,8 @@ export { circlePath, closedPath, endView, type EndView, type WheelShape } from '
 export { leverOf, type LeverPoint } from './lever';
 export { sectionDrawing } from './section';
 export type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
-export { clutchSection, STRETCH, type ClutchLayout, type ClutchSection } from './clutchSection';
+export type { ClutchLayout } from './clutchLinkage';
+export { clutchSection, STRETCH, type ClutchSection } from './clutchSection';
 export type { ClutchPartName, ClutchShape, Place } from './clutchShapes';
 export { coupledLevers, type CoupledLever, type LeverPlace } from './coupledLever';
 export { powerPath, type PathSegment } from './powerPath';

@@ -183,7 +183,7 @@ function Readings({ drawing, model, clutch }: Omit<Props, 'onPedal'> & { drawing
       >
         {t('clutch.parts.flywheel')}
       </text>
-      <text x={anchors.fork.x + 8} y={anchors.fork.y + 12}>
+      <text x={anchors.fork.x - 7} y={anchors.fork.y - 4} textAnchor="end">
         {t('clutch.parts.fork')}
       </text>
       <text x={anchors.disc.x} y={anchors.disc.y} textAnchor="middle">
