@@ -5,6 +5,6 @@ export default {
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.e2e.ts'],
   testTimeout: 90_000,
-  // Two browsers at a time, as many as there are cores.
-  maxWorkers: 2,
+  // One more than there are cores: a browser that waits for a hand leaves its core idle.
+  maxWorkers: 3,
 };

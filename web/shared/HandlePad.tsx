@@ -82,7 +82,7 @@ export function HandlePad(props: Props) {
             {at.map((v) => (
               <g key={v}>
                 <path d={`M${x(v)} ${y(0)}V${y(most)}`} />
-                <text x={x(v)} y={y(0) + (compact ? 17 : 20)} textAnchor="middle">
+                <text x={x(v)} y={y(0) + (compact ? 23 : 26)} textAnchor="middle">
                   {props.xText(v)}
                 </text>
               </g>
