@@ -70,14 +70,20 @@ export function ticketOf(
   complaint: readonly Reading[],
   priors: Priors = {},
 ): { readonly complaint: readonly Reading[]; readonly expert: ExpertPath } {
-  const [first] = complaint;
-  const last = complaint.at(-1);
-  const cuts = [complaint, ...(first && last ? [[first, last], [first]] : []), []];
-  const paths = cuts.map((cut) => ({
+  const ends = complaint.filter((_r, k) => k === 0 || k === complaint.length - 1);
+  const cuts = [complaint, ends, complaint.slice(0, 1)].filter(
+    (cut, k, all) => cut.length > 0 && cut.length !== all[k - 1]?.length,
+  );
+  const ticket = (cut: readonly Reading[]) => ({
     complaint: cut,
     expert: expertPath(candidates, shop.checks, truth, priors, cut),
-  }));
-  return paths.find((p) => p.expert.steps.length >= LEAST_TESTS) ?? paths.at(-1)!;
+  });
+  // An expert's way takes long to find: the first cut that leaves enough is enough.
+  for (const cut of cuts) {
+    const found = ticket(cut);
+    if (found.expert.steps.length >= LEAST_TESTS) return found;
+  }
+  return ticket([]);
 }
 
 /** Whether a driver would notice anything: a case without a symptom is no case. */
