@@ -1,11 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { looksLikePack, openText, readPack } from '../core/formats';
 import { notesOn } from './notes';
+import type { Say } from './say';
 
-/**
- * `npm run -s check -- FILE…`: validates any Fair Sprocket file. Exits 1 when one is wrong, with the file,
- * the path in the document, what is wrong and what would be right. What is only odd is noted.
- */
 interface Checked {
   readonly problems: readonly string[];
   readonly notes: readonly string[];
@@ -46,17 +43,22 @@ function describe(failure: Failure): string[] {
   return [`${cause}${facts.length > 0 ? ` (${facts.join(', ')})` : ''}`];
 }
 
-const files = process.argv.slice(2);
-if (files.length === 0) {
-  console.error('Usage: npm run -s check -- FILE…');
-  process.exit(2);
+/**
+ * `npm run -s check -- FILE…`: validates any Fair Sprocket file. Returns 1 when one is wrong, with the file, the path in
+ * the document, what is wrong and what would be right; 2 when no file is named. What is only odd is noted.
+ */
+export function check(files: readonly string[], say: Say): number {
+  if (files.length === 0) {
+    say.wrong('Usage: npm run -s check -- FILE…');
+    return 2;
+  }
+  let failed = 0;
+  for (const file of files) {
+    const { problems, notes } = checked(file);
+    if (problems.length === 0) say.line(`${file}: ok`);
+    else failed++;
+    for (const problem of problems) say.wrong(`${file}: ${problem}`);
+    for (const note of notes) say.line(`${file}: note: ${note}`);
+  }
+  return failed > 0 ? 1 : 0;
 }
-let failed = 0;
-for (const file of files) {
-  const { problems, notes } = checked(file);
-  if (problems.length === 0) console.log(`${file}: ok`);
-  else failed++;
-  for (const problem of problems) console.error(`${file}: ${problem}`);
-  for (const note of notes) console.log(`${file}: note: ${note}`);
-}
-process.exit(failed > 0 ? 1 : 0);

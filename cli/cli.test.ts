@@ -3,13 +3,27 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Unit } from '../core/geartrain';
+import { check } from './check';
+import { inspect } from './inspect';
 
-const run = (script: string, ...args: string[]) => {
-  const r = spawnSync(process.execPath, ['--import', 'tsx', `cli/${script}.ts`, ...args], {
-    encoding: 'utf8',
-  });
-  return { code: r.status, out: r.stdout, err: r.stderr };
+const commands = { check, inspect };
+
+const run = (name: keyof typeof commands, ...args: string[]) => {
+  const [out, err]: string[][] = [[], []];
+  const code = commands[name](args, { line: (t) => out!.push(t), wrong: (t) => err!.push(t) });
+  return { code, out: out!.join('\n'), err: err!.join('\n') };
 };
+
+test('from the command line: result, complaint and exit code each have their place', () => {
+  const typed = (...args: string[]) =>
+    spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { encoding: 'utf8' });
+  const fine = typed('inspect', 'demo/units/skerry-three.json');
+  expect([fine.status, fine.stderr]).toEqual([0, '']);
+  expect(JSON.parse(fine.stdout)).toMatchObject({ unit: 'skerry-three' });
+  const missing = typed('check', 'no/such/file.json');
+  expect([missing.status, missing.stdout]).toEqual([1, '']);
+  expect(missing.stderr).toContain('no/such/file.json');
+}, 30_000);
 
 const read = (file: string) => JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;
 
@@ -28,7 +42,7 @@ test('check: good files pass, a bad one is named with its path and what would be
   expect(result.code).toBe(1);
   expect(result.err).toContain('members: invalid_type (expected array)');
   expect(run('check', 'no/such/file.json').code).toBe(1);
-}, 30_000);
+});
 
 test('inspect: ranges of the demo unit, drive and coast', () => {
   const { code, out } = run('inspect', 'demo/units/skerry-three.json');
@@ -47,7 +61,7 @@ test('inspect: ranges of the demo unit, drive and coast', () => {
   expect(of('D1').coast).toEqual({ outcome: 'overruns', engineBraking: false });
   expect(of('L1').coast).toEqual({ outcome: 'drives', engineBraking: true });
   expect(of('N').ratioExact).toBeNull();
-}, 30_000);
+});
 
 const written = (document: object) => {
   const file = path.join(mkdtempSync(path.join(tmpdir(), 'check-')), 'file.json');
@@ -90,7 +104,7 @@ test('check: what is odd is noted and passes, what can never turn does not', () 
   const bare = run('check', written({ ...lesson, units: undefined }));
   expect(bare.code).toBe(0);
   expect(bare.out).toContain('unit-missing (harbour-trainer)');
-}, 60_000);
+});
 
 // Common practice, no source: each failed part is felt only in the ranges that use it.
 test('inspect --fault: a failed part changes the ranges that need it, and an unknown one is refused', () => {
@@ -111,7 +125,7 @@ test('inspect --fault: a failed part changes the ranges that need it, and an unk
   expect(unknown.code).toBe(1);
   expect(unknown.err).toContain('unknown-element: Q7');
   expect(run('inspect', 'demo/units/skerry-three.json', '--fault', 'F1=bent').code).toBe(2);
-}, 60_000);
+});
 
 test('check: tables are found wrong at their rows, and an engine that can’t pull idle is noted', () => {
   const table = read('demo/converters/slipway-table.json') as {
@@ -132,7 +146,7 @@ test('check: tables are found wrong at their rows, and an engine that can’t pu
   const odd = run('check', written(lesson));
   expect(odd.code).toBe(0);
   expect(odd.out).toContain('can-not-pull-idle');
-}, 30_000);
+});
 
 test('check knows clutches and packs, and notes what is odd about them', () => {
   expect(
@@ -147,7 +161,7 @@ test('check knows clutches and packs, and notes what is odd about them', () => {
   expect(noted.out + noted.err).toContain('never-releases');
   const pack = read('demo/clutch-packs/fender-pack.json');
   expect(run('check', written({ ...pack, pressure: -1 })).err).toContain('pressure: too_small');
-}, 60_000);
+});
 
 test('check: a case that can not be given out is refused, with the reason', () => {
   const folder = mkdtempSync(path.join(tmpdir(), 'case-'));
@@ -166,7 +180,7 @@ test('check: a case that can not be given out is refused, with the reason', () =
   expect(result.code).toBe(1);
   expect(result.err).toContain('cause: no-such-part (target C9, kind burnt)');
   expect(result.err).toContain('cause: no-symptom');
-}, 60_000);
+});
 
 test('inspect: teeth stripped off a set', () => {
   const { code, out } = run('inspect', 'demo/units/skerry-three.json', '--fault', 'P1=stripped');
@@ -177,4 +191,4 @@ test('inspect: teeth stripped off a set', () => {
   expect(
     run('inspect', 'demo/units/skerry-three.json', '--fault', 'C1=accumulator-stuck').code,
   ).toBe(2);
-}, 30_000);
+});

@@ -9,11 +9,8 @@ import {
 } from '../core/faults';
 import { solveUnit, type Solution, type Unit } from '../core/geartrain';
 import { toNumber, toText, type Fraction } from '../core/numerics';
+import type { Say } from './say';
 
-/**
- * `npm run -s inspect -- FILE [--fault TARGET=KIND]…`: what every range of a unit does, as JSON.
- * Speeds are multiples of the input's speed, torques of the input's torque; `null` is open.
- */
 const number = (value: Fraction | null | undefined): number | null =>
   value ? toNumber(value) : null;
 
@@ -68,9 +65,14 @@ function readArguments(args: readonly string[]): Request | null {
   return files.length === 1 ? { file: files[0]!, faults } : null;
 }
 
-function fail(message: string, code: number): never {
-  console.error(message);
-  process.exit(code);
+/** Why there is nothing to show, and the code to exit with. */
+class Refusal extends Error {
+  constructor(
+    message: string,
+    readonly code: number,
+  ) {
+    super(message);
+  }
 }
 
 function readUnit(file: string): Unit {
@@ -78,21 +80,41 @@ function readUnit(file: string): Unit {
   try {
     text = readFileSync(file, 'utf8');
   } catch (error) {
-    fail(`${file}: can't be read: ${error instanceof Error ? error.message : String(error)}`, 1);
+    const reason = error instanceof Error ? error.message : String(error);
+    throw new Refusal(`${file}: can't be read: ${reason}`, 1);
   }
   const opened = openText(text, 'fair-sprocket/unit');
-  if (!opened.ok) fail(`${file}: ${JSON.stringify(opened.failure)}`, 1);
+  if (!opened.ok) throw new Refusal(`${file}: ${JSON.stringify(opened.failure)}`, 1);
   return opened.document;
 }
 
-const request = readArguments(process.argv.slice(2));
-if (!request)
-  fail(
-    `Usage: npm run -s inspect -- FILE [--fault TARGET=KIND]…\nKinds: ${UNIT_FAULT_KINDS.join(', ')}`,
-    2,
+function inspected(args: readonly string[]) {
+  const request = readArguments(args);
+  if (!request)
+    throw new Refusal(
+      `Usage: npm run -s inspect -- FILE [--fault TARGET=KIND]…\nKinds: ${UNIT_FAULT_KINDS.join(', ')}`,
+      2,
+    );
+  const unit = readUnit(request.file);
+  const faulty = withFaults(unit, request.faults);
+  if (!faulty.ok) throw new Refusal(`${request.file}: ${faulty.problem}: ${faulty.target}`, 1);
+  const ranges = unit.ranges.map((r) =>
+    range(faulty.unit, r.id, appliedWithFaults(r.apply, faulty)),
   );
-const unit = readUnit(request.file);
-const faulty = withFaults(unit, request.faults);
-if (!faulty.ok) fail(`${request.file}: ${faulty.problem}: ${faulty.target}`, 1);
-const ranges = unit.ranges.map((r) => range(faulty.unit, r.id, appliedWithFaults(r.apply, faulty)));
-console.log(JSON.stringify({ unit: unit.id, ranges }, null, 2));
+  return { unit: unit.id, ranges };
+}
+
+/**
+ * `npm run -s inspect -- FILE [--fault TARGET=KIND]…`: what every range of a unit does, as JSON.
+ * Speeds are multiples of the input's speed, torques of the input's torque; `null` is open.
+ */
+export function inspect(args: readonly string[], say: Say): number {
+  try {
+    say.line(JSON.stringify(inspected(args), null, 2));
+    return 0;
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    say.wrong(error.message);
+    return error.code;
+  }
+}
