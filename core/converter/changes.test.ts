@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   airDensityRatio,
   atAltitude,
@@ -22,11 +21,11 @@ import {
   type StreamlineModel,
   type TableModel,
 } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const blades = read<Converter>('converters/jetty-eleven');
-const table = read<Converter>('converters/slipway-table');
-const petrol = read<Engine>('engines/pilot-petrol');
+const blades = demoFile<Converter>('converters/jetty-eleven');
+const table = demoFile<Converter>('converters/slipway-table');
+const petrol = demoFile<Engine>('engines/pilot-petrol');
 
 // Dimensional analysis (any text on turbomachines): torque goes with the fifth power of the size.
 test('a converter a tenth larger takes 1.1⁵ times the torque, however it is stated', () => {

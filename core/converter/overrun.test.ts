@@ -10,12 +10,11 @@ import {
   type ConverterRow,
   type Engine,
 } from './index';
-import { readFileSync } from 'node:fs';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const jetty = read<Converter>('converters/jetty-eleven');
-const slipway = read<Converter>('converters/slipway-table');
-const diesel = engineModel(read<Engine>('engines/yard-diesel'));
+const jetty = demoFile<Converter>('converters/jetty-eleven');
+const slipway = demoFile<Converter>('converters/slipway-table');
+const diesel = engineModel(demoFile<Engine>('engines/yard-diesel'));
 
 /** The same cases every time. */
 const SEED = 20261128;

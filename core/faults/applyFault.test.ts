@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { solveUnit, type Load, type Unit } from '../geartrain';
+import { solveUnit, type Load } from '../geartrain';
 import { toText } from '../numerics';
 import { appliedWithFaults, withFaults, type Fault } from './index';
+import { demoUnit } from '../tests/demoFile';
 
-const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+const unit = demoUnit('skerry-three');
 
 /** What each range does on the faulty unit: its ratio, or its outcome. */
 function table(faults: Fault[], load: Load = 'drive'): Record<string, string> {

@@ -10,9 +10,8 @@ import {
   setMinutes,
   type CheckKind,
 } from './index';
-import { readFileSync } from 'node:fs';
-import type { Unit } from '../geartrain';
 import { asSeen } from './tests/rigs';
+import { demoUnit } from '../tests/demoFile';
 
 const of = (kind: CheckKind) => ({ machine: 'automatic' as const, ...CHECK_SPECS[kind] });
 const after = (...kinds: CheckKind[]) => afterChecks(kinds.map(of));
@@ -63,7 +62,7 @@ test('a set costs the least of its orders', () => {
   expect(setMinutes(set)).toBe(Math.min(...possible.map((o) => afterChecks(o).minutes)));
 });
 
-const skerry = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+const skerry = demoUnit('skerry-three');
 
 // By hand on the chart: in low a brake stands beside the one-way clutch, so a good low clears neither of them.
 test('a good range clears only what it could not do without', () => {

@@ -1,12 +1,11 @@
-import { readFileSync } from 'node:fs';
 import type { Converter, Engine } from '../converter';
 import type { Vehicle } from '../vehicle';
 import { openValue } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const table = read<Converter>('converters/slipway-table');
-const blades = read<Converter>('converters/jetty-eleven');
-const engine = read<Engine>('engines/yard-diesel');
+const table = demoFile<Converter>('converters/slipway-table');
+const blades = demoFile<Converter>('converters/jetty-eleven');
+const engine = demoFile<Engine>('engines/yard-diesel');
 
 const problems = (value: unknown) => {
   const opened = openValue(value);
@@ -75,7 +74,7 @@ test('an engine is refused at its row, and above idle its governor must stand', 
 });
 
 test('a vehicle with no mass, no tyre or a negative drag is refused at the field', () => {
-  const vehicle = read<Vehicle>('vehicles/yard-tractor');
+  const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
   expect(problems(vehicle)).toEqual([]);
   expect(problems({ ...vehicle, massKg: -2400 })).toEqual(['massKg: too_small']);
   expect(problems({ ...vehicle, tyreRadiusM: 0 })).toEqual(['tyreRadiusM: too_small']);

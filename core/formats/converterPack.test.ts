@@ -3,9 +3,9 @@ import { readFileSync } from 'node:fs';
 import type { Converter } from '../converter';
 import { rigOf, type Lesson } from '../lesson';
 import { lessonHash, openValue, readPack, writePack } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const lesson = read<Lesson>('lessons/stator-and-launch');
+const lesson = demoFile<Lesson>('lessons/stator-and-launch');
 
 test('a pack keeps each model of a lesson as a file of its own, and gives the same lesson back', () => {
   const bytes = writePack({ lesson, media: {} });
@@ -34,7 +34,7 @@ const repacked = (change: (files: Record<string, Uint8Array>) => void) => {
 };
 
 test('a converter that is wrong in a pack is named with its file and its row', () => {
-  const table = read<Converter>('converters/slipway-table');
+  const table = demoFile<Converter>('converters/slipway-table');
   if (table.model.kind !== 'table') throw new Error('expected a table');
   table.model.rows[2]!.speedRatio = 0.05;
   const result = repacked((files) => {
@@ -67,7 +67,7 @@ test('an engine in the converters’ folder is refused; so is any other folder',
 
 test('what a schedule, a part load or a setting may not say is found at its path', () => {
   const vehicle = {
-    ...read<object>('vehicles/yard-tractor'),
+    ...demoFile<object>('vehicles/yard-tractor'),
     schedule: { light: 0.8, full: 0.2, hysteresis: 0.9, kickDown: 0.9 },
   };
   const problems = (value: unknown) => {
@@ -85,7 +85,9 @@ test('what a schedule, a part load or a setting may not say is found at its path
     schedule: { light: 0.8, full: 0.2, hysteresis: 0.3, kickDown: 0.9 },
   };
   expect(problems(upside)).toEqual(['schedule.full full-above-light']);
-  const engine = read<{ rows: { speedRpm: number; torqueNm: number }[] }>('engines/pilot-petrol');
+  const engine = demoFile<{ rows: { speedRpm: number; torqueNm: number }[] }>(
+    'engines/pilot-petrol',
+  );
   const partLoad = [
     { throttle: 0.6, rows: engine.rows },
     { throttle: 0.3, rows: [...engine.rows].reverse() },

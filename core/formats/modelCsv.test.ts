@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
 import type { Converter, Engine, TableModel } from '../converter';
 import { converterCsv, engineCsv, figuresCsv, readConverterRows, readEngineRows } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const table = read<Converter>('converters/slipway-table').model as TableModel;
-const engine = read<Engine>('engines/pilot-petrol');
+const table = demoFile<Converter>('converters/slipway-table').model as TableModel;
+const engine = demoFile<Engine>('engines/pilot-petrol');
 
 test('what is written is read back', () => {
   expect(readConverterRows(converterCsv(table))).toMatchObject({ ok: true, rows: table.rows });

@@ -1,11 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { chartRows, holdersOf, solveUnit, spreadOf, type Unit } from './index';
 import { simpson } from './tests/textbookUnits';
+import { demoUnit } from '../tests/demoFile';
 
 /** As the matchers type it: nothing is known of it. */
 const near = (value: number): unknown => expect.closeTo(value, 12);
-
-const demo = (id: string) => JSON.parse(readFileSync(`demo/units/${id}.json`, 'utf8')) as Unit;
 
 const three: Unit = {
   ...simpson(33, 75),
@@ -58,7 +56,7 @@ test('the reaction on the case is ratio less one', () => {
 
 test('the demo units step down from gear to gear, and reverse is left out of the spread', () => {
   for (const id of ['quay-four', 'capstan-five', 'lighter-six', 'winch-manual', 'ferry-dual']) {
-    const rows = chartRows(demo(id)).filter((r) => /^[DMG]/.test(r.range.id));
+    const rows = chartRows(demoUnit(id)).filter((r) => /^[DMG]/.test(r.range.id));
     for (const { range, step } of rows.slice(1))
       expect([id, range.id, step! > 1.1 && step! < 1.8]).toEqual([id, range.id, true]);
     expect(spreadOf(rows)!).toBeGreaterThan(3);

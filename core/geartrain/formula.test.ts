@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   addPolynomials,
   dividePolynomial,
@@ -20,8 +19,7 @@ import {
 } from './index';
 import { randomUnit } from './tests/randomUnit';
 import { ravigneaux, simpson } from './tests/textbookUnits';
-
-const demo = (id: string) => JSON.parse(readFileSync(`demo/units/${id}.json`, 'utf8')) as Unit;
+import { demoUnit } from '../tests/demoFile';
 
 const words = (p: Polynomial) =>
   [...p]
@@ -58,7 +56,7 @@ test('coupled sets show theirs, with the teeth of each set apart', () => {
 });
 
 test('a simple set in front of a two-sun arrangement drops the factor that both suns share', () => {
-  const unit = demo('lighter-six');
+  const unit = demoUnit('lighter-six');
   const range = unit.ranges.find((r) => r.id === 'D3')!;
   expect(formula(unit, ...range.apply)).toBe('P0.ring + P0.sun / P0.ring');
 });

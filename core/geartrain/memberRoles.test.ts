@@ -1,7 +1,7 @@
-import { readFileSync } from 'node:fs';
-import { memberRoles, solveUnit, type Unit } from './index';
+import { memberRoles, solveUnit } from './index';
+import { demoUnit } from '../tests/demoFile';
 
-const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+const unit = demoUnit('skerry-three');
 const roles = (...applied: string[]) =>
   Object.fromEntries(memberRoles(unit, solveUnit(unit, applied)));
 

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { randomFromSeed, toNumber } from '../numerics';
 import {
   CASE,
@@ -12,6 +11,7 @@ import {
 import { randomUnit } from './tests/randomUnit';
 import { steppedTrain, type SteppedTrain } from './tests/steppedTrain';
 import { members, UNNAMED } from './tests/textbookUnits';
+import { demoUnit } from '../tests/demoFile';
 
 const element = (id: string, kind: ShiftElement['kind'], a: string, b: string): ShiftElement => ({
   id,
@@ -222,7 +222,7 @@ test('random trains do what the same trains do when they are stepped through tim
 
 // Derived by hand from the torque balance of both sets: F1 and F2 hold 2.0736 and 1.0736 times the input torque.
 test('a one-way clutch fitted the wrong way round ties a second gear up, and says with how much', () => {
-  const unit = JSON.parse(readFileSync('demo/units/harbour-trainer.json', 'utf8')) as Unit;
+  const unit = demoUnit('harbour-trainer');
   const wrong = {
     ...unit,
     elements: unit.elements.map((e) =>

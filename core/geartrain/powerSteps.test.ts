@@ -1,8 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { powerFlow, powerSteps, solveUnit, type Unit } from './index';
 import { randomFromSeed, toNumber } from '../numerics';
 import { randomUnit } from './tests/randomUnit';
 import { ravigneaux, simpson } from './tests/textbookUnits';
+import { demoUnit } from '../tests/demoFile';
 
 const steps = (unit: Unit, ...apply: string[]) => {
   const solution = solveUnit(unit, apply);
@@ -24,7 +24,7 @@ test('where power goes next, member by member', () => {
 });
 
 test('a manual box hands it from shaft to countershaft to gear to shaft', () => {
-  const unit = JSON.parse(readFileSync('demo/units/winch-manual.json', 'utf8')) as Unit;
+  const unit = demoUnit('winch-manual');
   const second = unit.ranges.find((r) => r.id === 'G2')!;
   const way = ['eng'];
   const next = steps(unit, ...second.apply);

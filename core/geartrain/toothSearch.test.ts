@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { toNumber } from '../numerics';
 import {
   checkTeeth,
@@ -10,8 +9,7 @@ import {
   type ToothSearch,
   type Unit,
 } from './index';
-
-const demo = (id: string) => JSON.parse(readFileSync(`demo/units/${id}.json`, 'utf8')) as Unit;
+import { demoUnit } from '../tests/demoFile';
 
 const limits = { fewestSun: 20, mostRing: 100, fewestPinion: 14, keep: 5, tolerance: 0.02 };
 
@@ -30,7 +28,7 @@ const ratioOf = (unit: Unit, id: string) =>
 test.each(['skerry-three', 'quay-four', 'winch-manual'])(
   'the search finds teeth that can be built and give the ratios it says: %s',
   (id) => {
-    const unit = demo(id);
+    const unit = demoUnit(id);
     const wishes = unit.ranges
       .filter((r) => /^[DGR]/.test(r.id))
       .flatMap((r) => {
@@ -57,7 +55,7 @@ test.each(['skerry-three', 'quay-four', 'winch-manual'])(
 
 // The slow twin: every buildable pair of counts of one set, tried in the open.
 test('nothing better is missed on one set', () => {
-  const unit = demo('skerry-three');
+  const unit = demoUnit('skerry-three');
   const wish = { range: 'D2', ratio: 1.4567 };
   const { found } = run({ unit, wishes: [wish], ...limits });
   let best = Infinity;
@@ -72,7 +70,7 @@ test('nothing better is missed on one set', () => {
 });
 
 test('parts of the work add up to the whole', () => {
-  const unit = demo('skerry-three');
+  const unit = demoUnit('skerry-three');
   const wishes = [
     { range: 'D1', ratio: 2.6 },
     { range: 'D2', ratio: 1.5 },
@@ -84,7 +82,7 @@ test('parts of the work add up to the whole', () => {
 });
 
 test('a wish that can’t be met is answered with nothing; a wrong one is refused', () => {
-  const unit = demo('skerry-three');
+  const unit = demoUnit('skerry-three');
   expect(run({ unit, wishes: [{ range: 'D2', ratio: 7 }], ...limits }).found).toEqual([]);
   expect(() => run({ unit, wishes: [{ range: 'ZZ', ratio: 2 }], ...limits })).toThrow(/"ZZ"/);
   expect(() => run({ unit, wishes: [{ range: 'N', ratio: 2 }], ...limits })).toThrow(
@@ -94,7 +92,7 @@ test('a wish that can’t be met is answered with nothing; a wrong one is refuse
 
 // The slow twin on a Ravigneaux arrangement: the ring's size matters, not only its ratio to one sun.
 test('nothing better is missed where two sets share a ring', () => {
-  const unit = demo('quay-four');
+  const unit = demoUnit('quay-four');
   const [double, single] = unit.gearsets;
   if (double?.kind !== 'double-pinion' || single?.kind !== 'single-pinion')
     throw new Error('expected the demo unit’s two sets');

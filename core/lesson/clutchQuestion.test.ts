@@ -1,8 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { NOISE_TESTS } from '../clutch';
 import { BOLLARD, FENDER, HAWSER, WINDLASS } from '../clutch/tests/demo';
 import type { Engine } from '../converter';
-import type { Unit } from '../geartrain';
 import { FEET_AT } from '../shift';
 import type { Vehicle } from '../vehicle';
 import {
@@ -15,14 +13,14 @@ import {
   type ClutchQuestion,
   type ClutchRig,
 } from './index';
+import { demoFile, demoUnit } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const RIG: ClutchRig = {
   clutch: BOLLARD,
   pack: FENDER,
-  engine: read<Engine>('engines/pilot-petrol'),
-  vehicle: read<Vehicle>('vehicles/yard-tractor'),
-  unit: read<Unit>('units/winch-manual'),
+  engine: demoFile<Engine>('engines/pilot-petrol'),
+  vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
+  unit: demoUnit('winch-manual'),
 };
 const LEVERS: ClutchRig = { ...RIG, clutch: HAWSER, pack: WINDLASS };
 

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   characteristicOf,
   engineModel,
@@ -7,7 +6,6 @@ import {
   type Converter,
   type Engine,
 } from '../converter';
-import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import {
   assess,
@@ -27,13 +25,13 @@ import {
   type ConverterRig,
   type Lesson,
 } from './index';
+import { demoFile, demoUnit } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const rig: ConverterRig = {
-  converter: read<Converter>('converters/jetty-eleven'),
-  engine: read<Engine>('engines/pilot-petrol'),
-  vehicle: read<Vehicle>('vehicles/yard-tractor'),
-  unit: read<Unit>('units/skerry-three'),
+  converter: demoFile<Converter>('converters/jetty-eleven'),
+  engine: demoFile<Engine>('engines/pilot-petrol'),
+  vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
+  unit: demoUnit('skerry-three'),
 };
 const characteristic = characteristicOf(rig.converter)!;
 const question = <K extends ConverterQuestion['kind']>(
@@ -208,7 +206,7 @@ describe('predict the stall speed after a change', () => {
   });
 
   test('a table is not asked about its stator', () => {
-    const table = { ...rig, converter: read<Converter>('converters/slipway-table') };
+    const table = { ...rig, converter: demoFile<Converter>('converters/slipway-table') };
     const q = question('predict-change', { change: { kind: 'stator', fault: 'slips' } });
     expect(converterKey(q, table)).toEqual({ ok: false, fault: 'table-without-stator' });
   });
@@ -268,7 +266,7 @@ test('a lesson carries what its questions name, and lets go of what none names',
 });
 
 test('the class book grades converter answers again from the model, and marks a file that states another score', () => {
-  const lesson = read<Lesson>('lessons/read-the-crossing');
+  const lesson = demoFile<Lesson>('lessons/read-the-crossing');
   const attempts = ['demo-1', 'demo-2'].map((id, k): Attempt => ({
     format: 'fair-sprocket/attempt',
     version: 1,

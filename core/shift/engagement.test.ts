@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { AS_BUILT, holdingTorque, withClutchFault, worn, type ClutchFault } from '../clutch';
 import { BOLLARD, HAWSER } from '../clutch/tests/demo';
 import { engineModel, type Engine } from '../converter';
@@ -23,12 +22,12 @@ import {
   traceAt,
   type EngagementSetup,
 } from './index';
+import { demoFile, demoUnit } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const petrol = engineModel(read<Engine>('engines/pilot-petrol'));
-const manual = read<Unit>('units/winch-manual');
-const quay = read<Unit>('units/quay-four');
-const tractor = read<Vehicle>('vehicles/yard-tractor');
+const petrol = engineModel(demoFile<Engine>('engines/pilot-petrol'));
+const manual = demoUnit('winch-manual');
+const quay = demoUnit('quay-four');
+const tractor = demoFile<Vehicle>('vehicles/yard-tractor');
 
 const START: EngagementSetup = {
   engine: petrol,

@@ -1,12 +1,10 @@
-import { readFileSync } from 'node:fs';
-import type { Unit } from '../geartrain';
 import { randomFromSeed } from '../numerics';
 import type { Vehicle } from '../vehicle';
 import { handOver, shiftQuality, steady, type HandOver, type Trace } from './index';
+import { demoFile, demoUnit } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const unit = read<Unit>('units/quay-four');
-const vehicle = read<Vehicle>('vehicles/yard-tractor');
+const unit = demoUnit('quay-four');
+const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
 const applyOf = (id: string) => unit.ranges.find((r) => r.id === id)!.apply;
 
 const rise = (from: number, over: number, nm: number): Trace => [
@@ -78,7 +76,7 @@ test('overlap makes or breaks a shift', () => {
 
 // Common practice, no source: a dual clutch hands torque across in about 30 ms and never lets it fall to nothing.
 test('a dual clutch never lets go', () => {
-  const dual = read<Unit>('units/ferry-dual');
+  const dual = demoUnit('ferry-dual');
   const of = (id: string) => dual.ranges.find((r) => r.id === id)!.apply;
   const { summary } = handOver({
     ...SECOND_TO_THIRD,

@@ -1,19 +1,17 @@
-import { readFileSync } from 'node:fs';
 import { AS_BUILT, ironCooled, type Clutch } from '../clutch';
 import { engineModel, type Engine } from '../converter';
-import type { Unit } from '../geartrain';
 import { drivelineDrag, type Vehicle } from '../vehicle';
 import { engage, repeatStarts, feetTrace, brakeTrace, type EngagementSetup } from './index';
+import { demoFile, demoUnit } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const unit = read<Unit>('units/winch-manual');
+const unit = demoUnit('winch-manual');
 const setup: EngagementSetup = {
-  engine: engineModel(read<Engine>('engines/pilot-petrol')),
-  clutch: read<Clutch>('clutches/bollard-nine'),
+  engine: engineModel(demoFile<Engine>('engines/pilot-petrol')),
+  clutch: demoFile<Clutch>('clutches/bollard-nine'),
   state: AS_BUILT,
   unit,
   apply: unit.ranges.find((r) => r.gear === '1')!.apply,
-  vehicle: read<Vehicle>('vehicles/yard-tractor'),
+  vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
   grade: 0.1,
   pedal: feetTrace([1, 0.6, 0.5, 0.44, 0.38, 0.28, 0, 0, 0]),
   throttle: feetTrace([0.1, 0.35, 0.45, 0.45, 0.45, 0.45, 0.45, 0.45, 0.45]),

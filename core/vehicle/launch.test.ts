@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   characteristicOf,
   engineModel,
@@ -17,8 +16,8 @@ import {
   type Vehicle,
 } from './index';
 import { odexSolver } from './tests/odex';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const tractor: Vehicle = {
   format: 'fair-sprocket/vehicle',
   version: 1,
@@ -30,12 +29,12 @@ const tractor: Vehicle = {
   dragAreaM2: 1.8,
   rolling: 0.012,
 };
-const petrol = engineModel(read<Engine>('engines/pilot-petrol'));
+const petrol = engineModel(demoFile<Engine>('engines/pilot-petrol'));
 /** The lowest gear stays in. */
 const never: ShiftSchedule = { light: 1e3, full: 1e3, hysteresis: 0.3, kickDown: 1 };
 const setup: LaunchSetup = {
   engine: petrol,
-  converter: characteristicOf(read<Converter>('converters/jetty-eleven'))!,
+  converter: characteristicOf(demoFile<Converter>('converters/jetty-eleven'))!,
   vehicle: tractor,
   gears: [2.44, 1.44, 1],
   throttle: [{ at: 0, throttle: 0.5 }],

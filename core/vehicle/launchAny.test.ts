@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { characteristicOf, engineModel, type Converter, type Engine } from '../converter';
 import {
   launch,
@@ -10,11 +9,13 @@ import {
   type StallRig,
   type Vehicle,
 } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const engines = ['pilot-petrol', 'yard-diesel'].map((e) => read<Engine>(`engines/${e}`));
-const converters = ['jetty-eleven', 'slipway-table'].map((c) => read<Converter>(`converters/${c}`));
-const vehicle = read<Vehicle>('vehicles/yard-tractor');
+const engines = ['pilot-petrol', 'yard-diesel'].map((e) => demoFile<Engine>(`engines/${e}`));
+const converters = ['jetty-eleven', 'slipway-table'].map((c) =>
+  demoFile<Converter>(`converters/${c}`),
+);
+const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
 
 /** The same cases every time. */
 const SEED = 20261125;

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   bestPower,
   characteristicOf,
@@ -20,10 +19,10 @@ import {
   type ShiftSchedule,
   type Vehicle,
 } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const vehicle = read<Vehicle>('vehicles/yard-tractor');
-const engine = engineModel(read<Engine>('engines/pilot-petrol'));
+const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
+const engine = engineModel(demoFile<Engine>('engines/pilot-petrol'));
 const driveline = { vehicle, gears: [2.44, 1.44, 1], engine };
 const schedule: ShiftSchedule = { light: 0.2, full: 0.8, hysteresis: 0.3, kickDown: 0.9 };
 
@@ -58,7 +57,7 @@ test('no place on the map hunts between two gears', () => {
   }
 });
 
-const converter = characteristicOf(read<Converter>('converters/jetty-eleven'))!;
+const converter = characteristicOf(demoFile<Converter>('converters/jetty-eleven'))!;
 const pulling = { ...driveline, converter, throttle: 1 };
 
 test('pull is the matched turbine torque through gear and axle', () => {

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { engineModel, stallRpm, characteristicOf, type Converter, type Engine } from '../converter';
 import {
   dipstick,
@@ -15,11 +14,11 @@ import {
   USUAL_FLUID,
   type StallRig,
 } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const rig: StallRig = {
-  engine: read<Engine>('engines/pilot-petrol'),
-  converter: read<Converter>('converters/jetty-eleven'),
+  engine: demoFile<Engine>('engines/pilot-petrol'),
+  converter: demoFile<Converter>('converters/jetty-eleven'),
   fluid: USUAL_FLUID,
   weakShare: 0.65,
   clutchShare: 0.5,
@@ -76,7 +75,7 @@ test('the fluid takes all the work, and the test ends after five seconds', () =>
 });
 
 test('a table is not asked about its stator', () => {
-  const table = { ...rig, converter: read<Converter>('converters/slipway-table') };
+  const table = { ...rig, converter: demoFile<Converter>('converters/slipway-table') };
   expect(stallConditions(table.converter)).not.toContain('stator-slips');
   expect(() => stallTest(table, 'stator-slips')).toThrow(/table/);
 });

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { characteristicOf, engineModel, type Converter, type Engine } from '../converter';
 import {
   launch,
@@ -8,14 +7,14 @@ import {
   type SweepSetup,
   type Vehicle,
 } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
-const engine = read<Engine>('engines/pilot-petrol');
-const converter = read<Converter>('converters/jetty-eleven');
+const engine = demoFile<Engine>('engines/pilot-petrol');
+const converter = demoFile<Converter>('converters/jetty-eleven');
 const setup: SweepSetup = {
   engine,
   converter,
-  vehicle: read<Vehicle>('vehicles/yard-tractor'),
+  vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
   gears: [2.44, 1.44, 1],
   throttle: [{ at: 0, throttle: 0.8 }],
   grade: 0,

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { USUAL_COUPLING, type Clutch } from '../../clutch';
 import type { Converter, Engine } from '../../converter';
 import type { Unit } from '../../geartrain';
@@ -6,27 +5,27 @@ import { ravigneaux, simpson } from '../../geartrain/tests/textbookUnits';
 import type { Vehicle } from '../../vehicle';
 import { examine, openShop, singleCandidates, type Candidate, type Shop } from '../index';
 import { BARE_RIG, type Rig } from '../rig';
+import { demoFile, demoUnit } from '../../tests/demoFile';
 
 /** Rigs of the demo world, and textbook units with ranges: shared by the tests of faults. */
-const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 
-const engine = read<Engine>('engines/yard-diesel');
-const petrol = read<Engine>('engines/pilot-petrol');
-const converter = read<Converter>('converters/jetty-eleven');
-const vehicle = read<Vehicle>('vehicles/yard-tractor');
-export const QUAY = read<Unit>('units/quay-four');
+const engine = demoFile<Engine>('engines/yard-diesel');
+const petrol = demoFile<Engine>('engines/pilot-petrol');
+const converter = demoFile<Converter>('converters/jetty-eleven');
+const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
+export const QUAY = demoUnit('quay-four');
 
 export const AUTOMATIC: Rig = { ...BARE_RIG, unit: QUAY, engine, converter, vehicle };
 export const MANUAL: Rig = {
   ...BARE_RIG,
-  unit: read<Unit>('units/winch-manual'),
+  unit: demoUnit('winch-manual'),
   engine: petrol,
-  clutch: read<Clutch>('clutches/bollard-nine'),
+  clutch: demoFile<Clutch>('clutches/bollard-nine'),
   vehicle,
 };
 export const DUAL: Rig = {
   ...BARE_RIG,
-  unit: read<Unit>('units/ferry-dual'),
+  unit: demoUnit('ferry-dual'),
   engine: petrol,
   vehicle,
 };
