@@ -41,7 +41,8 @@ const require = createRequire(import.meta.url);
 const source = (file: string) => readFileSync(require.resolve(file), 'utf8');
 const AXE = source('axe-core/axe.min.js');
 const QUERIES = source('@testing-library/dom/dist/@testing-library/dom.umd.min.js');
-const PATIENCE_MS = 8000;
+// Waiting costs nothing where a thing comes: a busy machine may take its time.
+const PATIENCE_MS = 20_000;
 
 const find = `
   const [role, name, isPattern, flags] = arguments;

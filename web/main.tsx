@@ -12,6 +12,7 @@ import { browserServices } from './app/services';
 import { startUp } from './app/startUp';
 import { loadAheadWhenIdle } from './app/screens';
 import { createStore } from './app/store';
+import { askToKeep } from './storage/persistence';
 
 async function main(): Promise<void> {
   const services = browserServices();
@@ -30,6 +31,9 @@ async function main(): Promise<void> {
     </StrictMode>,
   );
   loadAheadWhenIdle();
+  void askToKeep();
+  // Pictures and versions that nothing needs any more; where that fails, the next start does it.
+  services.documents.tidy().catch(() => undefined);
 }
 
 void main();

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Range, Unit } from '../geartrain';
 import { MOST_JSON_BYTES, MOST_NAME, MOST_RANGES } from './limits';
+import { FORMULA_LIKE } from './spreadsheetCells';
 
 /**
  * An apply chart as CSV, both ways (RFC 4180; a semicolon or tab between cells is understood too). A row a
@@ -48,7 +49,7 @@ export function applyChartCsv(unit: Unit, ratioOf: (range: Range) => string): st
         ratioOf(range),
       ]),
     },
-    { newline: '\r\n', escapeFormulae: true },
+    { newline: '\r\n', escapeFormulae: FORMULA_LIKE },
   );
 }
 

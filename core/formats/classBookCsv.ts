@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import type { ClassBook } from '../lesson';
+import type { ClassBook, SetAside } from '../lesson';
+import { FORMULA_LIKE } from './spreadsheetCells';
 
 /**
  * The class book as CSV (RFC 4180: CRLF, quoted where needed). Cells that a spreadsheet would run as a
@@ -10,6 +11,7 @@ export interface CsvWords {
   readonly columns: readonly string[];
   answer(cell: NonNullable<ClassBook['rows'][number]['cells'][number]>): string;
   misconception(code: string): string;
+  setAside(why: SetAside): string;
   question(index: number): string;
 }
 
@@ -23,9 +25,13 @@ export function classBookCsv(lessonTitle: string, book: ClassBook, words: CsvWor
               lessonTitle,
               words.question(k),
               words.answer(cell),
-              cell.score.toFixed(2),
+              cell.score?.toFixed(2) ?? '',
               cell.answer.confidence,
-              cell.misconception ? words.misconception(cell.misconception) : '',
+              cell.setAside
+                ? words.setAside(cell.setAside)
+                : cell.misconception
+                  ? words.misconception(cell.misconception)
+                  : '',
               String(cell.practice),
               cell.answer.at,
             ],
@@ -37,7 +43,7 @@ export function classBookCsv(lessonTitle: string, book: ClassBook, words: CsvWor
     { fields: [...words.columns], data: rows },
     {
       newline: '\r\n',
-      escapeFormulae: true,
+      escapeFormulae: FORMULA_LIKE,
     },
   );
 }

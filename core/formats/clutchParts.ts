@@ -3,7 +3,7 @@ import { BEARINGS, CLUTCH_FAULTS, MEASURED, UPGRADE_LIMITS, UPGRADES } from '../
 import { HOLD_ASKS, UPGRADE_ASKS } from '../lesson';
 import { FEET_AT } from '../shift';
 import { MOST_PLATES, MOST_TORQUE_NM } from './limits';
-import { id, markdown, reference, tolerance } from './parts';
+import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 
 /** Questions, blocks and answers about clutches and packs: parts of lesson and attempt, version 1. */
 const share = z.number().min(0).max(1);
@@ -108,7 +108,7 @@ export const clutchAnswers = [
   z.strictObject({
     kind: z.literal('will-it-hold'),
     holds: z.exactOptional(z.boolean()),
-    value: z.exactOptional(z.number().min(0).max(MOST_TORQUE_NM)),
+    value: z.exactOptional(answerNumbers.magnitude),
     range: z.exactOptional(id),
   }),
   z.strictObject({ kind: z.literal('adjust-order'), order: z.array(id).max(MOST_PLATES) }),
@@ -118,6 +118,6 @@ export const clutchAnswers = [
   z.strictObject({
     kind: z.literal('upgrade-limit'),
     limit: z.exactOptional(z.enum(UPGRADE_LIMITS)),
-    value: z.exactOptional(z.number().min(0).max(MOST_TORQUE_NM)),
+    value: z.exactOptional(answerNumbers.magnitude),
   }),
 ] as const;

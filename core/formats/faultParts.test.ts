@@ -9,7 +9,7 @@ import {
   type Attempt,
   type Lesson,
 } from '../lesson';
-import { lessonHash, openText } from './index';
+import { lessonHash, openText, openValue } from './index';
 
 const lesson = JSON.parse(readFileSync('demo/lessons/good-gears-bad-gears.json', 'utf8')) as Lesson;
 const problems = (document: unknown, kind: 'fair-sprocket/lesson' | 'fair-sprocket/attempt') => {
@@ -96,17 +96,18 @@ test('answers about faults are records like all others', () => {
       },
     ],
   };
-  expect(problems(wrong, 'fair-sprocket/attempt')).toEqual([
-    'answers[0].answer.entries[0].safe',
-    'answers[0].answer.remedy',
-  ]);
+  // It is set aside, with all that it said; the record opens without it.
+  const opened = openValue(wrong, 'fair-sprocket/attempt');
+  expect(opened).toMatchObject({ ok: true, document: { answers: [], setAside: [{ at: 0 }] } });
+  const raw = opened.ok ? opened.document.setAside![0]!.raw : '';
+  expect(JSON.parse(raw)).toEqual(wrong.answers[0]);
 });
 
-test('the class book weighs a row again, and leaves a whole case as it was weighed', () => {
+test('the class book weighs a row again, and a whole case', () => {
   const book = classBook(lesson, [ATTEMPT]);
   const at = (id: string) => questionsOf(lesson).findIndex((q) => q.id === id);
   const cell = (id: string) => book.rows[0]!.cells[at(id)];
   expect(cell('q-which')).toMatchObject({ score: 1, differs: true });
-  expect(cell('q-next')).toMatchObject({ score: 0.25, differs: false });
+  expect(cell('q-next')).toMatchObject({ score: 0, differs: true });
   expect(cell('q-burnt')).toBeNull();
 });

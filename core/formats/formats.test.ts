@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { strToU8, zipSync } from 'fflate';
 import Papa from 'papaparse';
+import { FORMULA_LIKE } from './spreadsheetCells';
 import { z } from 'zod';
 import { classBook, newBlock, newLesson, newStep, type Attempt, type Lesson } from '../lesson';
 import {
@@ -325,6 +326,7 @@ test('CSV: quoted, CRLF, and never a formula', () => {
     ],
     answer: () => '+3.33',
     misconception: (c) => c,
+    setAside: (why) => why,
     question: () => '@q',
   });
   const rows = Papa.parse<string[]>(csv, { newline: '\r\n' }).data;
@@ -337,6 +339,14 @@ test('CSV: quoted, CRLF, and never a formula', () => {
   ]);
   expect(csv.split('\r\n')).toHaveLength(2);
 });
+
+test.each(['=1+1', '\n=1+1', ' =cmd|x', '\uFF1D1+1', '\u200B@x', '\tx', '\uFEFF -2'])(
+  'a cell that a spreadsheet may run is made safe: %j',
+  (cell) => {
+    const csv = Papa.unparse([[cell]], { escapeFormulae: FORMULA_LIKE });
+    expect(Papa.parse<string[]>(csv).data[0]![0]).toBe(`'${cell}`);
+  },
+);
 
 test('text outside JSON does no harm', () => {
   expect(readJson('\uFEFF{"a":1}')).toEqual({ ok: true, value: { a: 1 } });

@@ -5,7 +5,7 @@ import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import { LIST_OF, type Attempt, type Carried, type Lesson } from '../lesson';
-import { attemptV1 } from './attemptV1';
+import { attemptV1, setAsideUnread } from './attemptV1';
 import { clutchPackV1 } from './clutchPackV1';
 import { clutchV1 } from './clutchV1';
 import { converterV1 } from './converterV1';
@@ -53,13 +53,23 @@ export interface KindDefinition<T> {
   readonly version: number;
   readonly schema: z.ZodType<T>;
   readonly migrations: readonly Migration[];
+  /** What can be opened without the parts that are wrong, at these paths; `null` where it can't. */
+  readonly without?: (
+    document: Record<string, unknown>,
+    paths: readonly (readonly PropertyKey[])[],
+  ) => Record<string, unknown> | null;
 }
 
 export type KindTable = { readonly [K in DocumentKind]: KindDefinition<Documents[K]> };
 
 export const KINDS: KindTable = {
   'fair-sprocket/lesson': { version: 1, schema: lessonV1, migrations: [] },
-  'fair-sprocket/attempt': { version: 1, schema: attemptV1, migrations: [] },
+  'fair-sprocket/attempt': {
+    version: 1,
+    schema: attemptV1,
+    migrations: [],
+    without: setAsideUnread,
+  },
   'fair-sprocket/unit': { version: 1, schema: unitV1, migrations: [] },
   'fair-sprocket/converter': { version: 1, schema: converterV1, migrations: [] },
   'fair-sprocket/engine': { version: 1, schema: engineV1, migrations: [] },

@@ -8,6 +8,7 @@ import {
   type TableModel,
 } from '../converter';
 import { readNumberTable, type TableProblem } from './numberTable';
+import { FORMULA_LIKE } from './spreadsheetCells';
 
 /**
  * A converter's table and an engine's curves as CSV, both ways. Titles are known by their words, so that a file from
@@ -138,5 +139,5 @@ export const figuresCsv = (
 ): string =>
   Papa.unparse(
     { fields: [...titles], data: rows.map((r) => [...r]) },
-    { newline: '\r\n', escapeFormulae: true },
+    { newline: '\r\n', escapeFormulae: FORMULA_LIKE },
   );

@@ -64,14 +64,22 @@ export function openValue<K extends DocumentKind = DocumentKind>(
   const kind = format as DocumentKind;
   if (expected !== undefined && kind !== expected)
     return refuse({ cause: 'wrong-kind', format: kind, expected });
-  const { version: newest, schema, migrations } = kinds[kind];
+  const { version: newest, schema, migrations, without } = kinds[kind];
   const version = value['version'];
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return refuse({ cause: 'no-version', format: kind });
   if (version > newest) return refuse({ cause: 'too-new', format: kind, version, newest });
   const migrated = migrate(value, version, newest, migrations);
   if (!migrated.ok) return refuse({ cause: 'migration-failed', format: kind, step: migrated.step });
-  const parsed = (schema as z.ZodType<Documents[K]>).safeParse(migrated.document);
+  const read = (document: unknown) => (schema as z.ZodType<Documents[K]>).safeParse(document);
+  const whole = read(migrated.document);
+  const rest =
+    !whole.success &&
+    without?.(
+      migrated.document,
+      whole.error.issues.map((i) => i.path),
+    );
+  const parsed = rest ? read(rest) : whole;
   if (!parsed.success)
     return refuse({ cause: 'invalid', format: kind, problems: parsed.error.issues.map(problemOf) });
   return { ok: true, kind: kind as K, document: parsed.data };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ANSWER_LIMITS } from '../lesson';
 import { MOST_NAME, MOST_TEXT } from './limits';
 
 /** Small schemas that several documents share. */
@@ -22,6 +23,16 @@ export const name = z.string().max(MOST_NAME);
 export const markdown = z.string().max(MOST_TEXT);
 export const timestamp = z.iso.datetime();
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
+/** This many bytes in lower-case hexadecimal. */
+export const hex = (bytes: number) => z.string().regex(new RegExp(`^[0-9a-f]{${2 * bytes}}$`));
+
+const between = ({ min, max }: { readonly min: number; readonly max: number }) =>
+  z.number().min(min).max(max);
+/** Numbers of answers, by the limits of the fields that they are typed into. */
+export const answerNumbers = {
+  signed: between(ANSWER_LIMITS.signed),
+  magnitude: between(ANSWER_LIMITS.magnitude),
+};
 
 /** Reports what a schema can't say by itself: a code, the place, and the value that is wrong. */
 export const reporter =

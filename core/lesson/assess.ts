@@ -1,23 +1,33 @@
 import type { GearSetSetup, Unit } from '../geartrain';
-import type { AttemptAnswer } from './attempt';
 import { caseOf, clutchRigOf, rigOf } from './carried';
 import { gradeClutch, type ClutchPart } from './clutchGrade';
-import type { ClutchQuestionFault } from './clutchKey';
-import { isClutchQuestion, isPackQuestion, type ClutchRig } from './clutchQuestion';
+import { clutchKey, type ClutchKey, type ClutchQuestionFault } from './clutchKey';
+import {
+  isClutchQuestion,
+  isPackQuestion,
+  type ClutchAnswer,
+  type ClutchRig,
+} from './clutchQuestion';
 import { gradeConverter, type ConverterPart } from './converterGrade';
-import type { ConverterQuestionFault } from './converterKey';
-import { isConverterQuestion, type ConverterRig } from './converterQuestion';
-import type { FaultQuestionFault } from './faultAnswerKey';
+import { converterKey, type ConverterKey, type ConverterQuestionFault } from './converterKey';
+import { isConverterQuestion, type ConverterAnswer, type ConverterRig } from './converterQuestion';
+import { faultAnswerKey, type FaultAnswerKey, type FaultQuestionFault } from './faultAnswerKey';
 import { gradeFault, type FaultPart } from './faultGrade';
-import { isCaseQuestion, isFaultQuestion, type FaultSubject } from './faultQuestion';
-import type { QuestionFault } from './answerKey';
+import {
+  isCaseQuestion,
+  isFaultQuestion,
+  type FaultAnswer,
+  type FaultSubject,
+} from './faultQuestion';
+import { answerFits } from './answerFits';
+import { answerKey, type AnswerKey, type QuestionFault } from './answerKey';
 import { grade, type SetPart } from './grade';
 import type { Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
-import { isSetQuestion, type Answer, type Question } from './question';
+import { isSetQuestion, type Answer, type Question, type SetAnswer } from './question';
 import { gradeUnit, type UnitPart } from './unitGrade';
-import type { UnitQuestionFault } from './unitKey';
-import { isUnitQuestion, unitOf } from './unitQuestion';
+import { unitKey, type UnitKey, type UnitQuestionFault } from './unitKey';
+import { isUnitQuestion, unitOf, type UnitAnswer } from './unitQuestion';
 import { setupForStudent, type VariantSeed } from './variant';
 
 /** What a question is about, for one student: a gear set of their own, or models that the lesson carries. */
@@ -57,16 +67,6 @@ export const subjectFor = (
     ? { kind: 'set', setup: setupForStudent(question, seed) }
     : carriedSubject(lesson, question);
 
-/** What a recorded answer was about. */
-export const subjectOf = (
-  lesson: Lesson,
-  question: Question,
-  answer: Pick<AttemptAnswer, 'setup'> | null,
-): Subject | null =>
-  isSetQuestion(question)
-    ? { kind: 'set', setup: answer?.setup ?? question.setup }
-    : carriedSubject(lesson, question);
-
 function carriedSubject(lesson: Lesson, question: Question): Subject | null {
   if (isConverterQuestion(question)) {
     const rig = rigOf(lesson, question);
@@ -96,18 +96,70 @@ export function missingFault(question: Question): AnyFault {
   return isCaseQuestion(question) ? 'case-missing' : 'unit-missing';
 }
 
+export type AnyKey = AnswerKey | UnitKey | ConverterKey | ClutchKey | FaultAnswerKey;
+
+export type Grader =
+  | {
+      readonly ok: true;
+      readonly key: AnyKey;
+      /** The question can have been answered so (`answerFits.ts`). */
+      readonly fits: (answer: Answer) => boolean;
+      readonly grade: (answer: Answer) => AssessResult;
+    }
+  | { readonly ok: false; readonly fault: AnyFault };
+
+/**
+ * Grades answers to one question; its key is computed once, however many answers there are.
+ * @throws Error when the subject does not fit the question; the grader throws when the answer is of another kind
+ */
+export function graderOf(question: Question, subject: Subject | null): Grader {
+  if (!subject) return { ok: false, fault: missingFault(question) };
+  const grader = <K extends AnyKey>(
+    result: KeyFound<K>,
+    judge: (answer: Answer) => AssessResult,
+  ): Grader =>
+    result.ok
+      ? {
+          ok: true,
+          key: result.key,
+          fits: (answer) => answerFits(question, subject, answer, result.key),
+          grade: judge,
+        }
+      : result;
+  if (isUnitQuestion(question) && subject.kind === 'unit') {
+    const { unit } = subject;
+    const key = unitKey(question, unit);
+    return grader(key, (answer) => gradeUnit(question, unit, answer as UnitAnswer, key));
+  }
+  if (isConverterQuestion(question) && subject.kind === 'converter') {
+    const { rig } = subject;
+    const key = converterKey(question, rig);
+    return grader(key, (answer) => gradeConverter(question, rig, answer as ConverterAnswer, key));
+  }
+  if (isClutchQuestion(question) && subject.kind === 'clutch') {
+    const { rig } = subject;
+    const key = clutchKey(question, rig);
+    return grader(key, (answer) => gradeClutch(question, rig, answer as ClutchAnswer, key));
+  }
+  if (isFaultQuestion(question) && subject.kind === 'fault') {
+    const about = subject.subject;
+    const key = faultAnswerKey(question, about);
+    return grader(key, (answer) => gradeFault(question, about, answer as FaultAnswer, key));
+  }
+  if (isSetQuestion(question) && subject.kind === 'set') {
+    const { setup } = subject;
+    return grader(answerKey(question, setup), (answer) =>
+      grade(question, setup, answer as SetAnswer),
+    );
+  }
+  throw new Error(`graderOf: a question of kind "${question.kind}" is not about a ${subject.kind}`);
+}
+
+type KeyFound<K> =
+  { readonly ok: true; readonly key: K } | { readonly ok: false; readonly fault: AnyFault };
+
 /** @throws Error when the answer or the subject does not fit the question */
 export function assess(question: Question, subject: Subject | null, answer: Answer): AssessResult {
-  if (!subject) return { ok: false, fault: missingFault(question) };
-  if (isUnitQuestion(question) && subject.kind === 'unit')
-    return gradeUnit(question, subject.unit, answer as Parameters<typeof gradeUnit>[2]);
-  if (isConverterQuestion(question) && subject.kind === 'converter')
-    return gradeConverter(question, subject.rig, answer as Parameters<typeof gradeConverter>[2]);
-  if (isClutchQuestion(question) && subject.kind === 'clutch')
-    return gradeClutch(question, subject.rig, answer as Parameters<typeof gradeClutch>[2]);
-  if (isFaultQuestion(question) && subject.kind === 'fault')
-    return gradeFault(question, subject.subject, answer as Parameters<typeof gradeFault>[2]);
-  if (isSetQuestion(question) && subject.kind === 'set')
-    return grade(question, subject.setup, answer as Parameters<typeof grade>[2]);
-  throw new Error(`assess: a question of kind "${question.kind}" is not about a ${subject.kind}`);
+  const grader = graderOf(question, subject);
+  return grader.ok ? grader.grade(answer) : grader;
 }

@@ -1,10 +1,12 @@
+import { stringify } from 'safe-stable-stringify';
 import type { GearSetSetup } from '../geartrain';
 import type { Misconception } from './misconceptions';
 import type { Answer, Confidence } from './question';
+import type { Seal } from './seal';
 
 /**
  * The record of one student's way through a lesson, version 1. Each answer keeps the gear set it was given
- * on, so that it can be graded again from the model at any time; units come from the lesson.
+ * on, for one who reads the file; grading draws it again from the student's seed.
  */
 export interface Attempt {
   format: 'fair-sprocket/attempt';
@@ -17,6 +19,16 @@ export interface Attempt {
   startedAt: string;
   finishedAt?: string;
   answers: AttemptAnswer[];
+  /** Answers that this program can't read: kept as they came, never counted. */
+  setAside?: UnreadAnswer[];
+  seal?: Seal;
+}
+
+export interface UnreadAnswer {
+  /** Its place among all answers, these included. */
+  at: number;
+  /** The answer as JSON. */
+  raw: string;
 }
 
 export interface AttemptAnswer {
@@ -31,6 +43,41 @@ export interface AttemptAnswer {
   /** 0 to 1, as graded when it was committed. */
   score: number;
   misconception?: Misconception;
+}
+
+/**
+ * One record from two tabs: what is stored stays, since its answers may have been revealed; what only `own` holds comes
+ * after it.
+ */
+export function mergedAttempt(stored: Attempt, own: Attempt): Attempt {
+  const given = new Set(stored.answers.map((a) => `${a.question} ${a.round}`));
+  const more = own.answers.filter((a) => !given.has(`${a.question} ${a.round}`));
+  const finishedAt = stored.finishedAt ?? own.finishedAt;
+  return {
+    ...stored,
+    answers: [...stored.answers, ...more],
+    ...(finishedAt === undefined ? {} : { finishedAt }),
+  };
+}
+
+/** How a record stands to another of the same id. */
+export type Continuation = 'same' | 'newer' | 'older' | 'other';
+
+/** newer: `there`, and what was answered after it · older: `there` has more · other: they differ in what both hold */
+export function continuationOf(record: Attempt, there: Attempt): Continuation {
+  const head = ({ student, lesson, startedAt }: Attempt) => stringify([student, lesson, startedAt]);
+  const [own, known] = [record, there].map((a) => a.answers.map((x) => stringify(x)));
+  const shared = Math.min(own!.length, known!.length);
+  const alike = own!.slice(0, shared).every((x, k) => x === known![k]);
+  if (!alike || head(record) !== head(there)) return 'other';
+  if (own!.length !== known!.length) return own!.length > known!.length ? 'newer' : 'older';
+  if (record.finishedAt !== there.finishedAt)
+    return there.finishedAt === undefined
+      ? 'newer'
+      : record.finishedAt === undefined
+        ? 'older'
+        : 'other';
+  return stringify(record) === stringify(there) ? 'same' : 'other';
 }
 
 /** The first try is the prediction that counts; later rounds are practice. */

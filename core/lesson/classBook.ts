@@ -1,15 +1,14 @@
+import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
-import { assess, subjectOf, type AssessResult } from './assess';
-import { clutchGrader } from './clutchGrade';
-import { isClutchQuestion, type ClutchAnswer } from './clutchQuestion';
-import { converterGrader } from './converterGrade';
-import { isConverterQuestion, type ConverterAnswer } from './converterQuestion';
-import { isCaseQuestion } from './faultQuestion';
+import { graderOf, subjectFor, type Grader, type Subject } from './assess';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
-import type { Confidence } from './question';
+import { isSetQuestion, type Confidence, type Question } from './question';
 
-/** The class book of one lesson: who predicted what, and what the class gets wrong. */
+/**
+ * The class book of one lesson: who predicted what, and what the class gets wrong. Everything is graded from the
+ * lesson, the question and the student's seed alone: what a record says of its score or of its gear set counts nothing.
+ */
 export interface ClassBook {
   readonly questions: readonly AskedQuestion[];
   readonly rows: readonly ClassRow[];
@@ -21,12 +20,27 @@ export interface ClassRow {
   /** First tries in the order of `questions`; `null` where nothing was answered. */
   readonly cells: readonly (ClassCell | null)[];
   readonly total: number;
+  /** Ids of the other records of this student in this lesson. */
+  readonly twins: readonly string[];
+  /** Its answers go into the figures of the class. */
+  readonly counts: boolean;
 }
+
+/**
+ * Why an answer is not counted. misfit: the question can't have been answered so · other-setup: it is about another gear
+ * set than this student was given · ungraded: the question can't be asked as the lesson stands
+ */
+export type SetAside = 'misfit' | 'other-setup' | 'ungraded';
 
 export interface ClassCell {
   readonly answer: AttemptAnswer;
-  /** Graded again from the model now. */
-  readonly score: number;
+  /** As it was when this student was asked. */
+  readonly question: Question;
+  /** What this student was asked about. */
+  readonly subject: Subject | null;
+  /** Graded from the model now; `null` where the answer is set aside. */
+  readonly score: number | null;
+  readonly setAside: SetAside | null;
   readonly misconception: Misconception | null;
   /** The file states another score than the model gives. */
   readonly differs: boolean;
@@ -47,70 +61,126 @@ export interface ConfidenceTally {
   readonly right: number;
 }
 
-export function classBook(lesson: Lesson, attempts: readonly Attempt[]): ClassBook {
+export interface BookOptions {
+  /**
+   * Ids of records that count where a student has several; without a choice the first begun counts, since a second record
+   * has seen the answers.
+   */
+  readonly chosen?: readonly string[];
+  /** Earlier versions of the lesson, by their hash: an attempt is graded from the one it was begun with. */
+  readonly versions?: Readonly<Record<string, Lesson>>;
+}
+
+export function classBook(
+  lesson: Lesson,
+  attempts: readonly Attempt[],
+  { chosen = [], versions = {} }: BookOptions = {},
+): ClassBook {
   const questions = questionsOf(lesson);
-  const graders = questions.map((asked) => graderOf(lesson, asked));
-  const rows = attempts
-    .filter((a) => a.lesson.id === lesson.id)
-    .map((attempt) => {
-      const cells = questions.map((q, k) => cellOf(attempt, q, graders[k]!));
-      const total = cells.reduce((sum, c) => sum + (c?.score ?? 0), 0);
-      return { attempt, cells, total: questions.length === 0 ? 0 : total / questions.length };
-    });
-  const columns = questions.map((_q, k) => tally(rows.map((r) => r.cells[k] ?? null)));
+  const homes = new Map<Lesson, Map<string, Answered>>();
+  const own = attempts.filter((a) => a.lesson.id === lesson.id);
+  const rows = own.map((attempt): ClassRow => {
+    const home = versions[attempt.lesson.hash] ?? lesson;
+    const asked = homes.get(home) ?? answeredOf(home);
+    homes.set(home, asked);
+    const cells = questions.map((q) => cellOf(attempt, q.id, asked.get(q.id)));
+    const total = cells.reduce((sum, c) => sum + (c?.score ?? 0), 0);
+    const all = own.filter((a) => sameStudent(a.student, attempt.student));
+    return {
+      attempt,
+      cells,
+      total: questions.length === 0 ? 0 : total / questions.length,
+      twins: all.filter((a) => a !== attempt).map((a) => a.id),
+      counts: countingOf(all, chosen) === attempt,
+    };
+  });
+  const counting = rows.filter((r) => r.counts);
+  const columns = questions.map((_q, k) => tally(counting.map((r) => r.cells[k] ?? null)));
   return { questions, rows, columns };
 }
 
-/** `null`: the score stands as it was committed. */
-type Grader = (answer: AttemptAnswer) => AssessResult | null;
+export const sameStudent = (a: string, b: string): boolean =>
+  a.trim().toLowerCase() === b.trim().toLowerCase();
+
+const countingOf = (records: readonly Attempt[], chosen: readonly string[]): Attempt | undefined =>
+  records.find((a) => chosen.includes(a.id)) ??
+  [...records].sort((a, b) =>
+    a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : 0,
+  )[0];
+
+interface Asked {
+  readonly subject: Subject | null;
+  readonly grader: Grader;
+}
+
+/** A question, and what it is about for a student. */
+interface Answered {
+  readonly question: Question;
+  readonly asked: (student: string) => Asked;
+}
+
+const answeredOf = (lesson: Lesson): Map<string, Answered> =>
+  new Map(
+    questionsOf(lesson).map(({ id, question }) => [
+      id,
+      { question, asked: gradersOf(lesson, id, question) },
+    ]),
+  );
 
 /**
- * The key of a converter or a clutch may take a whole launch: it is computed once for the class. A whole case is weighed
- * where it was committed; its score stands.
+ * The key of a question is computed once for the class, and only when somebody answered it; that of a gear set once for
+ * each set that was given out.
  */
-function graderOf(lesson: Lesson, { question }: AskedQuestion): Grader {
-  if (isCaseQuestion(question)) return () => null;
-  const subject = subjectOf(lesson, question, null);
-  if (isConverterQuestion(question) && subject?.kind === 'converter') {
-    const grader = converterGrader(question, subject.rig);
-    return ({ answer }) =>
-      grader.ok ? { ok: true, grade: grader.grade(answer as ConverterAnswer) } : grader;
-  }
-  if (isClutchQuestion(question) && subject?.kind === 'clutch') {
-    const grader = clutchGrader(question, subject.rig);
-    return ({ answer }) =>
-      grader.ok ? { ok: true, grade: grader.grade(answer as ClutchAnswer) } : grader;
-  }
-  return (answer) => assess(question, subjectOf(lesson, question, answer), answer.answer);
+function gradersOf(lesson: Lesson, id: string, question: Question): (student: string) => Asked {
+  const known = new Map<string, Asked>();
+  return (student) => {
+    const seed = { student, lessonId: lesson.id, questionId: id, round: 0 };
+    const subject = subjectFor(lesson, question, seed);
+    const about = isSetQuestion(question) ? JSON.stringify(subject) : '';
+    const asked = known.get(about) ?? { subject, grader: graderOf(question, subject) };
+    known.set(about, asked);
+    return asked;
+  };
 }
 
-function cellOf(attempt: Attempt, asked: AskedQuestion, grader: Grader): ClassCell | null {
-  const tries = attempt.answers.filter((a) => a.question === asked.id);
+function cellOf(attempt: Attempt, id: string, about: Answered | undefined): ClassCell | null {
+  const tries = attempt.answers.filter((a) => a.question === id);
   const answer = tries.find((a) => a.round === 0);
-  if (!answer) return null;
-  const practice = tries.length - 1;
-  const graded = answer.answer.kind === asked.question.kind ? grader(answer) : null;
-  if (!graded?.ok)
-    return {
-      answer,
-      score: answer.score,
-      misconception: answer.misconception ?? null,
-      differs: false,
-      practice,
-    };
+  if (!answer || !about) return null;
+  const { question } = about;
+  const { subject, grader } = about.asked(attempt.student);
+  const cell = { answer, question, subject, practice: tries.length - 1 };
+  const aside = (setAside: SetAside): ClassCell => ({
+    ...cell,
+    score: null,
+    setAside,
+    misconception: null,
+    differs: false,
+  });
+  if (answer.answer.kind !== question.kind) return aside('misfit');
+  if (!grader.ok) return aside('ungraded');
+  if (subject?.kind === 'set' && !sameSetup(answer, subject)) return aside('other-setup');
+  if (!grader.fits(answer.answer)) return aside('misfit');
+  const graded = grader.grade(answer.answer);
+  if (!graded.ok) return aside('ungraded');
   const { score, misconception } = graded.grade;
-  return { answer, score, misconception, differs: Math.abs(score - answer.score) > 1e-6, practice };
+  const differs = Math.abs(score - answer.score) > 1e-6;
+  return { ...cell, score, setAside: null, misconception, differs };
 }
+
+/** Key order does not count: a file may have been written by something else. */
+const sameSetup = ({ setup }: AttemptAnswer, subject: Extract<Subject, { kind: 'set' }>): boolean =>
+  setup === undefined || stringify(setup) === stringify(subject.setup);
 
 function tally(cells: readonly (ClassCell | null)[]): QuestionTally {
-  const given = cells.filter((c) => c !== null);
+  const given = cells.filter((c) => c !== null).filter((c) => c.score !== null);
   const counts = new Map<Misconception, number>();
   for (const { misconception } of given)
     if (misconception) counts.set(misconception, (counts.get(misconception) ?? 0) + 1);
   const misconceptions = [...counts]
     .map(([code, count]) => ({ code, count }))
     .sort((a, b) => b.count - a.count);
-  const sum = given.reduce((s, c) => s + c.score, 0);
+  const sum = given.reduce((s, c) => s + (c.score ?? 0), 0);
   return {
     answered: given.length,
     meanScore: given.length === 0 ? null : sum / given.length,
@@ -120,7 +190,11 @@ function tally(cells: readonly (ClassCell | null)[]): QuestionTally {
 
 /** Are those who are certain also right? First tries only. */
 export function confidenceTally(book: ClassBook): ConfidenceTally[] {
-  const cells = book.rows.flatMap((r) => r.cells).filter((c) => c !== null);
+  const cells = book.rows
+    .filter((r) => r.counts)
+    .flatMap((r) => r.cells)
+    .filter((c) => c !== null && c.score !== null)
+    .map((c) => c!);
   return (['guess', 'fairly-sure', 'certain'] as const).map((confidence) => {
     const own = cells.filter((c) => c.answer.confidence === confidence);
     return { confidence, answered: own.length, right: own.filter((c) => c.score === 1).length };

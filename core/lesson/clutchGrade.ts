@@ -263,7 +263,7 @@ function selected(
 }
 
 /** m within which two thicknesses are the same part. */
-const SAME_PART = 1e-6;
+export const SAME_PART = 1e-6;
 
 function upgradedTo(
   { upgrade, load, tolerance }: Of<ClutchQuestion, 'upgrade-limit'>,

@@ -6,6 +6,7 @@ import {
   measured,
   type ConverterKey,
   type ConverterQuestionFault,
+  type ConverterKeyResult,
 } from './converterKey';
 import {
   SKETCH_AT,
@@ -48,15 +49,16 @@ type Of<T extends { kind: string }, K extends T['kind']> = Extract<T, { kind: K 
 
 /**
  * Grades answers to one question; its key is computed once, however many answers there are.
+ * @param result the question's key, where it is known already: that of a launch takes a run
  * @returns a grader, or why the question can't be asked
  */
 export function converterGrader(
   question: ConverterQuestion,
   rig: ConverterRig,
+  result: ConverterKeyResult = converterKey(question, rig),
 ):
   | { readonly ok: true; readonly grade: (answer: ConverterAnswer) => ConverterGrade }
   | { readonly ok: false; readonly fault: ConverterQuestionFault } {
-  const result = converterKey(question, rig);
   if (!result.ok) return result;
   return {
     ok: true,
@@ -75,8 +77,9 @@ export function gradeConverter(
   question: ConverterQuestion,
   rig: ConverterRig,
   answer: ConverterAnswer,
+  known?: ConverterKeyResult,
 ): ConverterGradeResult {
-  const grader = converterGrader(question, rig);
+  const grader = converterGrader(question, rig, known);
   return grader.ok ? { ok: true, grade: grader.grade(answer) } : grader;
 }
 

@@ -18,7 +18,7 @@ import {
   newLesson,
   newStep,
   SKETCH_AT,
-  subjectOf,
+  subjectFor,
   type Attempt,
   type ConverterAnswer,
   type ConverterQuestion,
@@ -248,6 +248,8 @@ test('an engine that can’t pull idle is no engine to ask about', () => {
   });
 });
 
+const SEED = { student: 'Wend', lessonId: 'l', questionId: 'q', round: 0 };
+
 test('a lesson carries what its questions name, and lets go of what none names', () => {
   const empty: Lesson = newLesson('l', 'Lesson', newStep('s', 'Step'));
   const asked = question('launch-order');
@@ -257,9 +259,9 @@ test('a lesson carries what its questions name, and lets go of what none names',
   };
   const models = [rig.converter, rig.engine, rig.vehicle!, rig.unit!];
   const carried = carrying(lesson, models);
-  expect(subjectOf(carried, asked, null)).toEqual({ kind: 'converter', rig });
+  expect(subjectFor(carried, asked, SEED)).toEqual({ kind: 'converter', rig });
   expect(
-    assess(asked, subjectOf(lesson, asked, null), { kind: 'launch-order', order: [] }),
+    assess(asked, subjectFor(lesson, asked, SEED), { kind: 'launch-order', order: [] }),
   ).toEqual({ ok: false, fault: 'converter-missing' });
   const emptied = carrying({ ...carried, steps: empty.steps }, []);
   expect(emptied).toEqual(empty);
@@ -293,6 +295,9 @@ test('the class book grades converter answers again from the model, and marks a 
   ]);
   const bare = { ...lesson };
   delete bare.converters;
-  // Without its models a question can't be graded: the stated score stands.
-  expect(classBook(bare, attempts).rows[1]!.cells[0]!.score).toBe(1);
+  // Without its models a question can't be graded: the answer is set aside, whatever the file states.
+  expect(classBook(bare, attempts).rows[1]!.cells[0]).toMatchObject({
+    score: null,
+    setAside: 'ungraded',
+  });
 });

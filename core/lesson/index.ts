@@ -50,6 +50,7 @@ export {
 export {
   CAUTION_TOPICS,
   mediaOf,
+  withMediaAt,
   questionsOf,
   type AskedQuestion,
   type BenchBlock,
@@ -104,8 +105,8 @@ export { rowsAlike, unitKey, type UnitKey, type UnitQuestionFault } from './unit
 export { gradeUnit, type UnitGradedPart, type UnitPart } from './unitGrade';
 export {
   assess,
+  graderOf,
   subjectFor,
-  subjectOf,
   type AnyFault,
   type AssessResult,
   type GradedPart,
@@ -127,15 +128,28 @@ export {
 } from './misconceptions';
 export { grade, type Grade, type GradeResult } from './grade';
 export { setupForStudent, type VariantSeed } from './variant';
-export { attemptScore, firstTries, type Attempt, type AttemptAnswer } from './attempt';
+export {
+  attemptScore,
+  continuationOf,
+  firstTries,
+  mergedAttempt,
+  type Continuation,
+  type Attempt,
+  type AttemptAnswer,
+  type UnreadAnswer,
+} from './attempt';
+export { ANSWER_LIMITS } from './answerLimits';
+export { checkSeal, sealed, signerFrom, type Seal, type SealVerdict, type Signer } from './seal';
 export {
   classBook,
   confidenceTally,
   type ClassBook,
   type ClassCell,
   type ClassRow,
+  sameStudent,
   type ConfidenceTally,
   type QuestionTally,
+  type SetAside,
 } from './classBook';
 export {
   defaultSet,

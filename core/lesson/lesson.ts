@@ -179,6 +179,17 @@ export const questionsOf = (lesson: Lesson): AskedQuestion[] =>
     ),
   );
 
+/** The lesson with its pictures under other paths. */
+export const withMediaAt = (lesson: Lesson, paths: ReadonlyMap<string, string>): Lesson => ({
+  ...lesson,
+  steps: lesson.steps.map((step) => ({
+    ...step,
+    blocks: step.blocks.map((b) =>
+      b.kind === 'picture' ? { ...b, media: paths.get(b.media) ?? b.media } : b,
+    ),
+  })),
+});
+
 /** Paths of all pictures a lesson shows. */
 export const mediaOf = (lesson: Lesson): string[] => [
   ...new Set(

@@ -1,7 +1,13 @@
 import { memberRoles, solveUnit, type Unit } from '../geartrain';
 import { SAME_ANSWER, signOf, toNumber } from '../numerics';
 import type { Misconception } from './misconceptions';
-import { unitKey, rowsAlike, type UnitKey, type UnitQuestionFault } from './unitKey';
+import {
+  unitKey,
+  rowsAlike,
+  type UnitKey,
+  type UnitKeyResult,
+  type UnitQuestionFault,
+} from './unitKey';
 import {
   applyOf,
   type RowOutcomeQuestion,
@@ -47,11 +53,18 @@ interface Judged {
 
 type Of<T, K> = Extract<T, { kind: K }>;
 
-/** @throws Error when the answer is of another kind than the question */
-export function gradeUnit(question: UnitQuestion, unit: Unit, answer: UnitAnswer): UnitGradeResult {
+/**
+ * @param result the question's key where it is known already
+ * @throws Error when the answer is of another kind than the question
+ */
+export function gradeUnit(
+  question: UnitQuestion,
+  unit: Unit,
+  answer: UnitAnswer,
+  result: UnitKeyResult = unitKey(question, unit),
+): UnitGradeResult {
   if (question.kind !== answer.kind)
     throw new Error(`grade: expected an answer of kind "${question.kind}", got "${answer.kind}"`);
-  const result = unitKey(question, unit);
   if (!result.ok) return result;
   const { parts, misconception } = judge(question, unit, result.key, answer);
   const score = parts.filter((p) => p.right).length / parts.length;

@@ -7,6 +7,7 @@ import { SingleKeysContext } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector, useServices } from './hooks';
 import { refreshLesson } from '../lessons/librarySlice';
 import { refreshModel } from '../models/modelsSlice';
+import { refreshAttempt } from '../classBook/attemptsSlice';
 import type { AppRouter } from './routes';
 import { themeFor } from './theme';
 
@@ -28,6 +29,7 @@ export function App({ router }: { router: AppRouter }) {
     () =>
       services.tabs.listen((message) => {
         if (message.type === 'model-saved') void dispatch(refreshModel(message));
+        else if (message.type === 'attempt-saved') void dispatch(refreshAttempt(message.id));
         else void dispatch(refreshLesson(message.id));
       }),
     [services, dispatch],

@@ -58,6 +58,7 @@ const parts = [
   async () => (await import('../workers/converterWorker')).loadConverterWorker(),
   async () => (await import('../workers/clutchWorker')).loadClutchWorker(),
   async () => (await import('../workers/faultWorker')).loadFaultWorker(),
+  async () => (await import('../workers/gradingWorker')).loadGradingWorker(),
 ];
 
 /**

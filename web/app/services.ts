@@ -1,7 +1,10 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { browserExclusive } from '../storage/exclusive';
+import type { Signer } from '../../core/lesson';
+import { browserMarks, type Marks } from '../storage/marks';
 import { browserStore } from '../storage/browserStore';
+import { deviceSigner } from '../storage/deviceKey';
 import { documentStore, type DocumentStore } from '../storage/documentStore';
+import { keptForNowOnly } from '../storage/persistence';
 import { browserTabs, type Tabs } from '../storage/tabs';
 import { layOutSection } from '../workers/drawingWorker';
 import { sectionLayouts, type SectionLayouts } from '../workers/sectionLayouts';
@@ -11,6 +14,12 @@ import { loadDemoWorld, type DemoWorld } from './demoWorld';
 export interface Services {
   readonly documents: DocumentStore;
   readonly tabs: Tabs;
+  /** The key that this device seals records with. */
+  readonly signer: () => Promise<Signer>;
+  /** What is remembered beside the database, so that its loss is seen. */
+  readonly marks: Marks;
+  /** What is kept here goes with the window, or so it seems. */
+  readonly passing: () => Promise<boolean>;
   now(): string;
   newId(): string;
   readonly loadDemo: () => Promise<DemoWorld>;
@@ -18,8 +27,13 @@ export interface Services {
 }
 
 export function browserServices(): Services {
+  const store = browserStore();
+  let own: Promise<Signer> | null = null;
   return {
-    documents: documentStore(browserStore(), browserExclusive()),
+    documents: documentStore(store, Date.now),
+    signer: () => (own ??= deviceSigner(store)),
+    marks: browserMarks(),
+    passing: keptForNowOnly,
     tabs: browserTabs(),
     now: () => new Date().toISOString(),
     // Ids start with a letter, so that they fit the format whatever nanoid draws.

@@ -10,6 +10,8 @@ export interface Settings {
   singleKeys: boolean;
   /** Last name typed by a student. */
   student: string;
+  /** Records that count in the class book where a student has several. */
+  counted: readonly string[];
 }
 
 export const defaultSettings = (prefersNight: boolean): Settings => ({
@@ -17,6 +19,7 @@ export const defaultSettings = (prefersNight: boolean): Settings => ({
   units: 'si',
   singleKeys: true,
   student: '',
+  counted: [],
 });
 
 /** Stored settings that can be trusted; anything else falls back. */
@@ -28,6 +31,9 @@ export function readSettings(stored: unknown, fallback: Settings): Settings {
     units: s.units === 'si' || s.units === 'inch-pound' ? s.units : fallback.units,
     singleKeys: typeof s.singleKeys === 'boolean' ? s.singleKeys : fallback.singleKeys,
     student: typeof s.student === 'string' ? s.student.slice(0, 200) : fallback.student,
+    counted: Array.isArray(s.counted)
+      ? s.counted.filter((id) => typeof id === 'string')
+      : fallback.counted,
   };
 }
 

@@ -1,12 +1,14 @@
-import { newLesson, newStep, type Attempt } from '../../core/lesson';
+import { newLesson, newStep, signerFrom, type Attempt } from '../../core/lesson';
 import { saveAttempt, removeAttempt } from '../classBook/attemptsSlice';
 import { refreshLesson, removeLesson, saveLesson } from '../lessons/librarySlice';
 import { documentStore } from '../storage/documentStore';
+import { newUnit } from '../units/editor/unitEdits';
 import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
+import { memoryMarks, type Marks } from '../storage/marks';
 import { sectionLayouts } from '../workers/sectionLayouts';
 import type { Services } from './services';
 import { readSettings, defaultSettings, settingsChanged } from './settingsSlice';
-import { resetDemo, startUp } from './startUp';
+import { changedDemo, resetDemo, startUp } from './startUp';
 import { createStore } from './store';
 
 const demoLesson = newLesson('hold-one-drive-one', 'Demo', newStep('s', 'Step'));
@@ -20,11 +22,14 @@ const attempt = (id: string): Attempt => ({
   answers: [],
 });
 
-function setUp(keyValue: KeyValueStore = memoryStore()) {
+function setUp(keyValue: KeyValueStore = memoryStore(), marks: Marks = memoryMarks()) {
   const posted: unknown[] = [];
   const services: Services = {
-    documents: documentStore(keyValue, (_name, task) => task()),
+    documents: documentStore(keyValue, () => 0),
     tabs: { post: (m) => posted.push(m), listen: () => () => undefined },
+    signer: () => Promise.resolve(signerFrom(new Uint8Array(32).fill(7))),
+    marks,
+    passing: () => Promise.resolve(false),
     now: () => '2030-01-01T08:00:00Z',
     newId: () => 'new-id',
     sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here'))),
@@ -72,10 +77,56 @@ test('reset demo writes over its own ids only', async () => {
 
 test('storage that refuses: the demo world opens from memory and the state says so', async () => {
   const refuse = () => Promise.reject(new Error('SecurityError'));
-  const { services, store } = setUp({ get: refuse, set: refuse, remove: refuse, keys: refuse });
+  const { services, store } = setUp({
+    get: refuse,
+    set: refuse,
+    remove: refuse,
+    keys: refuse,
+    change: refuse,
+  });
   await startUp(store, services, false);
   expect(store.getState().library).toMatchObject({ status: 'failed', ids: ['hold-one-drive-one'] });
   expect(store.getState().library.failure).toContain('SecurityError');
+});
+
+test('a database that does not answer is told of, and the demo world opens from memory', async () => {
+  const never = () => new Promise<never>(() => undefined);
+  const { services, store } = setUp({ ...memoryStore(), get: never });
+  await startUp(store, services, false, 5);
+  expect(store.getState().library).toMatchObject({ status: 'failed', ids: ['hold-one-drive-one'] });
+  expect(store.getState().library.failure).toContain('no answer');
+});
+
+test('an empty database where work was kept before is no first start', async () => {
+  const marks = memoryMarks();
+  const first = setUp(memoryStore(), marks);
+  await startUp(first.store, first.services, false);
+  expect(first.store.getState().library.lost).toBeNull();
+  await first.store.dispatch(save('Mine', 1)).unwrap();
+  // The browser has cleared the database, but not what stands beside it.
+  const later = setUp(memoryStore(), marks);
+  await startUp(later.store, later.services, false);
+  expect(later.store.getState().library.lost).toBe('2030-01-01T08:00:00Z');
+});
+
+test('what was changed of the demo world is known, models too, and what can’t be read is left alone', async () => {
+  const kv = memoryStore();
+  const { services, store } = setUp(kv);
+  const demo = await services.loadDemo();
+  const unit = newUnit('skiff', (key) => key);
+  const withUnit = { ...services, loadDemo: () => Promise.resolve({ ...demo, models: [unit] }) };
+  await startUp(store, withUnit, false);
+  expect(await changedDemo(withUnit)).toEqual({ lessons: [], models: [] });
+  const mine = { ...unit, name: 'Mine' };
+  await services.documents.saveModel(mine, unit);
+  await store.dispatch(save('Changed', 1)).unwrap();
+  const changed = await changedDemo(withUnit);
+  expect(changed.models).toEqual([mine]);
+  expect(changed.lessons.map((r) => r.lesson.title)).toEqual(['Changed']);
+  const newer = { format: 'fair-sprocket/unit', version: 99 };
+  await kv.set('unit:skiff', newer);
+  await resetDemo(store, withUnit);
+  expect(await kv.get('unit:skiff')).toEqual(newer);
 });
 
 test('a save tells other tabs; a conflict shows what is stored; a refresh takes it in', async () => {
@@ -96,7 +147,7 @@ test('a failed save rejects with the browser’s words and changes nothing shown
   const keyValue = memoryStore();
   const { services, store } = setUp(keyValue);
   await startUp(store, services, false);
-  keyValue.set = () => Promise.reject(new DOMException('no space left', 'QuotaExceededError'));
+  keyValue.change = () => Promise.reject(new DOMException('no space left', 'QuotaExceededError'));
   const result = await store.dispatch(save('Lost?', 1));
   expect(result.payload).toBe('QuotaExceededError: no space left');
   expect(store.getState().library.byId['hold-one-drive-one']?.lesson.title).toBe('Demo');
@@ -105,13 +156,16 @@ test('a failed save rejects with the browser’s words and changes nothing shown
 test('lessons and records are removed and come back', async () => {
   const { services, store } = setUp();
   await startUp(store, services, false);
-  await store.dispatch(removeLesson('hold-one-drive-one')).unwrap();
+  const stored = store.getState().library.byId['hold-one-drive-one']!;
+  await store.dispatch(removeLesson(stored)).unwrap();
   expect(store.getState().library.ids).toEqual([]);
   await store.dispatch(save('Back', 0)).unwrap();
   expect(store.getState().library.ids).toEqual(['hold-one-drive-one']);
-  await store.dispatch(removeAttempt('demo-1')).unwrap();
+  await store.dispatch(removeAttempt(attempt('demo-1'))).unwrap();
   expect(store.getState().attempts.byId).toEqual({});
-  await store.dispatch(saveAttempt({ attempt: attempt('a'), source: 'imported' })).unwrap();
+  await store
+    .dispatch(saveAttempt({ record: { attempt: attempt('a'), source: 'imported' }, base: null }))
+    .unwrap();
   expect((await services.documents.load()).attempts.map((r) => r.attempt.id)).toEqual(['a']);
 });
 

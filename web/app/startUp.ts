@@ -1,5 +1,6 @@
+import { stringify } from 'safe-stable-stringify';
 import { attemptsLoaded } from '../classBook/attemptsSlice';
-import { libraryFailed, libraryLoaded } from '../lessons/librarySlice';
+import { keptForNow, libraryFailed, libraryLoaded, workLost } from '../lessons/librarySlice';
 import type { LessonRecord, Loaded } from '../storage/documentStore';
 import { modelsLoaded } from '../models/modelsSlice';
 import { DEMO_ORDER } from './demoWorld';
@@ -10,24 +11,32 @@ import { reasonOf } from './thunk';
 
 const SEEDED = 'demo-seeded';
 
+/** A database that does not answer by then is told of. */
+const PATIENCE_MS = 5000;
+
 /**
- * Reads settings and documents; puts the demo world in on the very first start. When storage refuses, the
- * demo world still opens, from memory, and the screen says that nothing can be kept.
+ * Reads settings and documents; puts the demo world in on the very first start. When storage refuses or does not answer, the
+ * demo world still opens, from memory, and the screen says that nothing can be kept. A first start on which a mark tells of
+ * earlier work is no first start: the work is gone, and the screen says so.
  */
 export async function startUp(
   store: AppStore,
   services: Services,
   prefersNight: boolean,
+  patienceMs: number = PATIENCE_MS,
 ): Promise<void> {
+  const { documents, marks } = services;
   const fallback = defaultSettings(prefersNight);
   try {
-    const stored = await services.documents.readSetting('settings');
+    const stored = await answered(documents.readSetting('settings'), patienceMs);
     store.dispatch(settingsLoaded(readSettings(stored, fallback)));
-    if ((await services.documents.readSetting(SEEDED)) !== true) {
+    if ((await documents.readSetting(SEEDED)) !== true) {
+      store.dispatch(workLost(marks.kept()));
       await putDemoWorld(services);
-      await services.documents.saveSetting(SEEDED, true);
+      await documents.saveSetting(SEEDED, true);
     }
-    show(store, await services.documents.load());
+    show(store, await documents.load());
+    if (await services.passing()) store.dispatch(keptForNow());
   } catch (error) {
     const demo = await services.loadDemo();
     const { lessons, attempts } = demo;
@@ -41,6 +50,12 @@ export async function startUp(
   }
 }
 
+const answered = <T>(task: Promise<T>, ms: number): Promise<T> =>
+  Promise.race([
+    task,
+    new Promise<T>((_done, fail) => setTimeout(() => fail(new Error('no answer')), ms)),
+  ]);
+
 function show(store: AppStore, loaded: Loaded): void {
   // Demo lessons in their teaching order, then the user's own.
   const rank = (r: LessonRecord) =>
@@ -51,19 +66,45 @@ function show(store: AppStore, loaded: Loaded): void {
   store.dispatch(modelsLoaded(loaded.models));
 }
 
-/** Writes the demo world over whatever stands under its own ids; other documents are not touched. */
+/** What of the demo world the user has changed: it is kept as copies before the demo world comes back. */
+export interface ChangedDemo {
+  readonly lessons: Loaded['lessons'];
+  readonly models: Loaded['models'];
+}
+
+export async function changedDemo({ documents, loadDemo }: Services): Promise<ChangedDemo> {
+  const demo = await loadDemo();
+  const now = await documents.load();
+  const own = new Map(demo.models.map((m) => [`${m.format} ${m.id}`, stringify(m)]));
+  return {
+    lessons: now.lessons.filter((r) => r.origin === 'demo' && r.changed),
+    models: now.models.filter((m) => {
+      const original = own.get(`${m.format} ${m.id}`);
+      return original !== undefined && original !== stringify(m);
+    }),
+  };
+}
+
+/** Puts the demo world under its own ids; other documents are not touched, nor what this program can't read. */
 export async function putDemoWorld(services: Services): Promise<void> {
   const { documents, tabs, loadDemo } = services;
-  const demo = await loadDemo();
-  const { lessons, attempts } = demo;
+  const { lessons, attempts, models } = await loadDemo();
   for (const lesson of lessons) {
     const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
     const saved = await documents.saveLesson({ lesson, origin: 'demo', changed: false }, revision);
     if (saved.outcome === 'saved')
       tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
   }
-  for (const attempt of attempts) await documents.saveAttempt({ attempt, source: 'demo' });
-  for (const model of demo.models) await documents.saveModel(model, null);
+  for (const attempt of attempts) {
+    const there = await documents.readAttempt(attempt.id);
+    await documents.saveAttempt({ attempt, source: 'demo' }, there?.attempt ?? null);
+  }
+  for (const model of models) {
+    const there = await documents.readModel(model.format, model.id);
+    const saved = await documents.saveModel(model, there);
+    if (saved.outcome === 'saved')
+      tabs.post({ type: 'model-saved', kind: model.format, id: model.id });
+  }
 }
 
 /** Reset demo, then show what storage holds now. */

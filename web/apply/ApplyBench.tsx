@@ -12,12 +12,13 @@ import {
 } from '../../core/faults';
 import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { useKeep } from '../app/useKeep';
 import { FaultPicker } from '../faults/FaultPicker';
 import { useTurning } from '../ratio/useTurning';
 import { BreakIt } from '../shared/BreakIt';
 import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
-import { saveModel, selectUnits } from '../models/modelsSlice';
+import { selectUnits } from '../models/modelsSlice';
 import { ApplyChart } from './ApplyChart';
 import {
   cellToggled,
@@ -231,6 +232,7 @@ function Panels({ unit, solution }: { unit: Unit; solution: Solution }) {
 function ChangedChart({ unit, chart }: { unit: Unit; chart: Range[] }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
+  const keep = useKeep();
   const back = () => dispatch(chartChanged({ chart: null }));
   return (
     <div className="row apply-changed" role="status">
@@ -241,7 +243,9 @@ function ChangedChart({ unit, chart }: { unit: Unit; chart: Range[] }) {
       <Button
         size="small"
         type="primary"
-        onClick={() => void dispatch(saveModel({ model: { ...unit, ranges: chart } })).then(back)}
+        onClick={() =>
+          void keep.model({ ...unit, ranges: chart }, unit).then((kept) => kept && back())
+        }
       >
         {t('apply.keepChart')}
       </Button>

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { subjectOf, type ClassBook, type Lesson } from '../../core/lesson';
+import type { ClassBook } from '../../core/lesson';
 import { useAppSelector } from '../app/hooks';
 import { answerFor, promptFor, rightFor, whyFor } from '../lessons/subjectWords';
 import { useNumbers } from '../shared/numbers';
@@ -12,27 +12,30 @@ export interface ChosenCell {
   readonly column: number;
 }
 
+/** Characters shown of an answer that can't be put into words. */
+const MOST_RAW = 300;
+
 interface Props {
-  lesson: Lesson;
   book: ClassBook;
   chosen: ChosenCell;
 }
 
 /** One student's answer to one question: what was asked, said, right, and why it went wrong. */
-export function CellDetail({ lesson, book, chosen }: Props) {
+export function CellDetail({ book, chosen }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const remove = useRemoveAttempt();
   const record = useAppSelector(selectAttempts)[chosen.attemptId];
   const row = book.rows.find((r) => r.attempt.id === chosen.attemptId);
   const cell = row?.cells[chosen.column];
-  const asked = book.questions[chosen.column];
-  if (!row || !cell || !asked) return null;
-  const { question } = asked;
-  const subject = subjectOf(lesson, question, cell.answer);
-  const said = answerFor(t, numbers, question, subject, cell.answer.answer);
+  if (!row || !cell) return null;
+  const { question, subject, setAside } = cell;
+  // What does not fit its question can't be put into words.
+  const said =
+    setAside === 'misfit' ? null : answerFor(t, numbers, question, subject, cell.answer.answer);
   const right = rightFor(t, numbers, question, subject);
-  const reason = cell.score < 1 ? whyFor(t, cell.misconception, question, subject) : null;
+  const reason =
+    cell.score !== null && cell.score < 1 ? whyFor(t, cell.misconception, question, subject) : null;
   return (
     <section className="cell-detail" aria-live="polite">
       <h2 className="class-book-heading">{row.attempt.student}</h2>
@@ -41,8 +44,25 @@ export function CellDetail({ lesson, book, chosen }: Props) {
         <dd>{promptFor(t, numbers, question, subject)}</dd>
         <dt className="label">{t('reveal.yours')}</dt>
         <dd>
-          <strong>{said.main}</strong> {said.detail} ({t(`confidences.${cell.answer.confidence}`)})
+          {said ? (
+            <>
+              <strong>{said.main}</strong> {said.detail} (
+              {t(`confidences.${cell.answer.confidence}`)})
+            </>
+          ) : (
+            <code className="raw-answer">
+              {JSON.stringify(cell.answer.answer).slice(0, MOST_RAW)}
+            </code>
+          )}
         </dd>
+        {setAside && (
+          <>
+            <dt className="label">{t('record.score')}</dt>
+            <dd>
+              <strong>{t('classBook.setAsideShort')}</strong> {t(`classBook.setAside.${setAside}`)}
+            </dd>
+          </>
+        )}
         {right && (
           <>
             <dt className="label">{t('reveal.model')}</dt>

@@ -1,16 +1,11 @@
 import { DownloadOutlined, FolderOpenOutlined } from '../shared/icons';
-import { Button, Select } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { Button, Select, Spin } from 'antd';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { classBookCsv } from '../../core/formats';
-import {
-  classBook,
-  confidenceTally,
-  subjectOf,
-  type ClassBook,
-  type Lesson,
-} from '../../core/lesson';
-import { useAppSelector } from '../app/hooks';
+import { confidenceTally, type ClassBook, type Lesson } from '../../core/lesson';
+import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { settingsChanged } from '../app/settingsSlice';
 import { download, fileName } from '../files/download';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
@@ -22,6 +17,7 @@ import { selectAttempts } from './attemptsSlice';
 import { CellDetail, type ChosenCell } from './CellDetail';
 import { Ledger } from './Ledger';
 import { questionName } from './questionName';
+import { useClassBook, type BookNow } from './useClassBook';
 import { WentWrong } from './WentWrong';
 import './ClassBook.css';
 
@@ -33,13 +29,24 @@ const ConfidenceChart = lazy(async () => ({
 export function ClassBookScreen() {
   const { t } = useTranslation();
   const library = useAppSelector(selectLibrary);
-  const attempts = Object.values(useAppSelector(selectAttempts)).map((r) => r.attempt);
+  const records = useAppSelector(selectAttempts);
+  const attempts = useMemo(() => Object.values(records).map((r) => r.attempt), [records]);
+  const dispatch = useAppDispatch();
+  const counted = useAppSelector((state) => state.settings.counted);
   const importer = useImporter();
   const [wanted, setWanted] = useState<string | null>(null);
   const [chosen, setChosen] = useState<ChosenCell | null>(null);
   const lessons = lessonsWithAttempts(attempts);
   const lessonId = lessons.find((l) => l.id === wanted)?.id ?? mostAttempted(lessons);
   const lesson = lessonId === null ? undefined : library.byId[lessonId]?.lesson;
+  const now = useClassBook(lesson ?? null, attempts, counted);
+  const { book } = now;
+  /** One record of a student counts; the others of the same student stop counting. */
+  const count = (attemptId: string) => {
+    const twins = book?.rows.find((r) => r.attempt.id === attemptId)?.twins ?? [];
+    const others = counted.filter((id) => id !== attemptId && !twins.includes(id));
+    dispatch(settingsChanged({ counted: [...others, attemptId] }));
+  };
 
   return (
     <main className="page class-book" id="main">
@@ -49,7 +56,7 @@ export function ClassBookScreen() {
           <p>{t('classBook.lead')}</p>
         </div>
         <div className="row">
-          {lesson && <CsvButton lesson={lesson} book={classBook(lesson, attempts)} />}
+          {lesson && book && <CsvButton lesson={lesson} book={book} />}
           <FileButton
             accept=".json"
             multiple
@@ -86,12 +93,21 @@ export function ClassBookScreen() {
             />
           </div>
           {lesson ? (
-            <Book
-              lesson={lesson}
-              book={classBook(lesson, attempts)}
-              chosen={chosen}
-              onChoose={setChosen}
-            />
+            <>
+              {now.failure && <p role="alert">{t('classBook.failed', { reason: now.failure })}</p>}
+              {book ? (
+                <Book
+                  lesson={lesson}
+                  book={book}
+                  sealOf={now.sealOf}
+                  chosen={chosen}
+                  onChoose={setChosen}
+                  onCount={count}
+                />
+              ) : (
+                !now.failure && <Spin />
+              )}
+            </>
           ) : (
             <p className="library-empty">{t('classBook.lessonMissing')}</p>
           )}
@@ -104,21 +120,26 @@ export function ClassBookScreen() {
 interface BookProps {
   lesson: Lesson;
   book: ClassBook;
+  sealOf: BookNow['sealOf'];
   chosen: ChosenCell | null;
   onChoose: (cell: ChosenCell | null) => void;
+  onCount: (attemptId: string) => void;
 }
 
-function Book({ lesson, book, chosen, onChoose }: BookProps) {
+function Book({ lesson, book, sealOf, chosen, onChoose, onCount }: BookProps) {
   const { t } = useTranslation();
   return (
     <>
-      <Ledger lesson={lesson} book={book} chosen={chosen} onChoose={onChoose} />
+      <Ledger
+        lesson={lesson}
+        book={book}
+        sealOf={sealOf}
+        chosen={chosen}
+        onChoose={onChoose}
+        onCount={onCount}
+      />
       <div className="class-book-below">
-        {chosen ? (
-          <CellDetail lesson={lesson} book={book} chosen={chosen} />
-        ) : (
-          <WentWrong book={book} />
-        )}
+        {chosen ? <CellDetail book={book} chosen={chosen} /> : <WentWrong book={book} />}
         <section aria-label={t('classBook.sure')}>
           <h2 className="class-book-heading">{t('classBook.sure')}</h2>
           <Suspense fallback={null}>
@@ -170,13 +191,14 @@ function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
       columns: columns.map((c) => t(`classBook.csv.${c}`)),
       question: (k) => `${k + 1} ${questionName(t, book, k)}`,
       answer: (cell) => {
-        const asked = book.questions.find((q) => q.id === cell.answer.question);
-        if (!asked) return '';
-        const subject = subjectOf(lesson, asked.question, cell.answer);
-        const { main, detail } = answerFor(t, numbers, asked.question, subject, cell.answer.answer);
+        // What does not fit its question can't be put into words.
+        if (cell.setAside === 'misfit') return '';
+        const { question, subject, answer } = cell;
+        const { main, detail } = answerFor(t, numbers, question, subject, answer.answer);
         return [main, detail].filter(Boolean).join(', ');
       },
       misconception: (code) => t(`misconceptions.${code}`),
+      setAside: (why) => t(`classBook.setAside.${why}`),
     });
     download(fileName(`${lesson.title} class`, 'csv'), csv, 'text/csv;charset=utf-8');
   };

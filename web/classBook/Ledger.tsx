@@ -1,28 +1,53 @@
+import dayjs from 'dayjs';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { lessonHash } from '../../core/formats';
-import { subjectOf, type ClassBook, type ClassCell, type Lesson } from '../../core/lesson';
+import {
+  sameStudent,
+  type ClassBook,
+  type ClassCell,
+  type Lesson,
+  type SealVerdict,
+} from '../../core/lesson';
 import { shortFor } from '../lessons/subjectWords';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ChosenCell } from './CellDetail';
 import { questionName } from './questionName';
 
-type Mark = 'right' | 'partly' | 'wrong';
-const MARKS: Readonly<Record<Mark, string>> = { right: '✓', partly: '◐', wrong: '✗' };
+type Mark = 'right' | 'partly' | 'wrong' | 'aside';
+const MARKS: Readonly<Record<Mark, string>> = { right: '✓', partly: '◐', wrong: '✗', aside: '?' };
 
-const markOf = (score: number): Mark => (score === 1 ? 'right' : score > 0 ? 'partly' : 'wrong');
+const markOf = ({ score }: ClassCell): Mark =>
+  score === null ? 'aside' : score === 1 ? 'right' : score > 0 ? 'partly' : 'wrong';
 
 interface Props {
   lesson: Lesson;
   book: ClassBook;
+  sealOf: (attemptId: string) => SealVerdict;
   chosen: ChosenCell | null;
   onChoose: (cell: ChosenCell | null) => void;
+  /** Of several records of one student this one counts. */
+  onCount: (attemptId: string) => void;
 }
 
 /** Students down, questions across; each cell is what was said first, marked by colour and sign. */
-export function Ledger({ lesson, book, chosen, onChoose }: Props) {
+export function Ledger({ lesson, book, sealOf, chosen, onChoose, onCount }: Props) {
   const { t } = useTranslation();
   const hash = useMemo(() => lessonHash(lesson), [lesson]);
+  const keyOf = (id: string) => {
+    const verdict = sealOf(id);
+    return verdict.kind === 'none' ? null : verdict.key;
+  };
+  /** Other students whose records were sealed on the same device. */
+  const sharing = (id: string): string[] => {
+    const own = book.rows.find((r) => r.attempt.id === id)!.attempt;
+    const key = keyOf(id);
+    const others = book.rows
+      .map((r) => r.attempt)
+      .filter((a) => key !== null && keyOf(a.id) === key && !sameStudent(a.student, own.student))
+      .map((a) => a.student);
+    return [...new Set(others)];
+  };
   return (
     <div
       className="ledger-scroll"
@@ -43,19 +68,38 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
           </tr>
         </thead>
         <tbody>
-          {book.rows.map(({ attempt, cells, total }) => (
-            <tr key={attempt.id}>
+          {book.rows.map(({ attempt, cells, total, twins, counts }) => (
+            <tr key={attempt.id} data-counts={counts}>
               <th scope="row">
                 {attempt.student}
                 {attempt.lesson.hash !== hash && (
                   <span className="ledger-version">{t('classBook.otherVersion')}</span>
                 )}
+                <SealNote verdict={sealOf(attempt.id)} sharing={sharing(attempt.id)} />
+                {(attempt.setAside?.length ?? 0) > 0 && (
+                  <span className="ledger-version">
+                    {t('classBook.unread', { count: attempt.setAside!.length })}
+                  </span>
+                )}
+                {twins.length > 0 && (
+                  <label className="ledger-counts">
+                    <input
+                      type="radio"
+                      name={`counts ${attempt.student.trim().toLowerCase()}`}
+                      checked={counts}
+                      onChange={() => onCount(attempt.id)}
+                    />{' '}
+                    {t('classBook.countsOf', {
+                      count: twins.length + 1,
+                      begun: dayjs(attempt.startedAt).format('D MMM, HH:mm'),
+                    })}
+                  </label>
+                )}
               </th>
               {cells.map((cell, k) => (
-                <td key={book.questions[k]!.id} data-score={cell ? markOf(cell.score) : undefined}>
+                <td key={book.questions[k]!.id} data-score={cell ? markOf(cell) : undefined}>
                   {cell ? (
                     <LedgerCell
-                      lesson={lesson}
                       cell={cell}
                       book={book}
                       column={k}
@@ -88,8 +132,28 @@ export function Ledger({ lesson, book, chosen, onChoose }: Props) {
   );
 }
 
+/** What the seal of a record shows; nothing is said where there is nothing to be said. */
+function SealNote({ verdict, sharing }: { verdict: SealVerdict; sharing: readonly string[] }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      {verdict.kind === 'edited' && (
+        <span className="ledger-version ledger-edited">
+          {verdict.from === null
+            ? t('classBook.seal.broken')
+            : t('classBook.seal.editedFrom', { n: verdict.from + 1 })}
+        </span>
+      )}
+      {sharing.length > 0 && (
+        <span className="ledger-version">
+          {t('classBook.seal.sameDevice', { students: sharing.join(', ') })}
+        </span>
+      )}
+    </>
+  );
+}
+
 interface CellProps {
-  lesson: Lesson;
   cell: ClassCell;
   book: ClassBook;
   column: number;
@@ -98,12 +162,11 @@ interface CellProps {
   onPress: (on: boolean) => void;
 }
 
-function LedgerCell({ lesson, cell, book, column, student, pressed, onPress }: CellProps) {
+function LedgerCell({ cell, book, column, student, pressed, onPress }: CellProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const { question } = book.questions[column]!;
-  const subject = subjectOf(lesson, question, cell.answer);
-  const mark = markOf(cell.score);
+  const { question, subject, answer, score } = cell;
+  const mark = markOf(cell);
   return (
     <button
       type="button"
@@ -117,7 +180,9 @@ function LedgerCell({ lesson, cell, book, column, student, pressed, onPress }: C
       <span className="visually-hidden">
         {student}, {questionName(t, book, column)}:{' '}
       </span>
-      {shortFor(t, numbers, question, subject, cell.answer.answer, cell.score)}
+      {score === null
+        ? t('classBook.setAsideShort')
+        : shortFor(t, numbers, question, subject, answer.answer, score)}
       {cell.differs && ' !'}
       <span className="visually-hidden">, {t(`marks.${mark}`)}</span>
     </button>

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Attempt } from '../../core/lesson';
 import { appThunk, reasonOf } from '../app/thunk';
 import type { AttemptRecord } from '../storage/documentStore';
 
@@ -7,22 +8,44 @@ export interface AttemptsState {
   byId: Record<string, AttemptRecord>;
 }
 
+interface SaveAttemptRequest {
+  readonly record: AttemptRecord;
+  /** What the change was made on; `null` for a new record. */
+  readonly base: Attempt | null;
+}
+
+/** Saves a record; one that another tab has saved since is an outcome, not an error. */
 export const saveAttempt = appThunk(
   'attempts/save',
-  async (record: AttemptRecord, { extra, rejectWithValue }) => {
+  async ({ record, base }: SaveAttemptRequest, { extra, rejectWithValue }) => {
     try {
-      await extra.documents.saveAttempt(record);
-      return record;
+      const result = await extra.documents.saveAttempt(record, base);
+      if (result.outcome === 'saved') {
+        extra.tabs.post({ type: 'attempt-saved', id: record.attempt.id });
+        if (record.source !== 'demo') extra.marks.keep(extra.now());
+      }
+      return result;
     } catch (error) {
       return rejectWithValue(reasonOf(error));
     }
   },
 );
 
-export const removeAttempt = appThunk('attempts/remove', async (id: string, { extra }) => {
-  await extra.documents.removeAttempt(id);
-  return id;
-});
+/** Reads one record again, as another tab has saved it. */
+export const refreshAttempt = appThunk('attempts/refresh', (id: string, { extra }) =>
+  extra.documents.readAttempt(id),
+);
+
+export const removeAttempt = appThunk(
+  'attempts/remove',
+  async (attempt: Attempt, { extra, rejectWithValue }) => {
+    try {
+      return { id: attempt.id, removed: await extra.documents.removeAttempt(attempt) };
+    } catch (error) {
+      return rejectWithValue(reasonOf(error));
+    }
+  },
+);
 
 const initialState: AttemptsState = { byId: {} };
 
@@ -35,12 +58,16 @@ const slice = createSlice({
     },
   },
   extraReducers: (builder) => {
-    builder.addCase(saveAttempt.pending, (state, action) => {
-      const record = action.meta.arg;
+    builder.addCase(saveAttempt.fulfilled, (state, { payload }) => {
+      if (payload.outcome === 'unreadable') return;
+      const record = payload.outcome === 'saved' ? payload.record : payload.stored;
       state.byId[record.attempt.id] = record;
     });
-    builder.addCase(removeAttempt.fulfilled, (state, action) => {
-      delete state.byId[action.payload];
+    builder.addCase(refreshAttempt.fulfilled, (state, { payload }) => {
+      if (payload) state.byId[payload.attempt.id] = payload;
+    });
+    builder.addCase(removeAttempt.fulfilled, (state, { payload }) => {
+      if (payload.removed) delete state.byId[payload.id];
     });
   },
 });

@@ -1,17 +1,20 @@
 import { useTranslation } from 'react-i18next';
-import { useAppDispatch } from '../app/hooks';
+import { useKeep } from '../app/useKeep';
 import { useUndoNotice } from '../shared/useUndoNotice';
 import type { AttemptRecord } from '../storage/documentStore';
-import { removeAttempt, saveAttempt } from './attemptsSlice';
 
 /** Deletes a record, with a way back. */
 export function useRemoveAttempt(): (record: AttemptRecord) => void {
   const { t } = useTranslation();
-  const dispatch = useAppDispatch();
+  const keep = useKeep();
   const undoNotice = useUndoNotice();
-  return (record) => {
-    const { id } = record.attempt;
-    void dispatch(removeAttempt(id));
-    undoNotice(`removed-${id}`, t('records.removed'), () => void dispatch(saveAttempt(record)));
-  };
+  return (record) =>
+    void keep.without.attempt(record).then((removed) => {
+      if (removed)
+        undoNotice(
+          `removed-${record.attempt.id}`,
+          t('records.removed'),
+          () => void keep.attempt(record, null),
+        );
+    });
 }

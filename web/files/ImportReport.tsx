@@ -1,10 +1,19 @@
-import { Alert } from 'antd';
+import { Alert, Button, Spin } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Importer } from './useImporter';
 
 /** What became of each file. */
 export function ImportReport({ importer }: { importer: Importer }) {
   const { t } = useTranslation();
+  if (importer.busy)
+    return (
+      <p className="row import-reading" role="status">
+        <Spin size="small" /> {t('import.reading', { file: importer.reading })}
+        <Button size="small" onClick={importer.cancel}>
+          {t('app.cancel')}
+        </Button>
+      </p>
+    );
   if (importer.report.length === 0) return null;
   const bad = importer.report.filter((line) => !line.good).length;
   return (
@@ -18,7 +27,12 @@ export function ImportReport({ importer }: { importer: Importer }) {
         <ul style={{ margin: 0, paddingLeft: 18 }}>
           {importer.report.map((line, k) => (
             <li key={k}>
-              <strong>{line.file}</strong>: {line.text}
+              <strong>{line.file}</strong>: {line.text}{' '}
+              {line.undo && (
+                <Button size="small" onClick={() => importer.undo(line)}>
+                  {t('app.undo')}
+                </Button>
+              )}
             </li>
           ))}
         </ul>

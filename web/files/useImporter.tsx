@@ -1,117 +1,174 @@
-import { App, Button } from 'antd';
-import { stringify } from 'safe-stable-stringify';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { isModel, lessonHash, type LessonPack, type Model } from '../../core/formats';
-import type { Attempt } from '../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { stringify } from 'safe-stable-stringify';
+import {
+  acceptPicture,
+  isModel,
+  lessonHash,
+  type LessonPack,
+  type Model,
+} from '../../core/formats';
+import { continuationOf, withMediaAt, type Attempt } from '../../core/lesson';
+import { useAppDispatch, useServices } from '../app/hooks';
 import { reasonOf } from '../app/thunk';
-import { saveAttempt, selectAttempts } from '../classBook/attemptsSlice';
-import { saveLesson, selectLibrary } from '../lessons/librarySlice';
-import { saveModel, type Shelf } from '../models/modelsSlice';
+import { saveAttempt } from '../classBook/attemptsSlice';
+import { saveLesson } from '../lessons/librarySlice';
+import { saveModel } from '../models/modelsSlice';
+import type { AttemptRecord, LessonRecord, SaveOutcome } from '../storage/documentStore';
 import { failureText } from './failureText';
 import { openChosenFile } from './openFiles';
+import { useAskWhichStays, type Both } from './useAskWhichStays';
 
 export interface ImportLine {
   readonly file: string;
   readonly good: boolean;
   readonly text: string;
+  /** Puts back what was replaced. */
+  readonly undo?: () => Promise<void>;
 }
 
 export interface Importer {
   readonly busy: boolean;
+  /** The file that is being read. */
+  readonly reading: string;
   readonly report: readonly ImportLine[];
   readonly open: (files: File[]) => Promise<void>;
+  readonly cancel: () => void;
+  readonly undo: (line: ImportLine) => void;
   readonly dismiss: () => void;
 }
 
-type Choice = 'replace' | 'both' | 'cancel';
+type Line = Omit<ImportLine, 'file'>;
 
-/** Opens lessons and attempts from files. Nothing that is already here is overwritten without being asked. */
+/** One document on its way in, of whatever kind. */
+interface Incoming<T> {
+  readonly title: string;
+  /** @param base what it replaces; `null` where nothing may stand there */
+  readonly save: (document: T, base: T | null) => Promise<SaveOutcome<T>>;
+  readonly document: T;
+  /** The same under an id of its own. */
+  readonly copy: () => T;
+  /** same: nothing to do · later: what is here goes on in the file · earlier: the file is behind · other: to be asked */
+  readonly against: (stored: T) => 'same' | 'later' | 'earlier' | 'other';
+  readonly words: { readonly taken: string; readonly same: string; readonly earlier: string };
+  readonly both: (stored: T) => Both | null;
+}
+
+/** Opens documents from files. Nothing that differs is replaced without being asked, and a replacement can be undone. */
 export function useImporter(): Importer {
   const { t } = useTranslation();
-  const { modal } = App.useApp();
   const dispatch = useAppDispatch();
   const services = useServices();
-  const library = useAppSelector(selectLibrary);
-  const attempts = useAppSelector(selectAttempts);
-  const models = useAppSelector((state) => state.models);
+  const ask = useAskWhichStays();
   const [busy, setBusy] = useState(false);
+  const [reading, setReading] = useState('');
   const [report, setReport] = useState<ImportLine[]>([]);
+  const cancelling = useRef(new AbortController());
+  // The worker ends with the screen.
+  useEffect(() => () => cancelling.current.abort(), []);
 
-  const ask = (title: string) =>
-    new Promise<Choice>((done) => {
-      const dialog = modal.confirm({
-        title: t('import.existsTitle', { title }),
-        content: t('import.existsDetail'),
-        closable: true,
-        onCancel: () => done('cancel'),
-        footer: (
-          <div className="row" style={{ justifyContent: 'flex-end', marginTop: 16 }}>
-            {(['cancel', 'replace', 'both'] as const).map((choice) => (
-              <Button
-                key={choice}
-                type={choice === 'both' ? 'primary' : 'default'}
-                onClick={() => {
-                  done(choice);
-                  dialog.destroy();
-                }}
-              >
-                {t(`import.choices.${choice}`)}
-              </Button>
-            ))}
-          </div>
-        ),
-      });
+  async function takeIn<T>(incoming: Incoming<T>): Promise<Line> {
+    const { title, document, save, words } = incoming;
+    const good = (text: string): Line => ({ good: true, text });
+    const first = await save(document, null);
+    if (first.outcome === 'saved') return good(words.taken);
+    if (first.outcome === 'unreadable') {
+      await save(incoming.copy(), null);
+      return good(t('import.besideNewer', { title }));
+    }
+    const { stored } = first;
+    const stands = incoming.against(stored);
+    if (stands === 'same') return good(words.same);
+    if (stands === 'earlier') return good(words.earlier);
+    const choice = stands === 'later' ? 'replace' : await ask(title, incoming.both(stored));
+    if (choice === 'cancel') return good(t('import.leftAlone', { title }));
+    if (choice === 'both') {
+      await save(incoming.copy(), null);
+      return good(words.taken);
+    }
+    const replaced = await save(document, stored);
+    // Another tab was quicker: it is asked again against what stands there now.
+    if (replaced.outcome !== 'saved') return takeIn(incoming);
+    return {
+      good: true,
+      text: stands === 'later' ? words.taken : t('import.replaced', { title }),
+      undo: async () => void (await save(stored, replaced.record)),
+    };
+  }
+
+  async function takeLesson({ lesson, media }: LessonPack): Promise<Line> {
+    // Pictures go by their content: a name says nothing, and another lesson may have the same one.
+    const paths = new Map<string, string>();
+    for (const [path, bytes] of Object.entries(media)) {
+      const accepted = acceptPicture(bytes);
+      if (!accepted.ok) continue;
+      paths.set(path, accepted.path);
+      await services.documents.saveMedia(accepted.path, bytes);
+    }
+    const own = withMediaAt(lesson, paths);
+    const record: LessonRecord = { lesson: own, origin: 'imported', revision: 0, changed: false };
+    const { title } = lesson;
+    return takeIn<LessonRecord>({
+      title,
+      document: record,
+      copy: () => ({ ...record, lesson: { ...own, id: services.newId() } }),
+      save: ({ lesson: taken, origin, changed }, base) =>
+        dispatch(
+          saveLesson({ lesson: taken, origin, changed, baseRevision: base?.revision ?? 0 }),
+        ).unwrap(),
+      against: (stored) => (lessonHash(stored.lesson) === lessonHash(own) ? 'same' : 'other'),
+      words: {
+        taken: t('import.lessonIn', { title }),
+        same: t('import.sameLesson', { title }),
+        earlier: '',
+      },
+      both: () => null,
     });
-
-  async function takeLesson({ lesson, media }: LessonPack): Promise<Omit<ImportLine, 'file'>> {
-    const existing = library.byId[lesson.id];
-    let taken = lesson;
-    let baseRevision = 0;
-    if (existing) {
-      if (lessonHash(existing.lesson) === lessonHash(lesson))
-        return { good: true, text: t('import.sameLesson', { title: lesson.title }) };
-      const choice = await ask(lesson.title);
-      if (choice === 'cancel')
-        return { good: true, text: t('import.leftAlone', { title: lesson.title }) };
-      if (choice === 'both') taken = { ...lesson, id: services.newId() };
-      else baseRevision = existing.revision;
-    }
-    for (const [path, bytes] of Object.entries(media))
-      await services.documents.saveMedia(path, bytes);
-    await dispatch(
-      saveLesson({ lesson: taken, origin: 'imported', changed: false, baseRevision }),
-    ).unwrap();
-    return { good: true, text: t('import.lessonIn', { title: lesson.title }) };
   }
 
-  async function takeAttempt(attempt: Attempt): Promise<Omit<ImportLine, 'file'>> {
+  async function takeAttempt(attempt: Attempt): Promise<Line> {
     const values = { student: attempt.student, title: attempt.lesson.title };
-    const existing = attempts[attempt.id];
-    if (existing && existing.attempt.answers.length >= attempt.answers.length)
-      return { good: true, text: t('import.sameAttempt', values) };
-    await dispatch(saveAttempt({ attempt, source: 'imported' })).unwrap();
-    return { good: true, text: t('import.attemptIn', values) };
+    const record: AttemptRecord = { attempt, source: 'imported' };
+    const aside = attempt.setAside?.length ?? 0;
+    const told = aside > 0 ? ` ${t('import.setAside', { count: aside })}` : '';
+    return takeIn<AttemptRecord>({
+      title: t('import.recordTitle'),
+      document: record,
+      copy: () => ({ ...record, attempt: { ...attempt, id: services.newId() } }),
+      save: (taken, base) =>
+        dispatch(saveAttempt({ record: taken, base: base?.attempt ?? null })).unwrap(),
+      against: (stored) =>
+        (({ same: 'same', newer: 'later', older: 'earlier', other: 'other' }) as const)[
+          continuationOf(attempt, stored.attempt)
+        ],
+      words: {
+        taken: t('import.attemptIn', values) + told,
+        same: t('import.sameAttempt', values),
+        earlier: t('import.olderAttempt', values),
+      },
+      both: (stored) => ({ here: stored.attempt, inFile: attempt }),
+    });
   }
 
-  async function takeModel(model: Model): Promise<Omit<ImportLine, 'file'>> {
-    const existing = (models[model.format] as Shelf<Model>).byId[model.id];
-    let taken = model;
-    if (existing) {
-      if (stringify(existing) === stringify(model))
-        return { good: true, text: t('import.sameModel', { title: model.name }) };
-      const choice = await ask(model.name);
-      if (choice === 'cancel')
-        return { good: true, text: t('import.leftAlone', { title: model.name }) };
-      if (choice === 'both') taken = { ...model, id: services.newId() };
-    }
-    await dispatch(saveModel({ model: taken })).unwrap();
-    return { good: true, text: t('import.modelIn', { title: model.name }) };
+  async function takeModel(model: Model): Promise<Line> {
+    const title = model.name;
+    return takeIn<Model>({
+      title,
+      document: model,
+      copy: () => ({ ...model, id: services.newId() }),
+      save: (taken, base) => dispatch(saveModel({ model: taken, base })).unwrap(),
+      against: (stored) => (stringify(stored) === stringify(model) ? 'same' : 'other'),
+      words: {
+        taken: t('import.modelIn', { title }),
+        same: t('import.sameModel', { title }),
+        earlier: '',
+      },
+      both: () => null,
+    });
   }
 
-  async function take(file: File): Promise<Omit<ImportLine, 'file'>> {
-    const opened = await openChosenFile(file);
+  async function take(file: File, signal: AbortSignal): Promise<Line> {
+    const opened = await openChosenFile(file, signal);
     if (!opened.ok)
       return {
         good: false,
@@ -126,19 +183,41 @@ export function useImporter(): Importer {
   }
 
   async function open(files: File[]): Promise<void> {
+    const { signal } = (cancelling.current = new AbortController());
     setBusy(true);
     const lines: ImportLine[] = [];
     for (const file of files) {
+      setReading(file.name);
       try {
-        lines.push({ file: file.name, ...(await take(file)) });
+        signal.throwIfAborted();
+        lines.push({ file: file.name, ...(await take(file, signal)) });
       } catch (error) {
         const reason = typeof error === 'string' ? error : reasonOf(error);
-        lines.push({ file: file.name, good: false, text: t('import.failed', { reason }) });
+        const text = signal.aborted ? t('import.cancelled') : t('import.failed', { reason });
+        lines.push({ file: file.name, good: false, text });
       }
     }
     setReport(lines);
+    setReading('');
     setBusy(false);
   }
 
-  return { busy, report, open, dismiss: () => setReport([]) };
+  const undo = (line: ImportLine) => {
+    const settled = (text: string, good: boolean) =>
+      setReport((now) => now.map((l) => (l === line ? { file: line.file, good, text } : l)));
+    line.undo?.().then(
+      () => settled(t('import.undone', { title: line.file }), true),
+      (error: unknown) => settled(t('import.failed', { reason: String(error) }), false),
+    );
+  };
+
+  return {
+    busy,
+    reading,
+    report,
+    open,
+    cancel: () => cancelling.current.abort(),
+    undo,
+    dismiss: () => setReport([]),
+  };
 }

@@ -12,6 +12,10 @@ export interface LibraryState {
   byId: Record<string, LessonRecord>;
   /** Stored items that this program can't read and has left alone. */
   unreadable: number;
+  /** When own work was last kept here that is gone now; `null` where nothing is missed. */
+  lost: string | null;
+  /** Nothing outlives the window, or so it seems. */
+  passing: boolean;
 }
 
 const initialState: LibraryState = {
@@ -20,6 +24,8 @@ const initialState: LibraryState = {
   ids: [],
   byId: {},
   unreadable: 0,
+  lost: null,
+  passing: false,
 };
 
 export interface SaveRequest {
@@ -36,12 +42,11 @@ export const saveLesson = appThunk(
     try {
       const { baseRevision, ...record } = request;
       const result = await extra.documents.saveLesson(record, baseRevision);
-      if (result.outcome === 'saved')
-        extra.tabs.post({
-          type: 'lesson-saved',
-          id: request.lesson.id,
-          revision: result.record.revision,
-        });
+      if (result.outcome === 'saved') {
+        const { revision } = result.record;
+        extra.tabs.post({ type: 'lesson-saved', id: request.lesson.id, revision });
+        if (record.origin !== 'demo' || record.changed) extra.marks.keep(extra.now());
+      }
       return result;
     } catch (error) {
       return rejectWithValue(reasonOf(error));
@@ -54,13 +59,12 @@ export const refreshLesson = appThunk('library/refresh', (id: string, { extra })
   extra.documents.readLesson(id),
 );
 
-/** Takes a lesson out of storage; the record comes back so that it can be put in again. */
+/** Takes a lesson out of storage, unless another tab has saved it since. */
 export const removeLesson = appThunk(
   'library/remove',
-  async (id: string, { extra, rejectWithValue }) => {
+  async (record: LessonRecord, { extra, rejectWithValue }) => {
     try {
-      await extra.documents.removeLesson(id);
-      return id;
+      return { id: record.lesson.id, removed: await extra.documents.removeLesson(record) };
     } catch (error) {
       return rejectWithValue(reasonOf(error));
     }
@@ -83,6 +87,12 @@ const slice = createSlice({
       state.byId = {};
       for (const record of action.payload.lessons) put(state, record);
     },
+    workLost: (state, action: PayloadAction<string | null>) => {
+      state.lost = action.payload;
+    },
+    keptForNow: (state) => {
+      state.passing = true;
+    },
     libraryFailed: (state, action: PayloadAction<string>) => {
       state.status = 'failed';
       state.failure = action.payload;
@@ -91,19 +101,21 @@ const slice = createSlice({
   extraReducers: (builder) => {
     builder.addCase(saveLesson.fulfilled, (state, action: PayloadAction<SaveResult>) => {
       const { payload } = action;
+      if (payload.outcome === 'unreadable') return;
       put(state, payload.outcome === 'saved' ? payload.record : payload.stored);
     });
     builder.addCase(refreshLesson.fulfilled, (state, action) => {
       if (action.payload) put(state, action.payload);
     });
-    builder.addCase(removeLesson.fulfilled, (state, action) => {
-      state.ids = state.ids.filter((id) => id !== action.payload);
-      delete state.byId[action.payload];
+    builder.addCase(removeLesson.fulfilled, (state, { payload }) => {
+      if (!payload.removed) return;
+      state.ids = state.ids.filter((id) => id !== payload.id);
+      delete state.byId[payload.id];
     });
   },
 });
 
-export const { libraryLoaded, libraryFailed } = slice.actions;
+export const { libraryLoaded, libraryFailed, workLost, keptForNow } = slice.actions;
 export const libraryReducer = slice.reducer;
 
 interface WithLibrary {

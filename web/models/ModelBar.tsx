@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { ActionCreators } from 'redux-undo';
 import type { Model } from '../../core/formats';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { useKeep } from '../app/useKeep';
 import { exportModel } from '../files/exportFiles';
 import {
   CheckOutlined,
@@ -16,7 +17,6 @@ import {
 import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
 import { benchOf, editorOf } from './modelPlaces';
-import { saveModel } from './modelsSlice';
 import type { useModelAutosave } from './useModelAutosave';
 
 interface Props {
@@ -29,6 +29,7 @@ export function ModelBar({ draft, autosave }: Props) {
   const { t } = useTranslation();
   const { message } = App.useApp();
   const dispatch = useAppDispatch();
+  const keep = useKeep();
   const services = useServices();
   const navigate = useNavigate();
   const canUndo = useAppSelector((state) => state.modelDraft.past.length > 0);
@@ -37,21 +38,20 @@ export function ModelBar({ draft, autosave }: Props) {
   const redo = () => canRedo && dispatch(ActionCreators.redo());
   useShortcuts({ 'mod+z': undo, 'mod+shift+z': redo, 'mod+y': redo });
   const { state, reason, saveNow } = autosave;
-  const duplicate = () => {
+  const duplicate = async () => {
     const copy = {
       ...draft,
       id: services.newId(),
       name: t('library.copyOf', { title: draft.name }),
     };
-    void dispatch(saveModel({ model: copy })).then(() => {
-      message.success(t('unitEditor.duplicated', { name: copy.name }));
-      void navigate(editorOf(copy));
-    });
+    if (!(await keep.model(copy, null))) return;
+    message.success(t('unitEditor.duplicated', { name: copy.name }));
+    await navigate(editorOf(copy));
   };
   return (
     <div className="unit-bar">
       <span className="builder-state" data-state={state} role="status">
-        {state === 'failed' || state === 'unsound' ? (
+        {state === 'failed' || state === 'stopped' || state === 'unsound' ? (
           <ExclamationCircleOutlined />
         ) : state === 'saved' ? (
           <CheckOutlined />
@@ -60,7 +60,7 @@ export function ModelBar({ draft, autosave }: Props) {
         )}
         {t(`unitEditor.states.${state}`, { reason })}
         {state === 'failed' && (
-          <Button size="small" onClick={saveNow}>
+          <Button size="small" onClick={() => void saveNow()}>
             {t('builder.tryAgain')}
           </Button>
         )}
@@ -71,7 +71,7 @@ export function ModelBar({ draft, autosave }: Props) {
       <Button icon={<RedoOutlined />} disabled={!canRedo} onClick={redo}>
         {t('app.redo')}
       </Button>
-      <Button icon={<CopyOutlined />} onClick={duplicate}>
+      <Button icon={<CopyOutlined />} onClick={() => void duplicate()}>
         {t('unitEditor.duplicate')}
       </Button>
       <Button onClick={() => exportModel(draft)}>{t('library.export')}</Button>

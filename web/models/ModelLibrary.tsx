@@ -3,7 +3,8 @@ import { useTranslation } from 'react-i18next';
 import { NavLink, Link, useNavigate } from 'react-router';
 import { MODEL_KINDS, type Model, type ModelKind } from '../../core/formats';
 import { LIST_OF } from '../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { useAppSelector, useServices } from '../app/hooks';
+import { useKeep } from '../app/useKeep';
 import { exportModel } from '../files/exportFiles';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
@@ -15,14 +16,7 @@ import { useUndoNotice } from '../shared/useUndoNotice';
 import { newUnit } from '../units/editor/unitEdits';
 import { ModelFacts } from './ModelFacts';
 import { benchOf, editorOf, shelfOf } from './modelPlaces';
-import {
-  onShelf,
-  removeModel,
-  saveModel,
-  selectModels,
-  selectUnits,
-  type Shelf,
-} from './modelsSlice';
+import { onShelf, selectModels, selectUnits, type Shelf } from './modelsSlice';
 import { newClutch, newClutchPack } from './newClutches';
 import { newConverter, newEngine, newFaultCase, newVehicle } from './newModels';
 import '../lessons/library/LessonLibrary.css';
@@ -34,11 +28,11 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
   const shelf = useAppSelector(selectModels(kind)) as Shelf<Model>;
   const units = useAppSelector(selectUnits);
   const importer = useImporter();
-  const dispatch = useAppDispatch();
+  const keep = useKeep();
   const services = useServices();
   const navigate = useNavigate();
   const words = LIST_OF[kind];
-  const create = () => {
+  const create = async () => {
     const [id, name] = [services.newId(), t(`modelLibrary.${words}.new`)];
     const model = {
       'fair-sprocket/unit': () => newUnit(id, (key) => t(`unitLibrary.starter.${key}`)),
@@ -49,7 +43,7 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
       'fair-sprocket/clutch-pack': () => newClutchPack(id, name),
       'fair-sprocket/fault-case': () => newFaultCase(id, name, onShelf(units)[0]),
     }[kind]();
-    void dispatch(saveModel({ model })).then(() => navigate(editorOf(model)));
+    if (await keep.model(model, null)) await navigate(editorOf(model));
   };
   return (
     <main className="page" id="main">
@@ -75,7 +69,7 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
           >
             {t('library.openFile')}
           </FileButton>
-          <Button type="primary" icon={<PlusOutlined />} onClick={create}>
+          <Button type="primary" icon={<PlusOutlined />} onClick={() => void create()}>
             {t(`modelLibrary.${words}.new`)}
           </Button>
         </div>
@@ -97,20 +91,19 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
 function ModelCard({ model }: { model: Model }) {
   const { t } = useTranslation();
   const undoNotice = useUndoNotice();
-  const dispatch = useAppDispatch();
+  const keep = useKeep();
   const services = useServices();
   const duplicate = () =>
-    void dispatch(
-      saveModel({
-        model: { ...model, id: services.newId(), name: t('library.copyOf', { title: model.name }) },
-      }),
+    void keep.model(
+      { ...model, id: services.newId(), name: t('library.copyOf', { title: model.name }) },
+      null,
     );
-  const remove = () => {
-    void dispatch(removeModel(model));
+  const remove = async () => {
+    if (!(await keep.without.model(model))) return;
     undoNotice(
       `removed-${model.id}`,
       t('library.removed', { title: model.name }),
-      () => void dispatch(saveModel({ model })),
+      () => void keep.model(model, null),
     );
   };
   return (
@@ -134,7 +127,7 @@ function ModelCard({ model }: { model: Model }) {
         <LinkButton to={editorOf(model)}>{t('unitLibrary.edit')}</LinkButton>
         <Button onClick={duplicate}>{t('unitLibrary.duplicate')}</Button>
         <Button onClick={() => exportModel(model)}>{t('library.export')}</Button>
-        <Button onClick={remove}>{t('library.delete')}</Button>
+        <Button onClick={() => void remove()}>{t('library.delete')}</Button>
       </div>
     </li>
   );

@@ -16,21 +16,21 @@ const emptyShelves = (): ModelsState =>
 
 interface SaveModelRequest {
   readonly model: Model;
-  readonly base?: Model;
+  /** What the change was made on; `null` for a new model. */
+  readonly base: Model | null;
 }
 
-/**
- * Saves a model. With `base`, what the change was made on, a save that would overwrite another tab's is not made;
- * that is an outcome, not an error.
- */
+/** Saves a model; one that another tab has saved since is an outcome, not an error. */
 export const saveModel = appThunk(
   'models/save',
   async ({ model, base }: SaveModelRequest, { extra, rejectWithValue }) => {
     try {
-      const result = await extra.documents.saveModel(model, base ?? null);
-      if (result.outcome === 'conflict') return { outcome: result.outcome, model: result.stored };
-      extra.tabs.post({ type: 'model-saved', kind: model.format, id: model.id });
-      return { outcome: result.outcome, model };
+      const result = await extra.documents.saveModel(model, base);
+      if (result.outcome === 'saved') {
+        extra.tabs.post({ type: 'model-saved', kind: model.format, id: model.id });
+        extra.marks.keep(extra.now());
+      }
+      return result;
     } catch (error) {
       return rejectWithValue(reasonOf(error));
     }
@@ -47,10 +47,17 @@ export const refreshModel = appThunk('models/refresh', ({ kind, id }: ModelName,
   extra.documents.readModel(kind, id),
 );
 
-export const removeModel = appThunk('models/remove', async (model: Model, { extra }) => {
-  await extra.documents.removeModel(model.format, model.id);
-  return model;
-});
+/** Takes a model out of storage, unless another tab has saved it since. */
+export const removeModel = appThunk(
+  'models/remove',
+  async (model: Model, { extra, rejectWithValue }) => {
+    try {
+      return { model, removed: await extra.documents.removeModel(model) };
+    } catch (error) {
+      return rejectWithValue(reasonOf(error));
+    }
+  },
+);
 
 function put(state: ModelsState, model: Model): void {
   const shelf = state[model.format] as Shelf<Model>;
@@ -69,14 +76,19 @@ const slice = createSlice({
     },
   },
   extraReducers: (builder) => {
-    builder.addCase(saveModel.fulfilled, (state, action) => put(state, action.payload.model));
+    builder.addCase(saveModel.fulfilled, (state, { payload }) => {
+      if (payload.outcome === 'saved') put(state, payload.record);
+      if (payload.outcome === 'conflict') put(state, payload.stored);
+    });
     builder.addCase(refreshModel.fulfilled, (state, action) => {
       if (action.payload) put(state, action.payload);
     });
-    builder.addCase(removeModel.fulfilled, (state, action) => {
-      const shelf = state[action.payload.format] as Shelf<Model>;
-      shelf.ids = shelf.ids.filter((id) => id !== action.payload.id);
-      delete shelf.byId[action.payload.id];
+    builder.addCase(removeModel.fulfilled, (state, { payload }) => {
+      const { format, id } = payload.model;
+      if (!payload.removed) return;
+      const shelf = state[format] as Shelf<Model>;
+      shelf.ids = shelf.ids.filter((other) => other !== id);
+      delete shelf.byId[id];
     });
   },
 });

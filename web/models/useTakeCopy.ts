@@ -3,27 +3,32 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import type { Model } from '../../core/formats';
 import { useAppDispatch, useServices } from '../app/hooks';
+import { useKeep } from '../app/useKeep';
 import { modelDraftOpened } from './modelDraftSlice';
 import { editorOf } from './modelPlaces';
-import { saveModel } from './modelsSlice';
 
 /** Another tab saved this model: what was changed here goes on as a model of its own. */
 export function useTakeCopy() {
   const { t } = useTranslation();
   const { message } = App.useApp();
   const dispatch = useAppDispatch();
+  const keep = useKeep();
   const services = useServices();
   const navigate = useNavigate();
-  return (mine: Model) => {
+  /** @returns false where the copy could not be kept */
+  return async (mine: Model): Promise<boolean> => {
     const copy = {
       ...mine,
       id: services.newId(),
       name: t('library.myVersion', { title: mine.name }),
     };
-    void dispatch(saveModel({ model: copy })).then(() => {
+    if (!(await keep.model(copy, null))) return false;
+    // Once the editor that asked has noted that its draft is kept, it may be left.
+    setTimeout(() => {
       dispatch(modelDraftOpened(copy));
       void navigate(editorOf(copy));
       message.warning(t('unitEditor.conflict', { name: copy.name }), 8);
     });
+    return true;
   };
 }

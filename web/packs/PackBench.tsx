@@ -12,11 +12,12 @@ import {
 } from '../../core/clutch';
 import { openValue } from '../../core/formats';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
+import { useKeep } from '../app/useKeep';
 import { CautionBox } from '../lessons/CautionBox';
 import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
 import { shelfOf } from '../models/modelPlaces';
-import { saveModel, selectClutchPacks } from '../models/modelsSlice';
+import { selectClutchPacks } from '../models/modelsSlice';
 import { BreakItChoice } from '../shared/BreakIt';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { ClutchKinds } from '../clutch/ClutchKinds';
@@ -79,6 +80,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   const whole = bench.changed?.id === stored.id ? bench.changed : stored;
   const fault = bench.fault && packFaultsOf(whole).includes(bench.fault) ? bench.fault : null;
   const pack = useMemo(() => (fault ? withPackFault(whole, fault) : whole), [whole, fault]);
+  const keep = useKeep();
   const change = (next: Partial<PackBenchState>) => dispatch(packBenchChanged(next));
   const setPack = (changed: ClutchPack) => change({ changed });
   const findings = packFindings(pack);
@@ -193,9 +195,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
             type="primary"
             disabled={!changed || !sound}
             onClick={() =>
-              void dispatch(saveModel({ model: whole, base: stored }))
-                .unwrap()
-                .then(() => change({ changed: null }))
+              void keep.model(whole, stored).then((kept) => kept && change({ changed: null }))
             }
           >
             {t('pack.keep')}

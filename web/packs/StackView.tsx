@@ -1,4 +1,4 @@
-import { Button, InputNumber } from 'antd';
+import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
   packClearance,
@@ -13,6 +13,7 @@ import { SortableList } from '../shared/SortableList';
 import { useGapText } from '../clutch/useGapText';
 import { useElementSize } from '../shared/useElementSize';
 import { useRef } from 'react';
+import { TypedNumber } from '../shared/TypedNumber';
 import './StackView.css';
 
 interface Props {
@@ -174,15 +175,15 @@ function PlateTools({ chosen, onChange, onRemove, removable }: ToolProps) {
   return (
     <span className="row">
       <strong>{t(`pack.kinds.${chosen.kind}`)}</strong>
-      <InputNumber
-        aria-label={t('pack.thickness')}
+      <TypedNumber
+        label={t('pack.thickness')}
         size="small"
         min={tidy(numbers.toDisplay(0.1, 'length'))}
         max={tidy(numbers.toDisplay(100, 'length'))}
         step={tidy(numbers.system === 'si' ? 0.1 : 0.005)}
         value={tidy(shown)}
-        decimalSeparator="."
-        onChange={(v) =>
+
+        onValue={(v) =>
           v !== null &&
           onChange({ ...chosen, thickness: tidy(numbers.fromDisplay(v, 'length') / 1000) })
         }

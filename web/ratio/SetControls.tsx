@@ -10,8 +10,8 @@ import {
   type PlanetarySet,
 } from '../../core/geartrain';
 import { defaultSet } from '../../core/lesson';
-import { LimitedNumber } from '../shared/LimitedNumber';
 import { useNumbers } from '../shared/numbers';
+import { TypedNumber } from '../shared/TypedNumber';
 import './SetControls.css';
 
 interface Props {
@@ -162,8 +162,9 @@ function NumberRow({ label, value, min, max, most, step = 1, onValue, after }: R
     <div className="number-cell">
       <label htmlFor={id}>{label}</label>
       <div className="number-line">
-        <LimitedNumber
+        <TypedNumber
           id={id}
+          label={label}
           size="small"
           min={min}
           max={Math.max(most ?? max, value)}

@@ -1,6 +1,6 @@
-import { InputNumber } from 'antd';
 import type { Quantity } from '../../core/quantities';
 import { useNumbers } from './numbers';
+import { TypedNumber } from './TypedNumber';
 import './NumberField.css';
 
 interface Props {
@@ -27,13 +27,12 @@ export function NumberField(props: Props) {
   const numbers = useNumbers();
   const shown = tidy(quantity ? numbers.toDisplay(value, quantity) : value);
   const field = (
-    <InputNumber
-      aria-label={label}
+    <TypedNumber
+      label={label}
       value={shown}
       step={step}
       {...(faulty ? { status: 'error' as const } : {})}
-      decimalSeparator="."
-      onChange={(v) => v !== null && onValue(tidy(quantity ? numbers.fromDisplay(v, quantity) : v))}
+      onValue={(v) => v !== null && onValue(tidy(quantity ? numbers.fromDisplay(v, quantity) : v))}
     />
   );
   if (bare) return field;

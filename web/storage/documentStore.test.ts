@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import type { Engine } from '../../core/converter';
-import { newLesson, newStep } from '../../core/lesson';
+import { newLesson, newStep, type Attempt } from '../../core/lesson';
 import { newUnit } from '../units/editor/unitEdits';
-import { documentStore, type Exclusive } from './documentStore';
+import { documentStore } from './documentStore';
 import { memoryStore, type KeyValueStore } from './keyValueStore';
 
-const direct: Exclusive = (_name, task) => task();
+const direct = () => 0;
 const lesson = (title: string) => newLesson('l1', title, newStep('s1', 'Step'));
 const record = (title: string) => ({
   lesson: lesson(title),
@@ -62,7 +62,10 @@ test('pictures and settings come back as they went in', async () => {
 
 test('a failing store fails the save and keeps the old content', async () => {
   const kv = memoryStore();
-  const full: KeyValueStore = { ...kv, set: () => Promise.reject(new Error('QuotaExceededError')) };
+  const full: KeyValueStore = {
+    ...kv,
+    change: () => Promise.reject(new Error('QuotaExceededError')),
+  };
   await documentStore(kv, direct).saveLesson(record('old'), 0);
   await expect(documentStore(full, direct).saveLesson(record('new'), 1)).rejects.toThrow('Quota');
   expect((await documentStore(kv, direct).readLesson('l1'))?.lesson.title).toBe('old');
@@ -73,18 +76,19 @@ const unit = (name: string) => ({ ...newUnit('u1', (key) => key), name });
 test('a unit saved on another tab’s version is not overwritten', async () => {
   const store = memoryStore();
   const [one, two] = [documentStore(store, direct), documentStore(store, direct)];
-  expect(await one.saveModel(unit('first'), null)).toEqual({ outcome: 'saved' });
-  expect(await two.saveModel(unit('second'), unit('first'))).toEqual({ outcome: 'saved' });
+  expect(await one.saveModel(unit('first'), null)).toMatchObject({ outcome: 'saved' });
+  expect(await two.saveModel(unit('second'), unit('first'))).toMatchObject({ outcome: 'saved' });
   expect(await one.saveModel(unit('third'), unit('first'))).toEqual({
     outcome: 'conflict',
     stored: unit('second'),
   });
   expect((await one.readModel('fair-sprocket/unit', 'u1'))?.name).toBe('second');
   expect((await one.load()).models.map((u) => u.name)).toEqual(['second']);
-  await one.removeModel('fair-sprocket/unit', 'u1');
+  expect(await one.removeModel(unit('first'))).toBe(false);
+  expect(await one.removeModel(unit('second'))).toBe(true);
   expect(await one.readModel('fair-sprocket/unit', 'u1')).toBeNull();
   // A unit that is gone is no conflict: what is here is kept.
-  expect(await two.saveModel(unit('fourth'), unit('second'))).toEqual({ outcome: 'saved' });
+  expect(await two.saveModel(unit('fourth'), unit('second'))).toMatchObject({ outcome: 'saved' });
 });
 
 const engine = JSON.parse(readFileSync('demo/engines/pilot-petrol.json', 'utf8')) as Engine;
@@ -95,6 +99,93 @@ test('an engine and a unit of one id stand beside each other', async () => {
   await store.saveModel({ ...engine, id: 'u1' }, null);
   expect((await store.readModel('fair-sprocket/engine', 'u1'))?.name).toBe(engine.name);
   expect((await store.readModel('fair-sprocket/unit', 'u1'))?.name).toBe('the unit');
-  await store.removeModel('fair-sprocket/engine', 'u1');
+  await store.removeModel({ ...engine, id: 'u1' });
   expect((await store.load()).models.map((m) => m.format)).toEqual(['fair-sprocket/unit']);
+});
+
+const attempt = (answers: number): Attempt => ({
+  format: 'fair-sprocket/attempt',
+  version: 1,
+  id: 'a1',
+  student: 'Wend Halyard',
+  lesson: { id: 'l1', title: 'L', hash: 'a'.repeat(64) },
+  startedAt: '2030-01-01T08:00:00Z',
+  answers: Array.from({ length: answers }, (_v, k) => ({
+    question: `q${k}`,
+    round: 0,
+    answer: { kind: 'choice' as const, choice: 'direct' },
+    confidence: 'guess' as const,
+    at: '2030-01-01T08:00:00Z',
+    score: 0,
+  })),
+});
+
+test('a record that another tab has added to is not written over', async () => {
+  const kv = memoryStore();
+  const [one, two] = [documentStore(kv, direct), documentStore(kv, direct)];
+  const save = (store: typeof one, answers: number, base: number | null) =>
+    store.saveAttempt(
+      { attempt: attempt(answers), source: 'mine' },
+      base === null ? null : attempt(base),
+    );
+  expect((await save(one, 1, null)).outcome).toBe('saved');
+  expect((await save(two, 2, 1)).outcome).toBe('saved');
+  expect((await save(one, 1, 1)).outcome).toBe('conflict');
+  expect((await save(one, 1, null)).outcome).toBe('conflict');
+  expect((await one.readAttempt('a1'))?.attempt.answers).toHaveLength(2);
+});
+
+test('deleted and brought in again in one tab: a save on what was there before is a conflict', async () => {
+  let clock = 1000;
+  const kv = memoryStore();
+  const [one, two] = [documentStore(kv, () => clock), documentStore(kv, () => clock)];
+  const first = await one.saveLesson(record('first'), 0);
+  if (first.outcome !== 'saved') throw new Error(first.outcome);
+  clock += 5;
+  expect(await two.removeLesson(first.record)).toBe(true);
+  const again = await two.saveLesson(record('again'), 0);
+  expect((await one.saveLesson(record('mine'), first.record.revision)).outcome).toBe('conflict');
+  // Undoing a deletion never lands on what was saved since.
+  expect((await one.saveLesson(record('first'), 0)).outcome).toBe('conflict');
+  expect(again.outcome === 'saved' && (await one.readLesson('l1'))?.lesson.title).toBe('again');
+});
+
+test('what can’t be read is never written over, whatever is saved on it', async () => {
+  const newer = { format: 'fair-sprocket/engine', version: 99, id: engine.id };
+  const kv = memoryStore({ [`engine:${engine.id}`]: newer, 'attempt:a1': 'rubbish' });
+  const store = documentStore(kv, direct);
+  expect(await store.saveModel(engine, null)).toEqual({ outcome: 'unreadable' });
+  expect(await store.saveModel(engine, engine)).toEqual({ outcome: 'unreadable' });
+  expect((await store.saveAttempt({ attempt: attempt(0), source: 'mine' }, null)).outcome).toBe(
+    'unreadable',
+  );
+  expect(await kv.get(`engine:${engine.id}`)).toEqual(newer);
+});
+
+test('pictures and versions that nothing needs are let go of; one that just came in is not', async () => {
+  let clock = 1_000_000;
+  const kv = memoryStore();
+  const store = documentStore(kv, () => clock);
+  const step = newStep('s', 'S');
+  const picture = {
+    id: 'p',
+    kind: 'picture' as const,
+    media: 'media/kept.png',
+    alt: '',
+    caption: '',
+  };
+  const shown = newLesson('l2', 'L', { ...step, blocks: [picture] });
+  await store.saveMedia('media/kept.png', new Uint8Array([1]));
+  await store.saveMedia('media/left.png', new Uint8Array([2]));
+  await store.saveLesson({ lesson: shown, origin: 'own', changed: false }, 0);
+  await store.keepVersion('a'.repeat(64), lesson('begun'));
+  await store.keepVersion('b'.repeat(64), lesson('nobody began it'));
+  await store.saveAttempt({ attempt: attempt(0), source: 'mine' }, null);
+  expect(await store.tidy()).toBe(1);
+  clock += 11 * 60_000;
+  expect(await store.tidy()).toBe(1);
+  expect(await store.readMedia('media/left.png')).toBeNull();
+  expect(await store.readMedia('media/kept.png')).toEqual(new Uint8Array([1]));
+  expect((await store.readVersion('a'.repeat(64)))?.title).toBe('begun');
+  expect(await store.readVersion('b'.repeat(64))).toBeNull();
 });

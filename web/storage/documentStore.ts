@@ -7,11 +7,12 @@ import {
   type ModelKind,
 } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
-import type { KeyValueStore } from './keyValueStore';
+import type { Decision, KeyValueStore } from './keyValueStore';
 
 /**
- * Lessons, attempts and pictures over a key–value store. A lesson has a revision: a save that was based
- * on an older one is refused, so that two tabs never overwrite each other in silence.
+ * Lessons, attempts, models and pictures over a key–value store. One rule for every kind: a save names what it was made
+ * on, and where something else stands by now nothing is written and the caller is told. So two tabs never overwrite each
+ * other in silence, and what this program can't read is left alone.
  */
 export type Origin = 'demo' | 'own' | 'imported';
 
@@ -31,12 +32,13 @@ export interface AttemptRecord {
   source: AttemptSource;
 }
 
-export type SaveResult =
-  | { readonly outcome: 'saved'; readonly record: LessonRecord }
-  | { readonly outcome: 'conflict'; readonly stored: LessonRecord };
+/** unreadable: something stands there that this program can't read, such as a newer version's. */
+export type SaveOutcome<T> =
+  | { readonly outcome: 'saved'; readonly record: T }
+  | { readonly outcome: 'conflict'; readonly stored: T }
+  | { readonly outcome: 'unreadable' };
 
-export type ModelSaveResult =
-  { readonly outcome: 'saved' } | { readonly outcome: 'conflict'; readonly stored: Model };
+export type SaveResult = SaveOutcome<LessonRecord>;
 
 export interface Loaded {
   readonly lessons: LessonRecord[];
@@ -46,23 +48,28 @@ export interface Loaded {
   readonly unreadable: string[];
 }
 
-/** Runs one task at a time for a name, across tabs where the browser can. */
-export type Exclusive = <T>(name: string, task: () => Promise<T>) => Promise<T>;
-
 export interface DocumentStore {
   load(): Promise<Loaded>;
   /** @param baseRevision the revision the change was made on; 0 for a new lesson */
   saveLesson(record: Omit<LessonRecord, 'revision'>, baseRevision: number): Promise<SaveResult>;
   readLesson(id: string): Promise<LessonRecord | null>;
-  removeLesson(id: string): Promise<void>;
-  saveAttempt(record: AttemptRecord): Promise<void>;
-  removeAttempt(id: string): Promise<void>;
-  /** @param base what the change was made on; `null` writes over whatever is there */
-  saveModel(model: Model, base: Model | null): Promise<ModelSaveResult>;
+  /** @returns false when it was saved by another tab since */
+  removeLesson(record: LessonRecord): Promise<boolean>;
+  /** @param base what the change was made on; `null` for a new record */
+  saveAttempt(record: AttemptRecord, base: Attempt | null): Promise<SaveOutcome<AttemptRecord>>;
+  readAttempt(id: string): Promise<AttemptRecord | null>;
+  removeAttempt(attempt: Attempt): Promise<boolean>;
+  /** @param base what the change was made on; `null` for a new model */
+  saveModel(model: Model, base: Model | null): Promise<SaveOutcome<Model>>;
   readModel<K extends ModelKind>(kind: K, id: string): Promise<Documents[K] | null>;
-  removeModel(kind: ModelKind, id: string): Promise<void>;
+  removeModel(model: Model): Promise<boolean>;
   readMedia(path: string): Promise<Uint8Array | null>;
   saveMedia(path: string, bytes: Uint8Array): Promise<void>;
+  /** Lets go of pictures that no lesson shows, and of versions that nobody began. @returns how many */
+  tidy(): Promise<number>;
+  /** A lesson as it was when somebody began it. */
+  keepVersion(hash: string, lesson: Lesson): Promise<void>;
+  readVersion(hash: string): Promise<Lesson | null>;
   readSetting(name: string): Promise<unknown>;
   saveSetting(name: string, value: unknown): Promise<void>;
 }
@@ -70,75 +77,153 @@ export interface DocumentStore {
 const LESSON = 'lesson:';
 const ATTEMPT = 'attempt:';
 const MEDIA = 'media:';
+const VERSION = 'version:';
 const SETTING = 'setting:';
-
 /** `unit:`, `converter:` and so on. */
 const prefixOf = (kind: ModelKind): string => `${kind.slice('fair-sprocket/'.length)}:`;
+const keyOf = (model: Model): string => prefixOf(model.format) + model.id;
 
-export function documentStore(store: KeyValueStore, exclusive: Exclusive): DocumentStore {
-  async function readLesson(id: string): Promise<LessonRecord | null> {
-    return lessonRecord(await store.get(LESSON + id));
-  }
-  async function readModel<K extends ModelKind>(kind: K, id: string): Promise<Documents[K] | null> {
-    const opened = openValue(await store.get(prefixOf(kind) + id), kind);
-    return opened.ok ? opened.document : null;
-  }
+/** A picture that was put in this lately may belong to a lesson that is still on its way in. */
+const SETTLED_MS = 10 * 60_000;
+
+const same = (a: unknown, b: unknown): boolean => stringify(a) === stringify(b);
+
+/**
+ * @param read what is stored, or `null` where it can't be read
+ * @param allowed what stands there may be written over
+ */
+function decided<T>(
+  stored: unknown,
+  read: (stored: unknown) => T | null,
+  allowed: (now: T | null) => boolean,
+  next: (now: T | null) => T,
+): Decision<SaveOutcome<T>> {
+  const now = stored === null ? null : read(stored);
+  if (stored !== null && now === null) return { do: 'nothing', result: { outcome: 'unreadable' } };
+  if (now !== null && !allowed(now))
+    return { do: 'nothing', result: { outcome: 'conflict', stored: now } };
+  const record = next(now);
+  return { do: 'write', value: record, result: { outcome: 'saved', record } };
+}
+
+const unless = (changed: boolean): Decision<boolean> =>
+  changed ? { do: 'nothing', result: false } : { do: 'remove', result: true };
+
+/** @param now milliseconds; the revision of a lesson is when it was saved, so that no two are alike */
+export function documentStore(store: KeyValueStore, now: () => number): DocumentStore {
+  const readModel = async <K extends ModelKind>(kind: K, id: string) =>
+    modelOf(await store.get(prefixOf(kind) + id), kind);
   return {
-    readLesson,
     async load() {
       const lessons: LessonRecord[] = [];
       const attempts: AttemptRecord[] = [];
       const models: Model[] = [];
       const unreadable: string[] = [];
+      const put = <T>(list: T[], key: string, record: T | null) =>
+        void (record === null ? unreadable.push(key) : list.push(record));
       for (const key of await store.keys()) {
-        if (key.startsWith(LESSON)) {
-          const record = lessonRecord(await store.get(key));
-          if (record) lessons.push(record);
-          else unreadable.push(key);
-        } else if (key.startsWith(ATTEMPT)) {
-          const record = attemptRecord(await store.get(key));
-          if (record) attempts.push(record);
-          else unreadable.push(key);
-        } else {
-          const kind = MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
-          if (!kind) continue;
-          const opened = openValue(await store.get(key), kind);
-          if (opened.ok) models.push(opened.document);
-          else unreadable.push(key);
-        }
+        const kind = MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
+        if (kind) put(models, key, modelOf(await store.get(key), kind));
+        else if (key.startsWith(LESSON)) put(lessons, key, lessonRecord(await store.get(key)));
+        else if (key.startsWith(ATTEMPT)) put(attempts, key, attemptRecord(await store.get(key)));
       }
       return { lessons, attempts, models, unreadable };
     },
+    readLesson: async (id) => lessonRecord(await store.get(LESSON + id)),
     saveLesson: (record, baseRevision) =>
-      exclusive(LESSON + record.lesson.id, async () => {
-        const stored = await readLesson(record.lesson.id);
-        if (stored && stored.revision !== baseRevision) return { outcome: 'conflict', stored };
-        const saved = { ...record, revision: baseRevision + 1 };
-        await store.set(LESSON + record.lesson.id, saved);
-        return { outcome: 'saved', record: saved };
+      store.change(LESSON + record.lesson.id, (stored) =>
+        decided(
+          stored,
+          lessonRecord,
+          (there) => there?.revision === baseRevision,
+          (there) => ({
+            ...record,
+            revision: Math.max(now(), (there?.revision ?? 0) + 1, baseRevision + 1),
+          }),
+        ),
+      ),
+    removeLesson: ({ lesson, revision }) =>
+      store.change(LESSON + lesson.id, (stored) => {
+        const there = lessonRecord(stored);
+        return unless(there !== null && there.revision !== revision);
       }),
-    removeLesson: (id) => store.remove(LESSON + id),
-    saveAttempt: (record) => store.set(ATTEMPT + record.attempt.id, record),
-    removeAttempt: (id) => store.remove(ATTEMPT + id),
-    saveModel: (model, base) => {
-      const key = prefixOf(model.format) + model.id;
-      return exclusive(key, async () => {
-        const stored = base && (await readModel(model.format, model.id));
-        if (stored && stringify(stored) !== stringify(base)) return { outcome: 'conflict', stored };
-        await store.set(key, model);
-        return { outcome: 'saved' };
-      });
-    },
+    saveAttempt: (record, base) =>
+      store.change(ATTEMPT + record.attempt.id, (stored) =>
+        decided(
+          stored,
+          attemptRecord,
+          (there) => same(there?.attempt, base),
+          () => record,
+        ),
+      ),
+    readAttempt: async (id) => attemptRecord(await store.get(ATTEMPT + id)),
+    removeAttempt: (attempt) =>
+      store.change(ATTEMPT + attempt.id, (stored) => {
+        const there = attemptRecord(stored);
+        return unless(there !== null && !same(there.attempt, attempt));
+      }),
+    saveModel: (model, base) =>
+      store.change(keyOf(model), (stored) =>
+        decided<Model>(
+          stored,
+          (value) => modelOf(value, model.format),
+          (there) => same(there, base),
+          () => model,
+        ),
+      ),
     readModel,
-    removeModel: (kind, id) => store.remove(prefixOf(kind) + id),
-    async readMedia(path) {
-      const bytes = await store.get(MEDIA + path);
-      return bytes instanceof Uint8Array ? bytes : null;
+    removeModel: (model) =>
+      store.change(keyOf(model), (stored) => {
+        const there = modelOf(stored, model.format);
+        return unless(there !== null && !same(there, model));
+      }),
+    readMedia: async (path) => picture(await store.get(MEDIA + path))?.bytes ?? null,
+    saveMedia: (path, bytes) => store.set(MEDIA + path, { bytes, at: now() }),
+    async tidy() {
+      const keys = await store.keys();
+      const texts = new Map<string, string>();
+      for (const key of keys)
+        if ([LESSON, VERSION, ATTEMPT].some((kind) => key.startsWith(kind)))
+          texts.set(key, stringify(await store.get(key)) ?? '');
+      const begun = [...texts].filter(([key]) => key.startsWith(ATTEMPT)).map(([, text]) => text);
+      const idle = keys.filter(
+        (key) =>
+          key.startsWith(VERSION) &&
+          !begun.some((text) => text.includes(key.slice(VERSION.length))),
+      );
+      // What can't be read may need its pictures: they are looked for as they are written.
+      const needed = new Set<string>();
+      for (const [key, text] of texts)
+        if (!idle.includes(key))
+          for (const [path] of text.matchAll(/media\/[\w.-]+/g)) needed.add(path);
+      for (const key of keys) {
+        if (!key.startsWith(MEDIA) || needed.has(key.slice(MEDIA.length))) continue;
+        const kept = picture(await store.get(key));
+        if (!kept || now() - kept.at >= SETTLED_MS) idle.push(key);
+      }
+      for (const key of idle) await store.remove(key);
+      return idle.length;
     },
-    saveMedia: (path, bytes) => store.set(MEDIA + path, bytes),
+    keepVersion: (hash, lesson) => store.set(VERSION + hash, lesson),
+    async readVersion(hash) {
+      const opened = openValue(await store.get(VERSION + hash), 'fair-sprocket/lesson');
+      return opened.ok ? opened.document : null;
+    },
     readSetting: (name) => store.get(SETTING + name),
     saveSetting: (name, value) => store.set(SETTING + name, value),
   };
+}
+
+function modelOf<K extends ModelKind>(value: unknown, kind: K): Documents[K] | null {
+  const opened = openValue(value, kind);
+  return opened.ok ? opened.document : null;
+}
+
+function picture(value: unknown): { bytes: Uint8Array; at: number } | null {
+  if (value instanceof Uint8Array) return { bytes: value, at: 0 };
+  if (typeof value !== 'object' || value === null) return null;
+  const { bytes, at } = value as { bytes?: unknown; at?: unknown };
+  return bytes instanceof Uint8Array ? { bytes, at: typeof at === 'number' ? at : 0 } : null;
 }
 
 function lessonRecord(value: unknown): LessonRecord | null {

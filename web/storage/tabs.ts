@@ -3,6 +3,7 @@ import type { ModelKind } from '../../core/formats';
 /** Word between tabs of this application on the same machine. */
 export type TabMessage =
   | { readonly type: 'lesson-saved'; readonly id: string; readonly revision: number }
+  | { readonly type: 'attempt-saved'; readonly id: string }
   | { readonly type: 'model-saved'; readonly kind: ModelKind; readonly id: string };
 
 export interface Tabs {

@@ -3,8 +3,12 @@ import type { FileWorker } from './protocol';
 import { withWorker } from './withWorker';
 
 /** A worker for one file, so that a bad file can't linger. */
-export const withFileWorker = <T>(work: (worker: Remote<FileWorker>) => Promise<T>): Promise<T> =>
+export const withFileWorker = <T>(
+  work: (worker: Remote<FileWorker>) => Promise<T>,
+  signal?: AbortSignal,
+): Promise<T> =>
   withWorker<FileWorker, T>(
     new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
     work,
+    signal,
   );

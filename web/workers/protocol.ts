@@ -40,7 +40,14 @@ import type {
   SymptomRow,
 } from '../../core/faults';
 import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
-import type { FaultKeyResult, WhichTestQuestion } from '../../core/lesson';
+import type {
+  Attempt,
+  ClassBook,
+  FaultKeyResult,
+  Lesson,
+  SealVerdict,
+  WhichTestQuestion,
+} from '../../core/lesson';
 import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
@@ -218,4 +225,23 @@ export interface FaultWorker {
   report(faultCase: FaultCase): CaseReport;
   /** Another fault for the machine of the open case. */
   draw(seed: string, difficulty: Difficulty): DrawnCase | null;
+}
+
+/** Messages between the page and the worker that grades a class. */
+export interface BookRequest {
+  readonly lesson: Lesson;
+  readonly attempts: readonly Attempt[];
+  /** Ids of the records that count where a student has several. */
+  readonly chosen: readonly string[];
+  /** Earlier versions of the lesson, by their hash. */
+  readonly versions: Readonly<Record<string, Lesson>>;
+}
+
+export interface GradedBook {
+  readonly book: ClassBook;
+  readonly seals: readonly { readonly id: string; readonly verdict: SealVerdict }[];
+}
+
+export interface GradingWorker {
+  book(request: BookRequest): GradedBook;
 }

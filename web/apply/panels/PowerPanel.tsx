@@ -1,4 +1,3 @@
-import { InputNumber } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -12,6 +11,7 @@ import {
 import { isZero, toNumber, type Fraction } from '../../../core/numerics';
 import { formatNumber } from '../../shared/numbers';
 import { memberName } from '../../shared/unitNames';
+import { TypedNumber } from '../../shared/TypedNumber';
 
 interface Props {
   unit: Unit;
@@ -50,14 +50,14 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
       {MESHES.map((kind) => (
         <label className="row" key={kind}>
           <span>{t(`apply.meshes.${kind}`)}</span>
-          <InputNumber
-            aria-label={t(`apply.meshes.${kind}`)}
+          <TypedNumber
+            label={t(`apply.meshes.${kind}`)}
             min={50}
             max={100}
             step={0.5}
             value={Number((100 * mesh[kind]).toFixed(3))}
             suffix="%"
-            onChange={(value) => value !== null && setMesh({ ...mesh, [kind]: value / 100 })}
+            onValue={(value) => value !== null && setMesh({ ...mesh, [kind]: value / 100 })}
             style={{ width: 110 }}
           />
         </label>

@@ -1,13 +1,14 @@
-import { Alert, App, Button, Checkbox, InputNumber, Modal, Progress } from 'antd';
+import { Alert, App, Button, Checkbox, Modal, Progress } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { solveUnit, withTeeth, type FoundTeeth, type Unit } from '../../../core/geartrain';
 import { toNumber } from '../../../core/numerics';
-import { useAppDispatch, useServices } from '../../app/hooks';
+import { useServices } from '../../app/hooks';
+import { useKeep } from '../../app/useKeep';
 import { reasonOf } from '../../app/thunk';
 import { formatNumber, formatRatio } from '../../shared/numbers';
-import { saveModel } from '../../models/modelsSlice';
 import { searchInWorkers } from '../../workers/searchWorkers';
+import { TypedNumber } from '../../shared/TypedNumber';
 import './ToothSearchDialog.css';
 import { gearName } from '../../shared/unitNames';
 
@@ -33,7 +34,7 @@ const IDLE: Running = { share: 0, tried: 0, found: [], done: false, failure: '' 
 export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () => void }) {
   const { t } = useTranslation();
   const { message } = App.useApp();
-  const dispatch = useAppDispatch();
+  const saved = useKeep();
   const services = useServices();
   const [wishes, setWishes] = useState(() => wishesOf(unit));
   const [fewestSun, setFewestSun] = useState(18);
@@ -63,15 +64,13 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
         })),
     );
   };
-  const keep = (teeth: FoundTeeth['teeth']) => {
+  const keep = async (teeth: FoundTeeth['teeth']) => {
     const made = {
       ...withTeeth(unit, teeth),
       id: services.newId(),
       name: t('search.nameOf', { name: unit.name }),
     };
-    void dispatch(saveModel({ model: made })).then(() =>
-      message.success(t('search.kept', { name: made.name })),
-    );
+    if (await saved.model(made, null)) message.success(t('search.kept', { name: made.name }));
   };
   return (
     <Modal title={t('search.title')} open onCancel={onClose} footer={null} width={860}>
@@ -85,14 +84,14 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
             >
               {wish.name}
             </Checkbox>
-            <InputNumber
-              aria-label={t('search.wanted', { range: wish.name })}
+            <TypedNumber
+              label={t('search.wanted', { range: wish.name })}
               value={wish.ratio}
               step={0.01}
               min={-50}
               max={50}
               disabled={!wish.on}
-              onChange={(v) =>
+              onValue={(v) =>
                 v !== null && v !== 0 && setWishes(wishes.with(k, { ...wish, ratio: v }))
               }
             />
@@ -102,22 +101,22 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
       <div className="row search-limits">
         <label className="row">
           {t('search.fewestSun')}
-          <InputNumber
-            aria-label={t('search.fewestSun')}
+          <TypedNumber
+            label={t('search.fewestSun')}
             min={12}
             max={60}
             value={fewestSun}
-            onChange={(v) => v !== null && setFewestSun(v)}
+            onValue={(v) => v !== null && setFewestSun(v)}
           />
         </label>
         <label className="row">
           {t('search.mostRing')}
-          <InputNumber
-            aria-label={t('search.mostRing')}
+          <TypedNumber
+            label={t('search.mostRing')}
             min={40}
             max={160}
             value={mostRing}
-            onChange={(v) => v !== null && setMostRing(v)}
+            onValue={(v) => v !== null && setMostRing(v)}
           />
         </label>
         {busy ? (
@@ -172,7 +171,7 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
                 ))}
                 <td className="num">{formatNumber(100 * f.error, 2)} %</td>
                 <td>
-                  <Button size="small" onClick={() => keep(f.teeth)}>
+                  <Button size="small" onClick={() => void keep(f.teeth)}>
                     {t('search.keep')}
                   </Button>
                 </td>

@@ -36,7 +36,7 @@ export function BuilderBar({ draft, stepId, autosave }: Props) {
   const redo = () => canRedo && dispatch(ActionCreators.redo());
   useShortcuts({ 'mod+z': undo, 'mod+shift+z': redo, 'mod+y': redo });
   const { state } = autosave;
-  const failed = state === 'failed' || state === 'conflict';
+  const failed = state === 'failed' || state === 'stopped';
   return (
     <div className="builder-bar">
       <span className="builder-state" data-state={state} role="status">
@@ -50,7 +50,7 @@ export function BuilderBar({ draft, stepId, autosave }: Props) {
         {t(`builder.states.${state}`, { reason: autosave.reason })}
         {state === 'failed' && (
           <>
-            <Button size="small" onClick={autosave.saveNow}>
+            <Button size="small" onClick={() => void autosave.saveNow()}>
               {t('builder.tryAgain')}
             </Button>
             <Button size="small" onClick={() => exportLessonText(draft)}>

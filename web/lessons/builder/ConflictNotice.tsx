@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import type { Lesson } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../app/hooks';
-import { saveLesson } from '../librarySlice';
+import { useKeep } from '../../app/useKeep';
 import { draftOpened } from './draftSlice';
 import type { Autosave } from './useAutosave';
 
@@ -11,6 +11,7 @@ import type { Autosave } from './useAutosave';
 export function ConflictNotice({ draft, autosave }: { draft: Lesson; autosave: Autosave }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
+  const keep = useKeep();
   const navigate = useNavigate();
   const services = useServices();
   const { other, rebase } = autosave;
@@ -26,9 +27,8 @@ export function ConflictNotice({ draft, autosave }: { draft: Lesson; autosave: A
       id: services.newId(),
       title: t('library.myVersion', { title: draft.title }),
     };
-    await dispatch(
-      saveLesson({ lesson: copy, origin: 'own', changed: false, baseRevision: 0 }),
-    ).unwrap();
+    if (!(await keep.lesson({ lesson: copy, origin: 'own', changed: false, baseRevision: 0 })))
+      return;
     takeOther();
     await navigate(`/teach/lessons/${copy.id}`);
   };

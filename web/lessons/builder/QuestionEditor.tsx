@@ -1,4 +1,4 @@
-import { Checkbox, Collapse, Input, InputNumber, Segmented, Select } from 'antd';
+import { Checkbox, Collapse, Input, Segmented, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
   answerKey,
@@ -42,6 +42,7 @@ import { SetupEditor } from './BenchEditor';
 import { useLessonModels } from './useLessonModels';
 import { useRig } from './useRig';
 import { UnitQuestionEditor } from './UnitQuestionEditor';
+import { TypedNumber } from '../../shared/TypedNumber';
 
 interface Props {
   question: Question;
@@ -238,14 +239,14 @@ function NumberFields({ question, onQuestion }: NumberProps) {
       <div className="field">
         <span className="label">{t('question.tolerance')}</span>
         <span className="row">
-          <InputNumber
-            aria-label={t('question.tolerance')}
+          <TypedNumber
+            label={t('question.tolerance')}
             min={0}
             max={1000}
             step={0.5}
             value={Number(shown.toFixed(3))}
             style={{ width: 90 }}
-            onChange={(value) =>
+            onValue={(value) =>
               value !== null &&
               onQuestion({ ...question, tolerance: { ...tolerance, value: stored(value) } })
             }

@@ -1,4 +1,4 @@
-import { Input, InputNumber, Select } from 'antd';
+import { Input, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '../../../core/geartrain';
 import {
@@ -18,6 +18,7 @@ import { UnitSetupEditor } from './UnitBenchEditor';
 import { ModelPicker } from './ModelPicker';
 import { RangesField } from './RangesField';
 import { useLessonModels } from './useLessonModels';
+import { TypedNumber } from '../../shared/TypedNumber';
 
 interface Props {
   question: UnitQuestion;
@@ -96,13 +97,13 @@ function Fields({ question, unit, onQuestion }: FieldProps) {
           />
           <label className="row">
             <span className="label">{t('question.tolerance')}</span>
-            <InputNumber
-              aria-label={t('question.tolerance')}
+            <TypedNumber
+              label={t('question.tolerance')}
               min={0}
               max={100}
               step={0.5}
               value={question.tolerance.value}
-              onChange={(value) =>
+              onValue={(value) =>
                 value !== null && onQuestion({ ...question, tolerance: { kind: 'percent', value } })
               }
             />

@@ -2,14 +2,14 @@ import { App, Button, Dropdown } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { questionsOf } from '../../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { useAppSelector, useServices } from '../../app/hooks';
+import { useKeep } from '../../app/useKeep';
 import { reasonOf } from '../../app/thunk';
 import { useUndoNotice } from '../../shared/useUndoNotice';
 import { selectAttempts } from '../../classBook/attemptsSlice';
 import { exportLesson } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
 import type { LessonRecord } from '../../storage/documentStore';
-import { removeLesson, saveLesson } from '../librarySlice';
 
 /** One lesson as a job card. */
 export function LessonCard({ record, door }: { record: LessonRecord; door: 'teach' | 'learn' }) {
@@ -63,34 +63,28 @@ function TeachActions({ record }: { record: LessonRecord }) {
   const { t } = useTranslation();
   const { message } = App.useApp();
   const undoNotice = useUndoNotice();
-  const dispatch = useAppDispatch();
+  const keep = useKeep();
   const services = useServices();
   const { lesson, origin } = record;
   const failed = (reason: unknown) =>
     void message.error(t('storage.saveFailed', { reason: reasonOf(reason) }));
 
-  const duplicate = () => {
-    const copy = {
-      ...lesson,
-      id: services.newId(),
-      title: t('library.copyOf', { title: lesson.title }),
-    };
-    dispatch(saveLesson({ lesson: copy, origin: 'own', changed: false, baseRevision: 0 }))
-      .unwrap()
-      .catch(failed);
-  };
-  const restore = () => {
-    dispatch(saveLesson({ lesson, origin, changed: record.changed, baseRevision: 0 }))
-      .unwrap()
-      .catch(failed);
-  };
-  const remove = () => {
-    dispatch(removeLesson(lesson.id))
-      .unwrap()
-      .then(() => {
-        undoNotice(`removed-${lesson.id}`, t('library.removed', { title: lesson.title }), restore);
-      })
-      .catch(failed);
+  const duplicate = () =>
+    void keep.lesson({
+      lesson: {
+        ...lesson,
+        id: services.newId(),
+        title: t('library.copyOf', { title: lesson.title }),
+      },
+      origin: 'own',
+      changed: false,
+      baseRevision: 0,
+    });
+  const restore = () =>
+    void keep.lesson({ lesson, origin, changed: record.changed, baseRevision: 0 });
+  const remove = async () => {
+    if (await keep.without.lesson(record))
+      undoNotice(`removed-${lesson.id}`, t('library.removed', { title: lesson.title }), restore);
   };
 
   return (
@@ -105,7 +99,12 @@ function TeachActions({ record }: { record: LessonRecord }) {
         menu={{
           items: [
             { key: 'duplicate', label: t('library.duplicate'), onClick: duplicate },
-            { key: 'delete', label: t('library.delete'), danger: true, onClick: remove },
+            {
+              key: 'delete',
+              label: t('library.delete'),
+              danger: true,
+              onClick: () => void remove(),
+            },
           ],
         }}
       >

@@ -1,13 +1,14 @@
 import { FolderOpenOutlined, PlusOutlined, ReloadOutlined } from '../../shared/icons';
-import { App, Button, Spin } from 'antd';
+import { Button, Spin } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { newLesson, newStep } from '../../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { useAppSelector, useServices } from '../../app/hooks';
+import { useKeep } from '../../app/useKeep';
 import { ImportReport } from '../../files/ImportReport';
 import { useImporter } from '../../files/useImporter';
 import { FileButton } from '../../shared/FileButton';
-import { saveLesson, selectLibrary } from '../librarySlice';
+import { selectLibrary } from '../librarySlice';
 import { LessonCard } from './LessonCard';
 import { useResetDemo } from './useResetDemo';
 import './LessonLibrary.css';
@@ -15,8 +16,7 @@ import './LessonLibrary.css';
 /** All lessons of this browser: to build and run (Teach) or to work through (Learn). */
 export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
-  const dispatch = useAppDispatch();
+  const keep = useKeep();
   const navigate = useNavigate();
   const services = useServices();
   const library = useAppSelector(selectLibrary);
@@ -26,14 +26,8 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
   const create = async () => {
     const step = newStep(services.newId(), t('library.firstStep'));
     const lesson = newLesson(services.newId(), t('library.untitled'), step);
-    try {
-      await dispatch(
-        saveLesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }),
-      ).unwrap();
+    if (await keep.lesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }))
       await navigate(`/teach/lessons/${lesson.id}`);
-    } catch (reason) {
-      void message.error(t('storage.saveFailed', { reason: String(reason) }));
-    }
   };
 
   return (

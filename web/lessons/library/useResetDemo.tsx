@@ -1,35 +1,35 @@
 import { App } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useStore } from 'react-redux';
-import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
-import { resetDemo } from '../../app/startUp';
+import { useServices } from '../../app/hooks';
+import { changedDemo, resetDemo, type ChangedDemo } from '../../app/startUp';
 import type { AppStore } from '../../app/store';
 import { reasonOf } from '../../app/thunk';
-import { saveLesson, selectLibrary } from '../librarySlice';
+import { useKeep } from '../../app/useKeep';
 
-/** Brings the demo world back. Demo lessons that were changed are kept as copies unless the user declines. */
+/** Brings the demo world back. What of it was changed is kept as copies. */
 export function useResetDemo(): () => Promise<void> {
   const { t } = useTranslation();
   const { modal, message } = App.useApp();
-  const dispatch = useAppDispatch();
+  const keep = useKeep();
   const services = useServices();
   const store = useStore() as AppStore;
-  const library = useAppSelector(selectLibrary);
 
-  async function run(keep: boolean): Promise<void> {
+  async function run({ lessons, models }: ChangedDemo): Promise<void> {
     try {
-      const changed = Object.values(library.byId).filter((r) => r.origin === 'demo' && r.changed);
-      if (keep)
-        for (const { lesson } of changed) {
-          const copy = {
-            ...lesson,
-            id: services.newId(),
-            title: t('library.myVersion', { title: lesson.title }),
-          };
-          await dispatch(
-            saveLesson({ lesson: copy, origin: 'own', changed: false, baseRevision: 0 }),
-          ).unwrap();
-        }
+      for (const { lesson } of lessons) {
+        const copy = {
+          ...lesson,
+          id: services.newId(),
+          title: t('library.myVersion', { title: lesson.title }),
+        };
+        const request = { lesson: copy, origin: 'own', changed: false, baseRevision: 0 } as const;
+        if (!(await keep.lesson(request))) return;
+      }
+      for (const model of models) {
+        const name = t('library.myVersion', { title: model.name });
+        if (!(await keep.model({ ...model, id: services.newId(), name }, null))) return;
+      }
       await resetDemo(store, services);
       void message.success(t('library.demoBack'));
     } catch (error) {
@@ -38,16 +38,18 @@ export function useResetDemo(): () => Promise<void> {
   }
 
   return async () => {
-    const changed = Object.values(library.byId).filter((r) => r.origin === 'demo' && r.changed);
-    if (changed.length === 0) return run(false);
-    const keep = await modal.confirm({
+    const changed = await changedDemo(services);
+    const titles = [
+      ...changed.lessons.map((r) => r.lesson.title),
+      ...changed.models.map((m) => m.name),
+    ];
+    if (titles.length === 0) return run(changed);
+    const go = await modal.confirm({
       title: t('library.resetTitle'),
-      content: t('library.resetDetail', {
-        titles: changed.map((r) => r.lesson.title).join(', '),
-      }),
+      content: t('library.resetDetail', { titles: titles.join(', ') }),
       okText: t('library.resetKeep'),
       cancelText: t('app.cancel'),
     });
-    if (keep) await run(true);
+    if (go) await run(changed);
   };
 }

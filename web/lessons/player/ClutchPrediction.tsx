@@ -34,7 +34,6 @@ export function ClutchPrediction({ question, rig, draft, onDraft, onCommit }: Pr
   const numbers = useNumbers();
   const [number, setNumber] = useState<number | null>(null);
   const [choice, setChoice] = useState<string | null>(null);
-  const torque = number === null ? null : numbers.fromDisplay(number, 'torque');
   const options = optionsOf();
   const asksTorque =
     (question.kind === 'will-it-hold' && question.ask === 'holds') ||
@@ -42,7 +41,7 @@ export function ClutchPrediction({ question, rig, draft, onDraft, onCommit }: Pr
   return (
     <PredictionForm
       prompt={clutchPrompt(t, numbers, question, rig)}
-      answer={answerOf(question, draft, torque, choice)}
+      answer={answerOf(question, draft, number, choice)}
       onCommit={onCommit}
     >
       {question.kind === 'set-free-play' && rig.clutch && (
@@ -79,7 +78,7 @@ export function ClutchPrediction({ question, rig, draft, onDraft, onCommit }: Pr
               ? 'clutchPrompts.itCanHold'
               : 'clutchPrompts.itCarries',
           )}
-          unit={numbers.unit('torque')}
+          quantity="torque"
           value={number}
           onValue={setNumber}
         />

@@ -38,12 +38,10 @@ export function ConverterPrediction({ question, rig, draft, onDraft, onCommit }:
       : question.kind === 'predict-change'
         ? quantityChanged(question.of)
         : null;
-  const stored =
-    number === null || quantity === null ? number : numbers.fromDisplay(number, quantity);
   return (
     <PredictionForm
       prompt={converterPrompt(t, numbers, question, rig)}
-      answer={answerOf(question, draft, stored, way)}
+      answer={answerOf(question, draft, number, way)}
       onCommit={onCommit}
     >
       {question.kind === 'operate' && (
@@ -64,7 +62,7 @@ export function ConverterPrediction({ question, rig, draft, onDraft, onCommit }:
       {question.kind === 'read-match' && (
         <NumberInput
           label={t(`matchAsks.${question.ask}`)}
-          unit={quantity ? numbers.unit(quantity) : ''}
+          quantity={quantity}
           value={number}
           onValue={setNumber}
         />
@@ -79,7 +77,8 @@ export function ConverterPrediction({ question, rig, draft, onDraft, onCommit }:
           />
           <NumberInput
             label={t(`changed.${question.of}`)}
-            unit={quantity ? numbers.unit(quantity) : 's'}
+            quantity={quantity}
+            unit="s"
             value={number}
             onValue={setNumber}
           />

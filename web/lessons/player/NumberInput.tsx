@@ -1,30 +1,40 @@
-import { InputNumber } from 'antd';
+import { ANSWER_LIMITS } from '../../../core/lesson';
+import type { Quantity } from '../../../core/quantities';
+import { useNumbers } from '../../shared/numbers';
+import { TypedNumber } from '../../shared/TypedNumber';
 
 interface Props {
   label: string;
-  unit: string;
+  /** Typed in the reader's units; left out for a plain number. */
+  quantity?: Quantity | null;
+  /** The unit's sign where it is none of the quantities'. */
+  unit?: string;
+  /** In SI. */
   value: number | null;
   onValue: (value: number | null) => void;
 }
 
-/** A large field for a predicted number, with its unit. */
-export function NumberInput({ label, unit, value, onValue }: Props) {
+/** A large field for a predicted number, with its unit. What it takes, a record can hold. */
+export function NumberInput({ label, quantity, unit = '', value, onValue }: Props) {
+  const numbers = useNumbers();
+  const shown = (v: number) => (quantity ? numbers.toDisplay(v, quantity) : v);
+  const { min, max } = ANSWER_LIMITS.magnitude;
   return (
     <label className="prediction-number">
       <span className="label">{label}</span>
       <span className="row">
-        <InputNumber
+        <TypedNumber
           size="large"
-          min={0}
-          max={1e6}
-          value={value}
-          onChange={onValue}
-          decimalSeparator="."
-          inputMode="decimal"
+          label={label}
+          min={shown(min)}
+          max={shown(max)}
+          value={value === null ? null : shown(value)}
+          onValue={(v) =>
+            onValue(v === null ? null : quantity ? numbers.fromDisplay(v, quantity) : v)
+          }
           controls={false}
-          aria-label={label}
         />
-        <span className="prediction-unit">{unit}</span>
+        <span className="prediction-unit">{quantity ? numbers.unit(quantity) : unit}</span>
       </span>
     </label>
   );

@@ -12,8 +12,14 @@ import { RECORD, selectPlayer, stepShown } from './playerSlice';
 import { useFocus } from './usePlayerStep';
 import './Player.css';
 
+interface Props {
+  lesson: Lesson;
+  /** The lesson has been changed since it was begun. */
+  earlier: boolean;
+}
+
 /** The player: steps as tags, the drawing, and beside it what is said and asked. */
-export function Player({ lesson }: { lesson: Lesson }) {
+export function Player({ lesson, earlier }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const player = useAppSelector(selectPlayer);
@@ -30,6 +36,7 @@ export function Player({ lesson }: { lesson: Lesson }) {
       <StepTags
         lesson={lesson}
         current={ids[index] ?? RECORD}
+        earlier={earlier}
         onStep={(id) => go(ids.indexOf(id))}
       />
       {step ? (

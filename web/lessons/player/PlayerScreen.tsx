@@ -1,8 +1,9 @@
-import { useEffect } from 'react';
+import { App } from 'antd';
+import { useEffect, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { lessonHash } from '../../../core/formats';
-import type { Attempt } from '../../../core/lesson';
+import type { Attempt, Lesson } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
 import { NotFound } from '../../app/NotFound';
 import { settingsChanged } from '../../app/settingsSlice';
@@ -16,6 +17,7 @@ import { StartPanel } from './StartPanel';
 /** A lesson as a student works through it; in preview nothing is recorded. */
 export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
   const { t } = useTranslation();
+  const { message } = App.useApp();
   const { lessonId } = useParams();
   const dispatch = useAppDispatch();
   const services = useServices();
@@ -35,13 +37,29 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
     [dispatch, lessonId, mode],
   );
 
+  const hash = useMemo(() => (record ? lessonHash(record.lesson) : ''), [record]);
   if (!record) return <NotFound />;
   const { lesson } = record;
-  const hash = lessonHash(lesson);
   const running = player.attempt?.lesson.id === lesson.id && player.mode === mode;
   const first = mode === 'preview' && lesson.steps.find((s) => s.id === asked.get('step'));
-  const begin = (attempt: Attempt) =>
-    dispatch(attemptStarted({ mode, attempt, stepId: (first || lesson.steps[0])?.id ?? null }));
+  const begin = (attempt: Attempt, as: Lesson = lesson) =>
+    dispatch(
+      attemptStarted({
+        mode,
+        attempt,
+        lesson: as,
+        stepId: (first || as.steps[0])?.id ?? null,
+      }),
+    );
+  /** It goes on with the version it began. */
+  const goOn = async (attempt: Attempt) => {
+    const as =
+      attempt.lesson.hash === hash
+        ? lesson
+        : await services.documents.readVersion(attempt.lesson.hash).catch(() => null);
+    if (as) begin(attempt, as);
+    else void message.error(t('player.versionGone'));
+  };
   const fresh = (student: string): Attempt => ({
     format: 'fair-sprocket/attempt',
     version: 1,
@@ -52,9 +70,17 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
     answers: [],
   });
 
-  if (running) return <Player lesson={lesson} />;
+  if (running && player.lesson)
+    return (
+      <Player
+        lesson={player.lesson}
+        earlier={mode === 'learn' && player.attempt?.lesson.hash !== hash}
+      />
+    );
   const open = Object.values(attempts)
-    .filter((r) => r.source === 'mine' && r.attempt.lesson.hash === hash && !r.attempt.finishedAt)
+    .filter(
+      (r) => r.source === 'mine' && r.attempt.lesson.id === lesson.id && !r.attempt.finishedAt,
+    )
     .map((r) => r.attempt);
   return (
     <StartPanel
@@ -62,10 +88,14 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
       mode={mode}
       open={mode === 'learn' ? open : []}
       onStart={(name) => {
-        if (mode === 'learn') dispatch(settingsChanged({ student: name }));
+        if (mode === 'learn') {
+          dispatch(settingsChanged({ student: name }));
+          // Where it can't be kept, the lesson as it is now will have to do.
+          services.documents.keepVersion(hash, lesson).catch(() => undefined);
+        }
         begin(fresh(mode === 'learn' ? name : t('player.previewName')));
       }}
-      onContinue={begin}
+      onContinue={(attempt) => void goOn(attempt)}
     />
   );
 }

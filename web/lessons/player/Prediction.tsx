@@ -34,8 +34,7 @@ export function Prediction({ question, setup, given, onCommit }: Props) {
   const [choice, setChoice] = useState<string | null>(null);
   const key = answerKey(question, setup);
   const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
-  const stored = value === null ? null : quantity ? numbers.fromDisplay(value, quantity) : value;
-  const answer = answerOf(question, { value: stored, direction, choice, given });
+  const answer = answerOf(question, { value, direction, choice, given });
 
   if (!key.ok) return <QuestionFaultAlert fault={key.fault} />;
   return (
@@ -47,7 +46,8 @@ export function Prediction({ question, setup, given, onCommit }: Props) {
       {question.kind === 'number' && (
         <NumberInput
           label={t(`asks.${question.ask}`)}
-          unit={quantity ? numbers.unit(quantity) : ': 1'}
+          quantity={quantity}
+          unit=": 1"
           value={value}
           onValue={setValue}
         />

@@ -1,13 +1,16 @@
 import { DownloadOutlined } from '../../shared/icons';
 import { Button } from 'antd';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { attemptScore, classBook, questionsOf, subjectOf, type Lesson } from '../../../core/lesson';
+import { attemptScore, questionsOf, subjectFor, type Lesson } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
-import { saveAttempt } from '../../classBook/attemptsSlice';
+import { useClassBook } from '../../classBook/useClassBook';
 import { exportAttempt } from '../../files/exportFiles';
 import { formatNumber, useNumbers } from '../../shared/numbers';
 import { answerFor, promptFor } from '../subjectWords';
 import { attemptFinished, selectPlayer } from './playerSlice';
+import { UnsavedNotice } from './UnsavedNotice';
+import { useKeepAttempt } from './useKeepAttempt';
 import './RecordPanel.css';
 
 /** The end of a lesson: the student's record, to finish and to take along. */
@@ -17,16 +20,17 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
   const dispatch = useAppDispatch();
   const services = useServices();
   const { attempt, mode } = useAppSelector(selectPlayer);
+  const { keep, unsaved } = useKeepAttempt();
+  const attempts = useMemo(() => (attempt ? [attempt] : []), [attempt]);
+  const { book } = useClassBook(lesson, attempts);
   if (!attempt) return null;
   const questions = questionsOf(lesson);
-  const row = classBook(lesson, [attempt]).rows[0];
+  const row = book?.rows[0];
   const score = attemptScore(attempt, questions.length);
-  const finish = () => {
-    const finishedAt = services.now();
-    const finished = { ...attempt, finishedAt };
+  const takeAlong = async () => {
+    const finishedAt = attempt.finishedAt ?? services.now();
     dispatch(attemptFinished(finishedAt));
-    if (mode === 'learn') void dispatch(saveAttempt({ attempt: finished, source: 'mine' }));
-    return finished;
+    exportAttempt(await keep({ ...attempt, finishedAt }));
   };
   return (
     <section className="player-reading record" aria-label={t('player.yourRecord')}>
@@ -52,8 +56,16 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
         <tbody>
           {questions.map(({ id, question }, k) => {
             const cell = row?.cells[k];
-            const subject = subjectOf(lesson, question, cell?.answer ?? null);
-            const worded = cell && answerFor(t, numbers, question, subject, cell.answer.answer);
+            const subject = subjectFor(lesson, question, {
+              student: attempt.student,
+              lessonId: lesson.id,
+              questionId: id,
+              round: 0,
+            });
+            const worded =
+              cell &&
+              cell.setAside !== 'misfit' &&
+              answerFor(t, numbers, question, subject, cell.answer.answer);
             return (
               <tr key={id}>
                 <td>{promptFor(t, numbers, question, subject)}</td>
@@ -62,13 +74,20 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
                     ? [worded.main, worded.detail].filter(Boolean).join(', ')
                     : t('record.notAnswered')}
                 </td>
-                <td className="num">{cell ? `${formatNumber(cell.score * 100, 0)} %` : '–'}</td>
+                <td className="num">
+                  {cell
+                    ? cell.score === null
+                      ? t('classBook.setAsideShort')
+                      : `${formatNumber(cell.score * 100, 0)} %`
+                    : '–'}
+                </td>
                 <td className="num">{cell?.practice ?? 0}</td>
               </tr>
             );
           })}
         </tbody>
       </table>
+      {unsaved && <UnsavedNotice {...unsaved} />}
       {mode === 'preview' ? (
         <p className="quiet">{t('player.previewNote')}</p>
       ) : (
@@ -77,12 +96,12 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
             type="primary"
             size="large"
             icon={<DownloadOutlined />}
-            onClick={() => exportAttempt(attempt.finishedAt ? attempt : finish())}
+            onClick={() => void takeAlong()}
           >
             {t('player.exportRecord')}
           </Button>
           <span className="quiet">
-            {t(attempt.finishedAt ? 'record.finished' : 'record.finishing')}
+            {t(attempt.finishedAt && !unsaved ? 'record.finished' : 'record.finishing')}
           </span>
         </div>
       )}

@@ -9,11 +9,13 @@ import './StepTags.css';
 interface Props {
   lesson: Lesson;
   current: string;
+  /** The lesson has been changed since it was begun. */
+  earlier: boolean;
   onStep: (id: string) => void;
 }
 
 /** The job card: one tag a step, and the record at the end. */
-export function StepTags({ lesson, current, onStep }: Props) {
+export function StepTags({ lesson, current, earlier, onStep }: Props) {
   const { t } = useTranslation();
   const player = useAppSelector(selectPlayer);
   const tags = [
@@ -24,6 +26,7 @@ export function StepTags({ lesson, current, onStep }: Props) {
     <nav className="step-tags" aria-label={t('player.steps')}>
       <p className="label">{t(player.mode === 'learn' ? 'player.jobCard' : 'player.preview')}</p>
       <p className="step-tags-title">{lesson.title}</p>
+      {earlier && <p className="step-tags-note">{t('player.earlierVersion')}</p>}
       {player.mode === 'preview' && (
         <Link to={`/teach/lessons/${lesson.id}?step=${encodeURIComponent(current)}`}>
           {t('player.toBuilder')}

@@ -1,8 +1,15 @@
-import { defaultSetup, type Attempt, type AttemptAnswer } from '../../../core/lesson';
+import {
+  defaultSetup,
+  newLesson,
+  newStep,
+  type Attempt,
+  type AttemptAnswer,
+} from '../../../core/lesson';
 import {
   answerNow,
   attemptFinished,
   attemptLeft,
+  attemptMerged,
   attemptStarted,
   playerReducer,
   predictionCommitted,
@@ -10,6 +17,7 @@ import {
   stepShown,
 } from './playerSlice';
 
+const lesson = newLesson('l', 'L', newStep('s', 'S'));
 const attempt: Attempt = {
   format: 'fair-sprocket/attempt',
   version: 1,
@@ -29,7 +37,7 @@ const answer = (round: number, value = 1): AttemptAnswer => ({
   score: 0,
 });
 const start = (a: Attempt = attempt) =>
-  playerReducer(undefined, attemptStarted({ mode: 'learn', attempt: a, stepId: 's' }));
+  playerReducer(undefined, attemptStarted({ mode: 'learn', attempt: a, lesson, stepId: 's' }));
 
 test('a committed prediction stands: a second one in the same round changes nothing', () => {
   let state = playerReducer(start(), predictionCommitted(answer(0, 1)));
@@ -58,4 +66,16 @@ test('steps, finishing and leaving', () => {
   state = playerReducer(state, attemptFinished('2030-01-01T09:00:00Z'));
   expect(state.attempt?.finishedAt).toBe('2030-01-01T09:00:00Z');
   expect(playerReducer(state, attemptLeft()).attempt).toBeNull();
+});
+
+test('another tab’s answers come in: a question that it answered is not open here any more', () => {
+  let state = playerReducer(start(), predictionCommitted({ ...answer(0, 5), question: 'own' }));
+  state = playerReducer(
+    state,
+    attemptMerged({ ...attempt, answers: [answer(0, 1), answer(1, 2)] }),
+  );
+  expect(answerNow(state, 'q')?.answer).toEqual({ kind: 'number', value: 2 });
+  expect(state.attempt?.answers.map((a) => a.question)).toEqual(['q', 'q', 'own']);
+  // That of somebody else is not taken in.
+  expect(playerReducer(state, attemptMerged({ ...attempt, id: 'b' }))).toEqual(state);
 });

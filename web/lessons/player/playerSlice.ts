@@ -1,17 +1,33 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Attempt, AttemptAnswer } from '../../../core/lesson';
+import { mergedAttempt, type Attempt, type AttemptAnswer, type Lesson } from '../../../core/lesson';
 
 /** One student's way through one lesson. What is revealed follows from the answers, so it is not stored. */
 export interface PlayerState {
   /** Preview: an instructor tries the lesson; nothing is recorded. */
   mode: 'learn' | 'preview';
   attempt: Attempt | null;
+  /** The lesson as it was when the attempt was begun: it does not change under a student's hands. */
+  lesson: Lesson | null;
   /** Rounds of practice begun, by question; 0 is the first try. */
   rounds: Record<string, number>;
   stepId: string | null;
 }
 
-const initialState: PlayerState = { mode: 'learn', attempt: null, rounds: {}, stepId: null };
+const initialState: PlayerState = {
+  mode: 'learn',
+  attempt: null,
+  lesson: null,
+  rounds: {},
+  stepId: null,
+};
+
+/** The last round of each question that was answered. */
+function roundsOf(attempt: Attempt, known: Readonly<Record<string, number>> = {}) {
+  const rounds: Record<string, number> = { ...known };
+  for (const { question, round } of attempt.answers)
+    rounds[question] = Math.max(rounds[question] ?? 0, round);
+  return rounds;
+}
 
 const slice = createSlice({
   name: 'player',
@@ -19,13 +35,18 @@ const slice = createSlice({
   reducers: {
     attemptStarted: (
       _state,
-      action: PayloadAction<{ mode: PlayerState['mode']; attempt: Attempt; stepId: string | null }>,
-    ): PlayerState => {
-      const { mode, attempt, stepId } = action.payload;
-      const rounds: Record<string, number> = {};
-      for (const { question, round } of attempt.answers)
-        rounds[question] = Math.max(rounds[question] ?? 0, round);
-      return { mode, attempt, rounds, stepId };
+      action: PayloadAction<{
+        mode: PlayerState['mode'];
+        attempt: Attempt;
+        lesson: Lesson;
+        stepId: string | null;
+      }>,
+    ): PlayerState => ({ ...action.payload, rounds: roundsOf(action.payload.attempt) }),
+    /** What is stored of this attempt, with another tab's answers in it. */
+    attemptMerged: (state, action: PayloadAction<Attempt>) => {
+      if (state.attempt?.id !== action.payload.id) return;
+      state.attempt = mergedAttempt(action.payload, state.attempt);
+      state.rounds = roundsOf(state.attempt, state.rounds);
     },
     attemptLeft: () => initialState,
     stepShown: (state, action: PayloadAction<string>) => {
@@ -48,6 +69,7 @@ const slice = createSlice({
 
 export const {
   attemptStarted,
+  attemptMerged,
   attemptLeft,
   stepShown,
   predictionCommitted,

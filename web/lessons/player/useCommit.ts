@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import {
   assess,
   type Answer,
@@ -9,16 +8,15 @@ import {
   type Subject,
 } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
-import { saveAttempt } from '../../classBook/attemptsSlice';
 import { predictionCommitted, selectPlayer } from './playerSlice';
-import type { Unsaved } from './UnsavedNotice';
+import { useKeepAttempt } from './useKeepAttempt';
 
 /** Grades a prediction, puts it on the record and saves the record. */
 export function useCommit(block: QuestionBlock, subject: Subject, round: number) {
   const dispatch = useAppDispatch();
   const services = useServices();
   const player = useAppSelector(selectPlayer);
-  const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
+  const { keep, unsaved } = useKeepAttempt();
   /** @param graded where grading takes a worker */
   const commit = (
     answer: Answer,
@@ -39,10 +37,7 @@ export function useCommit(block: QuestionBlock, subject: Subject, round: number)
     };
     dispatch(predictionCommitted(entry));
     if (player.mode !== 'learn') return;
-    const attempt = { ...player.attempt, answers: [...player.attempt.answers, entry] };
-    dispatch(saveAttempt({ attempt, source: 'mine' }))
-      .unwrap()
-      .catch((reason: unknown) => setUnsaved({ attempt, reason: String(reason) }));
+    void keep({ ...player.attempt, answers: [...player.attempt.answers, entry] });
   };
   return { commit, unsaved };
 }

@@ -7,7 +7,6 @@ import { useAppDispatch, useServices } from '../../app/hooks';
 import { ModelBar } from '../ModelBar';
 import { modelEdited } from '../modelDraftSlice';
 import { useModelAutosave } from '../useModelAutosave';
-import { useTakeCopy } from '../useTakeCopy';
 import { withNotes } from '../withNotes';
 import { CaseFields } from '../../faults/CaseFields';
 import { CasePreview } from '../../faults/CasePreview';
@@ -33,7 +32,7 @@ export function PartEditor({ draft }: { draft: Part }) {
   const opened = useMemo(() => openValue(draft, draft.format), [draft]);
   const problems: readonly Problem[] =
     opened.ok || opened.failure.cause !== 'invalid' ? [] : opened.failure.problems;
-  const autosave = useModelAutosave(draft, opened.ok, useTakeCopy());
+  const autosave = useModelAutosave(draft, opened.ok);
   const change = (model: Part, field?: string) =>
     dispatch(modelEdited({ model, field: field ?? null }));
   return (

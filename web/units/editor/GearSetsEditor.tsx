@@ -1,4 +1,4 @@
-import { Button, Checkbox, InputNumber } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
   FEWEST_TEETH,
@@ -7,11 +7,11 @@ import {
   portsOf,
   type GearSet,
 } from '../../../core/geartrain';
-import { LimitedNumber } from '../../shared/LimitedNumber';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
 import { MemberSelect } from './MemberSelect';
 import type { EditorProps } from './editorProps';
 import { addGearSet, changeGearSet, removeGearSet } from './unitEdits';
+import { TypedNumber } from '../../shared/TypedNumber';
 
 const KINDS = ['single-pinion', 'double-pinion', 'mesh'] as const;
 
@@ -95,8 +95,8 @@ function Teeth({ unit, onUnit, set, index, part }: TeethProps) {
     onUnit(changeGearSet(unit, index, changed), `teeth ${set.id} ${part}`);
   };
   return (
-    <LimitedNumber
-      aria-label={t('unitEditor.teethOf', { set: set.id, part: t(`ports.${part}`) })}
+    <TypedNumber
+      label={t('unitEditor.teethOf', { set: set.id, part: t(`ports.${part}`) })}
       min={FEWEST_TEETH}
       max={MOST_TEETH}
       precision={0}
@@ -131,13 +131,13 @@ function PinionRow({ unit, onUnit, set, index }: Omit<TeethProps, 'part'>) {
       ))}
       <label>
         <span>{t(set.kind === 'single-pinion' ? 'teeth.pinions' : 'teeth.pairs')}</span>
-        <InputNumber
-          aria-label={t('unitEditor.pinionsOf', { set: set.id })}
+        <TypedNumber
+          label={t('unitEditor.pinionsOf', { set: set.id })}
           min={1}
           max={MOST_PINIONS}
           precision={0}
           value={set.pinions ?? 3}
-          onChange={(pinions) =>
+          onValue={(pinions) =>
             pinions !== null &&
             onUnit(changeGearSet(unit, index, { ...set, pinions }), `pinions ${set.id}`)
           }

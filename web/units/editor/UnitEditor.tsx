@@ -7,7 +7,6 @@ import { useAppDispatch } from '../../app/hooks';
 import { ModelBar } from '../../models/ModelBar';
 import { modelEdited } from '../../models/modelDraftSlice';
 import { useModelAutosave } from '../../models/useModelAutosave';
-import { useTakeCopy } from '../../models/useTakeCopy';
 import { withNotes } from '../../models/withNotes';
 import { UnitSheet } from '../../apply/UnitSheet';
 import { SECTION } from '../../apply/applySlice';
@@ -33,7 +32,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   const opened = useMemo(() => openValue(draft, 'fair-sprocket/unit'), [draft]);
   const sound = opened.ok;
   const findings = useMemo(() => (sound ? unitFindings(draft) : []), [sound, draft]);
-  const autosave = useModelAutosave(draft, sound, useTakeCopy());
+  const autosave = useModelAutosave(draft, sound);
   const range = draft.ranges.find((r) => r.id === rangeId) ?? draft.ranges[0];
   const solution = useMemo(
     () => (sound ? solveUnit(draft, range?.apply ?? []) : null),

@@ -1,0 +1,362 @@
+import { createPublicKey, verify } from 'node:crypto';
+import { readdirSync } from 'node:fs';
+import fc from 'fast-check';
+import { openValue } from '../formats';
+import { demoFile } from '../tests/demoFile';
+import {
+  checkSeal,
+  classBook,
+  confidenceTally,
+  continuationOf,
+  mergedAttempt,
+  questionsOf,
+  sealed,
+  setupForStudent,
+  signerFrom,
+  isSetQuestion,
+  type Answer,
+  type Attempt,
+  type AttemptAnswer,
+  type Lesson,
+} from './index';
+
+const lessons = readdirSync('demo/lessons').map((file) =>
+  demoFile<Lesson>(`lessons/${file.replace('.json', '')}`),
+);
+const lessonAsking = (kind: string) =>
+  lessons.find((l) => questionsOf(l).some((q) => q.question.kind === kind))!;
+const asking = (kind: string) => {
+  const lesson = lessonAsking(kind);
+  return { lesson, asked: questionsOf(lesson).find((q) => q.question.kind === kind)! };
+};
+
+const entry = (question: string, answer: Answer, more: Partial<AttemptAnswer> = {}) => ({
+  question,
+  round: 0,
+  answer,
+  confidence: 'certain' as const,
+  at: '2030-01-01T08:10:00Z',
+  score: 1,
+  ...more,
+});
+const record = (
+  lesson: Lesson,
+  answers: AttemptAnswer[],
+  more: Partial<Attempt> = {},
+): Attempt => ({
+  format: 'fair-sprocket/attempt',
+  version: 1,
+  id: 'r1',
+  student: 'Wend Halyard',
+  lesson: { id: lesson.id, title: lesson.title, hash: '0'.repeat(64) },
+  startedAt: '2030-01-01T08:00:00Z',
+  answers,
+  ...more,
+});
+const cellOf = (lesson: Lesson, question: string, answer: AttemptAnswer) => {
+  const at = questionsOf(lesson).findIndex((q) => q.id === question);
+  return classBook(lesson, [record(lesson, [answer])]).rows[0]!.cells[at]!;
+};
+
+test('an answer of another kind is set aside, whatever score it states', () => {
+  const { lesson, asked } = asking('number');
+  const cell = cellOf(lesson, asked.id, entry(asked.id, { kind: 'choice', choice: 'x' }));
+  expect(cell).toMatchObject({ score: null, setAside: 'misfit' });
+  const book = classBook(lesson, [
+    record(lesson, [entry(asked.id, { kind: 'choice', choice: 'x' })]),
+  ]);
+  expect(book.rows[0]!.total).toBe(0);
+  expect(book.columns.every((c) => c.answered === 0)).toBe(true);
+  expect(confidenceTally(book).every((row) => row.answered === 0)).toBe(true);
+});
+
+test('a gear set that a record brings along is not believed', () => {
+  const { lesson, asked } = asking('number');
+  const { question } = asked;
+  if (!isSetQuestion(question) || question.kind !== 'number') throw new Error(question.kind);
+  const given = setupForStudent(question, {
+    student: 'Wend Halyard',
+    lessonId: lesson.id,
+    questionId: asked.id,
+    round: 0,
+  });
+  const teeth = { sun: 30, pinion: 30, ring: 90 };
+  const claimed = { ...given, set: { kind: 'single-pinion' as const, teeth, pinions: 3 } };
+  const answer: Answer = {
+    kind: 'number',
+    value: 4,
+    ...(question.direction ? { direction: 'same' } : {}),
+  };
+  expect(cellOf(lesson, asked.id, entry(asked.id, answer, { setup: claimed }))).toMatchObject({
+    score: null,
+    setAside: 'other-setup',
+  });
+  expect(cellOf(lesson, asked.id, entry(asked.id, answer, { setup: given })).setAside).toBeNull();
+});
+
+test('nonsense in a whole case is set aside, and a diagnosis is weighed by its readings', () => {
+  const { lesson, asked } = asking('diagnose');
+  const diagnosis = (entries: string[]): Answer => ({
+    kind: 'diagnose',
+    entries: entries.map((check) => ({ check, expected: 'right', safe: true })),
+    cause: 'C1=burnt',
+    remedy: 'strip-down',
+  });
+  expect(cellOf(lesson, asked.id, entry(asked.id, diagnosis(['no such test'])))).toMatchObject({
+    score: null,
+    setAside: 'misfit',
+  });
+  // A guess is no diagnosis: it scores nothing, though the file states full marks.
+  expect(cellOf(lesson, asked.id, entry(asked.id, diagnosis([])))).toMatchObject({
+    score: 0,
+    differs: true,
+  });
+});
+
+test.each<[string, Answer]>([
+  ['adjust-order', { kind: 'adjust-order', order: ['x'] }],
+  ['choice', { kind: 'choice', choice: 'sun-sun' }],
+  ['launch-order', { kind: 'launch-order', order: ['moves', 'moves'] }],
+  ['read-match', { kind: 'read-match', value: NaN }],
+  ['reaction', { kind: 'reaction', elements: ['Z9'] }],
+  ['trace-path', { kind: 'trace-path', members: ['nowhere'] }],
+  ['noise-test', { kind: 'noise-test', test: 'kick-it' }],
+  ['which-test', { kind: 'which-test', check: 'ask the cat' }],
+  ['which-element', { kind: 'which-element', element: 'Z9' }],
+])('valid nonsense does not throw and does not count: %s', (kind, answer) => {
+  const { lesson, asked } = asking(kind);
+  expect(cellOf(lesson, asked.id, entry(asked.id, answer))).toMatchObject({
+    score: null,
+    setAside: 'misfit',
+  });
+});
+
+const anyWord = fc.constantFrom(
+  'sun',
+  'C1',
+  'B1',
+  'D1',
+  '1',
+  '',
+  'x',
+  'sun-carrier',
+  'constructor',
+);
+const anyNumber = fc.oneof(fc.double(), fc.constantFrom(0, -1, 1e9, NaN, Infinity));
+const anyWords = fc.array(anyWord, { maxLength: 5 });
+const anyAnswer = fc
+  .tuple(anyWord, anyNumber, anyWords, fc.array(anyNumber, { maxLength: 9 }), fc.boolean())
+  .chain(([word, value, words, values, flag]) =>
+    fc.constantFrom<unknown>(
+      { kind: 'number', value, direction: 'same' },
+      { kind: 'choice', choice: word },
+      { kind: 'roles', drives: 'sun', driven: 'sun', held: 'sun' },
+      { kind: 'fill-chart', on: words },
+      { kind: 'trace-path', members: words },
+      { kind: 'row-outcome', outcome: 'drives', ratio: value },
+      { kind: 'reaction', elements: words },
+      { kind: 'drive-or-coast', braking: flag, letsGo: word },
+      { kind: 'operate', throttle: value, turbineRpm: value, lockUp: flag },
+      { kind: 'read-match', value },
+      { kind: 'sketch-curve', values },
+      { kind: 'predict-change', way: 'up', value },
+      { kind: 'launch-order', order: words },
+      { kind: 'set-free-play', forkRod: value, turnbuckle: value },
+      { kind: 'will-it-hold', holds: flag, value, range: word },
+      { kind: 'adjust-order', order: words },
+      { kind: 'noise-test', test: word },
+      { kind: 'draw-start', pedal: values, throttle: values },
+      { kind: 'choose-selective', thickness: value },
+      { kind: 'upgrade-limit', value },
+      { kind: 'symptom-row', cells: words.map((range) => ({ range, drive: 'neutral' })) },
+      { kind: 'which-element', element: word },
+      { kind: 'which-test', check: word },
+    ),
+  ) as fc.Arbitrary<Answer>;
+
+test('whatever a record says, the class book does not throw, and a score is between 0 and 1', () => {
+  const quick = lessons.filter(
+    (l) =>
+      !questionsOf(l).some((q) =>
+        ['diagnose', 'which-test', 'draw-start', 'launch-order'].includes(q.question.kind),
+      ),
+  );
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...quick),
+      fc.array(anyAnswer, { minLength: 3, maxLength: 8 }),
+      (lesson, answers) => {
+        const ids = questionsOf(lesson).map((q) => q.id);
+        const given = answers.map((answer, k) => entry(ids[k % ids.length]!, answer));
+        for (const cell of classBook(lesson, [record(lesson, given)]).rows[0]!.cells)
+          if (cell?.score != null) {
+            expect(cell.score).toBeGreaterThanOrEqual(0);
+            expect(cell.score).toBeLessThanOrEqual(1);
+          }
+      },
+    ),
+    { seed: 20261128, numRuns: 60 },
+  );
+});
+
+test('the same student twice: both stay, the first counts, or the one that the instructor chose', () => {
+  const { lesson, asked } = asking('number');
+  const wrong = entry(asked.id, { kind: 'number', value: 99, direction: 'same' });
+  const early = record(lesson, [wrong], { id: 'early', student: 'wend halyard ' });
+  const late = record(lesson, [], { id: 'late', startedAt: '2030-01-02T08:00:00Z' });
+  const counting = (chosen: string[]) =>
+    classBook(lesson, [late, early], { chosen }).rows.map((r) => [r.attempt.id, r.counts]);
+  expect(counting([])).toEqual([
+    ['late', false],
+    ['early', true],
+  ]);
+  expect(counting(['late'])).toEqual([
+    ['late', true],
+    ['early', false],
+  ]);
+  expect(classBook(lesson, [late, early]).rows[0]!.twins).toEqual(['early']);
+});
+
+test('an attempt is graded from the version it began with', () => {
+  const { lesson, asked } = asking('number');
+  const changed: Lesson = { ...lesson, converters: [], units: [] };
+  const gone = {
+    ...changed,
+    steps: lesson.steps.map((s) => ({
+      ...s,
+      blocks: s.blocks.map((b) =>
+        b.id === asked.id
+          ? {
+              id: b.id,
+              kind: 'question' as const,
+              question: { ...asked.question, ask: 'pinion-speed' } as never,
+            }
+          : b,
+      ),
+    })),
+  };
+  const own = record(lesson, [entry(asked.id, { kind: 'number', value: 1, direction: 'same' })]);
+  const at = questionsOf(lesson).findIndex((q) => q.id === asked.id);
+  const cell = classBook(gone, [own], { versions: { [own.lesson.hash]: lesson } }).rows[0]!.cells[
+    at
+  ]!;
+  expect(cell.question).toEqual(asked.question);
+});
+
+test('a number that the field takes, the record holds: the limits are one', () => {
+  const lesson = lessons[0]!;
+  const far = record(lesson, [entry('q', { kind: 'predict-change', way: 'up', value: 174_200 })]);
+  expect(openValue(far, 'fair-sprocket/attempt')).toMatchObject({ ok: true });
+});
+
+test('a record with answers that can’t be read opens without them, and tells', () => {
+  const lesson = lessons[0]!;
+  const good = entry('q', { kind: 'choice', choice: 'direct' });
+  const broken = {
+    ...record(lesson, [good]),
+    answers: [{ ...good, score: 7 }, good, { ...good, answer: { kind: 'unheard-of' } }],
+  };
+  const opened = openValue(broken, 'fair-sprocket/attempt');
+  if (!opened.ok) throw new Error(JSON.stringify(opened.failure));
+  expect(opened.document.answers).toEqual([good]);
+  expect(opened.document.setAside?.map((a) => a.at)).toEqual([0, 2]);
+  expect(JSON.parse(opened.document.setAside![0]!.raw)).toEqual(broken.answers[0]);
+  // What is wrong elsewhere is no matter of an answer.
+  expect(openValue({ ...broken, student: 4 }, 'fair-sprocket/attempt').ok).toBe(false);
+});
+
+describe('the seal', () => {
+  // RFC 8032, 7.1, test 1 (published).
+  const secret = Buffer.from(
+    '9d61b19deffd5a60ba844af492ec2cc44449c5697b326919703bac031cae7f60',
+    'hex',
+  );
+  const signer = signerFrom(new Uint8Array(secret));
+  const lesson = lessons[0]!;
+  const three = record(
+    lesson,
+    ['direct', 'reduction', 'neutral'].map((choice, k) =>
+      entry(`q${k}`, { kind: 'choice', choice }, { at: `2030-01-01T08:1${k}:00Z` }),
+    ),
+  );
+
+  test('key and signature are those of the standard', async () => {
+    expect(signer.key).toBe('d75a980182b10ab7d54bfed3c964073a0ee172f3daa62325af021a68f707511a');
+    const signed = Buffer.from(await signer.sign(new Uint8Array())).toString('hex');
+    expect(signed).toBe(
+      'e5564300c360ac729086e2cc806e828a84877f1eb8e5d974d873e065224901555fb8821590a33bacc61e39701cf9b46bd25bf5f0595bbe24655141438e7a100b',
+    );
+  });
+
+  test('a general library verifies it too', async () => {
+    const { seal, ...bare } = await sealed(three, signer);
+    // The header that turns 32 bytes into a key as X.509 writes it (RFC 8410).
+    const der = Buffer.concat([
+      Buffer.from('302a300506032b6570032100', 'hex'),
+      Buffer.from(seal!.key, 'hex'),
+    ]);
+    const key = createPublicKey({ key: der, format: 'der', type: 'spki' });
+    const message = Buffer.from(`${seal!.links.at(-1)}\n${bare.finishedAt ?? ''}`);
+    expect(verify(null, message, key, Buffer.from(seal!.signature, 'hex'))).toBe(true);
+  });
+
+  test('whole as it was sealed, also through a file; without one nothing is said', async () => {
+    const whole = await sealed(three, signer);
+    const again = JSON.parse(JSON.stringify(whole)) as Attempt;
+    expect(checkSeal(again)).toEqual({ kind: 'whole', key: signer.key });
+    expect(openValue(again, 'fair-sprocket/attempt').ok).toBe(true);
+    expect(checkSeal(three)).toEqual({ kind: 'none' });
+    expect(checkSeal(await sealed(record(lesson, []), signer)).kind).toBe('whole');
+  });
+
+  test('whatever is changed, it is told from where on', async () => {
+    const whole = await sealed(three, signer);
+    const change = (k: number, more: Partial<AttemptAnswer>) => ({
+      ...whole,
+      answers: whole.answers.map((a, n) => (n === k ? { ...a, ...more } : a)),
+    });
+    const edited = (attempt: Attempt) => {
+      const verdict = checkSeal(attempt);
+      return verdict.kind === 'edited' ? verdict.from : verdict.kind;
+    };
+    expect(edited(change(1, { at: '2030-01-01T07:00:00Z' }))).toBe(1);
+    expect(edited(change(2, { score: 0 }))).toBe(2);
+    expect(edited({ ...whole, student: 'Somebody Else' })).toBe(0);
+    expect(edited({ ...whole, answers: whole.answers.slice(0, 2) })).toBeNull();
+    expect(edited({ ...whole, finishedAt: '2030-01-01T09:00:00Z' })).toBeNull();
+    expect(
+      edited({ ...whole, answers: [whole.answers[1]!, whole.answers[0]!, whole.answers[2]!] }),
+    ).toBe(0);
+    // Links made anew without the device's key.
+    const forged = await sealed(change(0, { score: 0 }), signerFrom(new Uint8Array(32).fill(1)));
+    expect(edited({ ...forged, seal: { ...forged.seal!, key: signer.key } })).toBe(0);
+    const links = (await sealed(change(0, { score: 0 }), signer)).seal!.links;
+    const kept = { ...change(0, { score: 0 }), seal: { ...whole.seal!, links } };
+    expect(edited(kept)).toBeNull();
+  });
+
+  test('an answer that this program can’t read keeps its place in the chain', async () => {
+    const strange = { ...three, answers: [three.answers[0]!, { ...three.answers[1]!, score: 7 }] };
+    const whole = await sealed(strange, signer);
+    const opened = openValue(JSON.parse(JSON.stringify(whole)), 'fair-sprocket/attempt');
+    if (!opened.ok) throw new Error(JSON.stringify(opened.failure));
+    expect(opened.document.answers).toHaveLength(1);
+    expect(checkSeal(opened.document).kind).toBe('whole');
+  });
+});
+
+test('two states of one record: the later goes on where the earlier ends, or they differ', () => {
+  const lesson = lessons[0]!;
+  const [a, b] = ['q1', 'q2'].map((q) => entry(q, { kind: 'choice', choice: 'direct' }));
+  const [one, two] = [record(lesson, [a!]), record(lesson, [a!, b!])];
+  expect(continuationOf(two, one)).toBe('newer');
+  expect(continuationOf(one, two)).toBe('older');
+  expect(continuationOf(one, { ...one })).toBe('same');
+  expect(continuationOf({ ...one, finishedAt: '2030-01-01T09:00:00Z' }, one)).toBe('newer');
+  expect(continuationOf({ ...two, student: 'Somebody Else' }, one)).toBe('other');
+  expect(continuationOf(record(lesson, [b!]), one)).toBe('other');
+  expect(mergedAttempt(record(lesson, [b!]), one).answers.map((x) => x.question)).toEqual([
+    'q2',
+    'q1',
+  ]);
+});

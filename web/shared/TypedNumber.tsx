@@ -1,0 +1,82 @@
+import { Button, InputNumber, type InputNumberProps } from 'antd';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { formatNumber } from './numbers';
+import { readNumber } from './readNumber';
+import './NumberField.css';
+
+type Props = Omit<
+  InputNumberProps<number>,
+  'min' | 'max' | 'onChange' | 'onInput' | 'parser' | 'decimalSeparator' | 'aria-label'
+> & {
+  label: string;
+  min?: number;
+  max?: number;
+  /** Only told numbers within the limits; `null` when it is emptied, or while it is not clear what was meant. */
+  onValue: (value: number | null) => void;
+};
+
+/** What keeps a number from being taken. */
+type Doubt =
+  | { readonly kind: 'beyond'; readonly value: number }
+  | { readonly kind: 'either'; readonly values: readonly [number, number] };
+
+/** Never reached by a number that can be read. */
+const NOT_READ = 'not a number';
+
+/**
+ * A field for a number, with a point or a comma. Where it can't be told which number was meant it asks; beyond its limits it
+ * says so and keeps the last good one.
+ */
+export function TypedNumber(props: Props) {
+  const { label, min = -Infinity, max = Infinity, onValue, status, ...rest } = props;
+  const { t } = useTranslation();
+  const [doubt, setDoubt] = useState<Doubt | null>(null);
+  const take = (value: number | null) => {
+    const beyond = value !== null && (value < min || value > max);
+    setDoubt(beyond ? { kind: 'beyond', value } : null);
+    if (!beyond) onValue(value);
+  };
+  const bad = doubt ? 'error' : status;
+  return (
+    <>
+      <InputNumber<number>
+        {...rest}
+        {...(bad ? { status: bad } : {})}
+        aria-label={label}
+        inputMode="decimal"
+        parser={(text) => {
+          const read = readNumber(text ?? '');
+          // The field takes a string too, whatever its type says; one that is no number changes nothing.
+          return (read.kind === 'number' ? read.value : NOT_READ) as number;
+        }}
+        onInput={(text) => {
+          const read = readNumber(text);
+          if (read.kind !== 'either') return;
+          setDoubt(read);
+          onValue(null);
+        }}
+        onChange={take}
+      />
+      {doubt?.kind === 'beyond' && (
+        <span className="number-refused" role="alert">
+          {t('limits.beyond', {
+            value: formatNumber(doubt.value, 0),
+            min: formatNumber(min, 0),
+            max: formatNumber(max, 0),
+          })}
+        </span>
+      )}
+      {doubt?.kind === 'either' && (
+        <span className="number-refused" role="alert">
+          {t('limits.whichNumber')}{' '}
+          {doubt.values.map((value, k) => (
+            <Button key={value} size="small" onClick={() => take(value)}>
+              {formatNumber(value, k === 0 ? 3 : 0)}
+            </Button>
+          ))}
+        </span>
+      )}
+    </>
+  );
+}
