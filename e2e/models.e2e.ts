@@ -98,7 +98,7 @@ test('an engine gets a part-load curve; its file goes out and comes in elsewhere
   const other = run.browser('two');
   await other.open(run.at('/teach/models/engines'));
   await chooseFile(other, writeFile(other, 'mine.engine.json', bytes));
-  await other.see('You already have');
+  await other.see('is already here with other content');
   await other.press('button', 'Keep both');
   await other.see('“Pilot petrol, measured” is in the library.');
 });

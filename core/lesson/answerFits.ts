@@ -1,9 +1,9 @@
 import { adjustmentsOf, NOISE_TESTS, selectiveChoices } from '../clutch';
-import type { AnyKey, Subject } from './assess';
 import { FEET_AT } from '../shift';
 import { SAME_PART } from './clutchGrade';
 import { SKETCH_AT } from './converterQuestion';
 import type { Answer, Question } from './question';
+import type { AnyKey, Subject } from './subject';
 import { cellKey } from './unitQuestion';
 
 /**

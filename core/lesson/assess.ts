@@ -1,42 +1,21 @@
-import type { GearSetSetup, Unit } from '../geartrain';
-import { caseOf, clutchRigOf, rigOf } from './carried';
 import { gradeClutch, type ClutchPart } from './clutchGrade';
-import { clutchKey, type ClutchKey, type ClutchQuestionFault } from './clutchKey';
-import {
-  isClutchQuestion,
-  isPackQuestion,
-  type ClutchAnswer,
-  type ClutchRig,
-} from './clutchQuestion';
+import { clutchKey, type ClutchQuestionFault } from './clutchKey';
+import { isClutchQuestion, isPackQuestion, type ClutchAnswer } from './clutchQuestion';
 import { gradeConverter, type ConverterPart } from './converterGrade';
-import { converterKey, type ConverterKey, type ConverterQuestionFault } from './converterKey';
-import { isConverterQuestion, type ConverterAnswer, type ConverterRig } from './converterQuestion';
-import { faultAnswerKey, type FaultAnswerKey, type FaultQuestionFault } from './faultAnswerKey';
+import { converterKey, type ConverterQuestionFault } from './converterKey';
+import { isConverterQuestion, type ConverterAnswer } from './converterQuestion';
+import { faultAnswerKey, type FaultQuestionFault } from './faultAnswerKey';
 import { gradeFault, type FaultPart } from './faultGrade';
-import {
-  isCaseQuestion,
-  isFaultQuestion,
-  type FaultAnswer,
-  type FaultSubject,
-} from './faultQuestion';
+import { isCaseQuestion, isFaultQuestion, type FaultAnswer } from './faultQuestion';
 import { answerFits } from './answerFits';
-import { answerKey, type AnswerKey, type QuestionFault } from './answerKey';
+import { answerKey, type QuestionFault } from './answerKey';
 import { grade, type SetPart } from './grade';
-import type { Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import { isSetQuestion, type Answer, type Question, type SetAnswer } from './question';
 import { gradeUnit, type UnitPart } from './unitGrade';
-import { unitKey, type UnitKey, type UnitQuestionFault } from './unitKey';
-import { isUnitQuestion, unitOf, type UnitAnswer } from './unitQuestion';
-import { setupForStudent, type VariantSeed } from './variant';
-
-/** What a question is about, for one student: a gear set of their own, or models that the lesson carries. */
-export type Subject =
-  | { readonly kind: 'set'; readonly setup: GearSetSetup }
-  | { readonly kind: 'unit'; readonly unit: Unit }
-  | { readonly kind: 'converter'; readonly rig: ConverterRig }
-  | { readonly kind: 'clutch'; readonly rig: ClutchRig }
-  | { readonly kind: 'fault'; readonly subject: FaultSubject };
+import { unitKey, type UnitQuestionFault } from './unitKey';
+import type { AnyKey, Subject } from './subject';
+import { isUnitQuestion, type UnitAnswer } from './unitQuestion';
 
 export type AnyFault =
   | QuestionFault
@@ -57,37 +36,6 @@ export type AssessResult =
   | { readonly ok: true; readonly grade: Assessment }
   | { readonly ok: false; readonly fault: AnyFault };
 
-/** @returns `null` when the lesson does not carry what the question is about */
-export const subjectFor = (
-  lesson: Lesson,
-  question: Question,
-  seed: VariantSeed,
-): Subject | null =>
-  isSetQuestion(question)
-    ? { kind: 'set', setup: setupForStudent(question, seed) }
-    : carriedSubject(lesson, question);
-
-function carriedSubject(lesson: Lesson, question: Question): Subject | null {
-  if (isConverterQuestion(question)) {
-    const rig = rigOf(lesson, question);
-    return rig && { kind: 'converter', rig };
-  }
-  if (isClutchQuestion(question)) {
-    const rig = clutchRigOf(lesson, question);
-    return rig && { kind: 'clutch', rig };
-  }
-  if (isCaseQuestion(question)) {
-    const faultCase = caseOf(lesson, question);
-    return faultCase && { kind: 'fault', subject: { unit: null, faultCase } };
-  }
-  if (isFaultQuestion(question)) {
-    const unit = unitOf(lesson, question) ?? null;
-    return unit && { kind: 'fault', subject: { unit, faultCase: null } };
-  }
-  const unit = isUnitQuestion(question) ? unitOf(lesson, question) : undefined;
-  return unit ? { kind: 'unit', unit } : null;
-}
-
 /** What a question lacks when its lesson does not carry it. */
 export function missingFault(question: Question): AnyFault {
   if (isConverterQuestion(question)) return 'converter-missing';
@@ -95,8 +43,6 @@ export function missingFault(question: Question): AnyFault {
     return isPackQuestion(question) ? 'pack-missing' : 'clutch-missing';
   return isCaseQuestion(question) ? 'case-missing' : 'unit-missing';
 }
-
-export type AnyKey = AnswerKey | UnitKey | ConverterKey | ClutchKey | FaultAnswerKey;
 
 export type Grader =
   | {

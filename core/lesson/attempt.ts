@@ -2,7 +2,6 @@ import { stringify } from 'safe-stable-stringify';
 import type { GearSetSetup } from '../geartrain';
 import type { Misconception } from './misconceptions';
 import type { Answer, Confidence } from './question';
-import type { Seal } from './seal';
 
 /**
  * The record of one student's way through a lesson, version 1. Each answer keeps the gear set it was given
@@ -29,6 +28,16 @@ export interface UnreadAnswer {
   at: number;
   /** The answer as JSON. */
   raw: string;
+}
+
+/** What shows that a record was not changed since, and where it comes from (`seal.ts`). */
+export interface Seal {
+  /** Public key of the device, 32 bytes in hexadecimal. */
+  key: string;
+  /** One link for each answer, in order: SHA-256 in hexadecimal. */
+  links: string[];
+  /** Over the last link and the end of the record, 64 bytes in hexadecimal. */
+  signature: string;
 }
 
 export interface AttemptAnswer {

@@ -1,9 +1,10 @@
 import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
-import { graderOf, subjectFor, type Grader, type Subject } from './assess';
+import { graderOf, type Grader } from './assess';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import { isSetQuestion, type Confidence, type Question } from './question';
+import { subjectFor, type Subject } from './subject';
 
 /**
  * The class book of one lesson: who predicted what, and what the class gets wrong. Everything is graded from the

@@ -103,15 +103,8 @@ export {
 } from './unitQuestion';
 export { rowsAlike, unitKey, type UnitKey, type UnitQuestionFault } from './unitKey';
 export { gradeUnit, type UnitGradedPart, type UnitPart } from './unitGrade';
-export {
-  assess,
-  graderOf,
-  subjectFor,
-  type AnyFault,
-  type AssessResult,
-  type GradedPart,
-  type Subject,
-} from './assess';
+export { assess, graderOf, type AnyFault, type AssessResult, type GradedPart } from './assess';
+export { subjectFor, type Subject } from './subject';
 export {
   answerKey,
   HELD_ARRANGEMENTS,
@@ -136,10 +129,11 @@ export {
   type Continuation,
   type Attempt,
   type AttemptAnswer,
+  type Seal,
   type UnreadAnswer,
 } from './attempt';
 export { ANSWER_LIMITS } from './answerLimits';
-export { checkSeal, sealed, signerFrom, type Seal, type SealVerdict, type Signer } from './seal';
+export { checkSeal, sealed, signerFrom, type SealVerdict, type Signer } from './seal';
 export {
   classBook,
   confidenceTally,

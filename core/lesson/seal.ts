@@ -9,15 +9,6 @@ import type { Attempt, AttemptAnswer } from './attempt';
  * signed with a key that was made on the device (Ed25519, RFC 8032). It shows that nothing was changed after it was
  * signed and which records come from one device. It does not show who sat there, nor that the device's clock was right.
  */
-export interface Seal {
-  /** Public key of the device, 32 bytes in hexadecimal. */
-  key: string;
-  /** One link for each answer, in order: SHA-256 in hexadecimal. */
-  links: string[];
-  /** Over the last link and the end of the record, 64 bytes in hexadecimal. */
-  signature: string;
-}
-
 /** Signs with the device's key. */
 export interface Signer {
   /** Public key in hexadecimal. */

@@ -73,11 +73,15 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
         setReason(error instanceof Error ? `${error.name}: ${error.message}` : String(error));
         setState('failed');
         return false;
-      } finally {
-        running.current = null;
       }
     };
-    return (running.current ??= run());
+    if (running.current) return running.current;
+    const own = run();
+    running.current = own;
+    void own.finally(() => {
+      if (running.current === own) running.current = null;
+    });
+    return own;
   }, [clean]);
 
   useEffect(() => {
