@@ -12,11 +12,13 @@ import { browserServices } from './app/services';
 import { startUp } from './app/startUp';
 import { loadAheadWhenIdle } from './app/screens';
 import { createStore } from './app/store';
+import { beginVisit } from './shared/kept';
 import { askToKeep } from './storage/persistence';
 
 async function main(): Promise<void> {
   const services = browserServices();
-  const store = createStore(services);
+  beginVisit();
+  const store = createStore(services, true);
   const prefersNight = matchMedia('(prefers-color-scheme: dark)').matches;
   await Promise.all([startWords(), startUp(store, services, prefersNight)]);
   const root = document.getElementById('root');

@@ -12,12 +12,51 @@ import { ratioReducer } from '../ratio/ratioSlice';
 import { packReducer } from '../packs/packSlice';
 import { modelDraftReducer } from '../models/modelDraftSlice';
 import { modelsReducer } from '../models/modelsSlice';
+import { keep, keptAs } from '../shared/kept';
 import type { Services } from './services';
 import { settingsReducer } from './settingsSlice';
 
+/** Slices that outlive a reload of the tab: what stands on the benches, the desk, and the attempt that runs. */
+const LASTING = {
+  ratio: ratioReducer,
+  apply: applyReducer,
+  converter: converterReducer,
+  clutch: clutchReducer,
+  pack: packReducer,
+  atlas: atlasReducer,
+  desk: deskReducer,
+  player: playerReducer,
+} as const;
+type LastingName = keyof typeof LASTING;
+const LASTING_NAMES = Object.keys(LASTING) as LastingName[];
+
+/** The lasting slices as this tab left them. */
+const keptSlices = () =>
+  Object.fromEntries(
+    LASTING_NAMES.map((name) => [name, keptAs<unknown>(name, LASTING[name](undefined, NOTHING))]),
+  ) as { [K in LastingName]: ReturnType<(typeof LASTING)[K]> };
+const NOTHING = { type: '' };
+
+/** A moment after the last change, and at once when the page goes. */
+function keepSlices(store: Pick<AppStore, 'getState' | 'subscribe'>): void {
+  let before = store.getState();
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  const keepAll = () => {
+    const now = store.getState();
+    for (const name of LASTING_NAMES) if (now[name] !== before[name]) keep(name, now[name]);
+    before = now;
+  };
+  store.subscribe(() => {
+    clearTimeout(waiting);
+    waiting = setTimeout(keepAll, 250);
+  });
+  window.addEventListener('pagehide', keepAll);
+}
+
 /** One slice a part; documents and choices only, never results that can be derived. */
-export function createStore(services: Services) {
-  return configureStore({
+export function createStore(services: Services, lasting = false) {
+  const store = configureStore({
+    ...(lasting ? { preloadedState: keptSlices() } : {}),
     reducer: {
       settings: settingsReducer,
       library: libraryReducer,
@@ -36,6 +75,8 @@ export function createStore(services: Services) {
     },
     middleware: (defaults) => defaults({ thunk: { extraArgument: services } }),
   });
+  if (lasting) keepSlices(store);
+  return store;
 }
 
 export type AppStore = ReturnType<typeof createStore>;

@@ -1,5 +1,5 @@
 import { Button, Segmented, Select } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import {
@@ -41,6 +41,7 @@ import { WhyPanel } from './panels/WhyPanel';
 import { leverState } from './leverState';
 import { Selector } from './Selector';
 import { UnitSheet } from './UnitSheet';
+import { useKept } from '../shared/kept';
 import './ApplyBench.css';
 
 /** Speed of the input while the bench turns. */
@@ -205,7 +206,7 @@ function Panels({ unit, solution }: { unit: Unit; solution: Solution }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const { applied, load } = useAppSelector(selectApply);
-  const [panel, setPanel] = useState<(typeof PANELS)[number]>('now');
+  const [panel, setPanel] = useKept<(typeof PANELS)[number]>('ApplyBench panel', 'now');
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   return (
     <>

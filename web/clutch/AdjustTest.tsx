@@ -1,5 +1,4 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   adjusted,
@@ -13,12 +12,13 @@ import {
 } from '../../core/clutch';
 import { misadjusted } from '../../core/lesson';
 import { useGapText } from './useGapText';
+import { useKept } from '../shared/kept';
 
 /** Free play by the book, on a linkage that is out: do the steps, read after each, see what an order leaves. */
 export function AdjustTest({ clutch }: { clutch: Clutch }) {
   const { t } = useTranslation();
   const gapText = useGapText();
-  const [steps, setSteps] = useState<readonly Adjustment[]>([]);
+  const [steps, setSteps] = useKept<readonly Adjustment[]>('AdjustTest steps', []);
   const states = steps.reduce<ClutchState[]>(
     (list, step) => [...list, adjusted(clutch, list.at(-1)!, step)],
     [misadjusted(clutch, AS_BUILT)],

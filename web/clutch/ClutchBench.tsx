@@ -1,5 +1,5 @@
 import { Segmented } from 'antd';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { clutchFindings, type Clutch } from '../../core/clutch';
@@ -25,6 +25,7 @@ import { ShopTestsPanel } from './ShopTestsPanel';
 import { useClutchModel } from './useClutchModel';
 import { usePedalKeys } from './usePedalKeys';
 import { WearCurves } from './WearCurves';
+import { useKept } from '../shared/kept';
 import '../converter/ConverterBench.css';
 import '../converter/BenchControls.css';
 import '../converter/Readout.css';
@@ -67,7 +68,7 @@ function useAskedFor(): void {
 function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const [tab, setTab] = useState<(typeof TABS)[number]>('release');
+  const [tab, setTab] = useKept<(typeof TABS)[number]>('ClutchBench tab', 'release');
   const change = (next: Partial<ClutchBenchState>) => dispatch(clutchBenchChanged(next));
   const engine = chosenFrom(useAppSelector(selectEngines), bench.engineId) ?? null;
   const vehicle = chosenFrom(useAppSelector(selectVehicles), bench.vehicleId) ?? null;

@@ -15,6 +15,7 @@ import { StartsInARow } from './StartsInARow';
 import { RunSummary } from './RunSummary';
 import { rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
 import { SmallSlider } from './SmallSlider';
+import { useKept } from '../shared/kept';
 import './DrivePanel.css';
 
 interface Props {
@@ -31,7 +32,7 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
   const { t } = useTranslation();
   const request = useEngagementRequest(rig, bench);
   const { result, failure } = useSettledRun(request, runEngagement);
-  const [view, setView] = useState<View>('speeds');
+  const [view, setView] = useKept<View>('DrivePanel view', 'speeds');
   const [kept, setKept] = useState<readonly EngagementResult[]>([]);
   if (!rig || !request) return <p className="quiet">{t('clutch.noRig')}</p>;
   const range = rangeOf(rig.unit, bench.rangeId)!;

@@ -1,5 +1,4 @@
 import { Button, Segmented } from 'antd';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   adjustsItself,
@@ -10,6 +9,7 @@ import {
   type ClutchState,
 } from '../../core/clutch';
 import { formatNumber } from '../shared/numbers';
+import { useKept } from '../shared/kept';
 
 const SCHOOLS = {
   'by-gear': ['up-neutral', 'down-neutral', 'down-waited', 'down-in-gear'],
@@ -26,8 +26,8 @@ interface Props {
 /** Listening: a rough bearing is heard only while its races turn at different speeds. */
 export function NoiseTestCard({ clutch, state, engineRpm }: Props) {
   const { t } = useTranslation();
-  const [school, setSchool] = useState<School>('by-gear');
-  const [done, setDone] = useState<readonly string[]>([]);
+  const [school, setSchool] = useKept<School>('NoiseTestCard school', 'by-gear');
+  const [done, setDone] = useKept<readonly string[]>('NoiseTestCard done', []);
   const { stands } = inputRunsDown(clutch, state, 'down', engineRpm);
   const tests = NOISE_TESTS.filter((n) => (SCHOOLS[school] as readonly string[]).includes(n.id));
   return (

@@ -1,5 +1,4 @@
 import { Button, Segmented, Select } from 'antd';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CLUTCH_FAULTS, faultFits, type ClutchFault } from '../../core/clutch';
 import { CautionBox } from '../lessons/CautionBox';
@@ -10,6 +9,7 @@ import { NoiseTestCard } from './NoiseTestCard';
 import { SlipTestCard } from './SlipTestCard';
 import { stateOf } from './useClutchModel';
 import type { DriveRig } from './useDriveRig';
+import { useKept } from '../shared/kept';
 import './ShopTests.css';
 
 const TESTS = ['slip', 'road', 'drag', 'noise', 'adjust'] as const;
@@ -24,9 +24,9 @@ interface Props {
 /** The shop's tests done on the model: each reading comes from the computation. */
 export function ShopTestsPanel({ rig, bench, onBench }: Props) {
   const { t } = useTranslation();
-  const [test, setTest] = useState<ShopTest>('slip');
-  const [hidden, setHidden] = useState<ClutchFault | 'none' | null>(null);
-  const [said, setSaid] = useState(false);
+  const [test, setTest] = useKept<ShopTest>('ShopTestsPanel test', 'slip');
+  const [hidden, setHidden] = useKept<ClutchFault | 'none' | null>('ShopTestsPanel hidden', null);
+  const [said, setSaid] = useKept('ShopTestsPanel said', false);
   if (!rig) return <p className="quiet">{t('clutch.noRig')}</p>;
   const faults = CLUTCH_FAULTS.filter((f) => faultFits(rig.clutch, f));
   const fault = hidden === null ? bench.fault : hidden === 'none' ? null : hidden;

@@ -1,5 +1,5 @@
 import { Spin } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { USUAL_AIR_C } from '../../core/clutch';
 import { HOT_FACING_C } from '../../core/shift';
@@ -9,14 +9,15 @@ import { runStartsInARow } from '../workers/clutchWorker';
 import type { EngagementRequest } from '../workers/protocol';
 import { useSettledRun } from '../workers/useSettledRun';
 import { SmallSlider } from './SmallSlider';
+import { useKept } from '../shared/kept';
 
 /** The same start again and again with a wait between: the iron keeps what it can't give to the air in time. */
 export function StartsInARow({ request }: { request: EngagementRequest }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [times, setTimes] = useState(6);
-  const [wait, setWait] = useState(20);
-  const [airC, setAirC] = useState(USUAL_AIR_C);
+  const [times, setTimes] = useKept('StartsInARow times', 6);
+  const [wait, setWait] = useKept('StartsInARow wait', 20);
+  const [airC, setAirC] = useKept('StartsInARow airC', USUAL_AIR_C);
   const row = useMemo(
     () => ({ request: { ...request, airC }, times, wait }),
     [request, airC, times, wait],

@@ -1,5 +1,5 @@
 import { Segmented } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import {
@@ -36,6 +36,7 @@ import { PullCurves } from './PullCurves';
 import { Readout } from './Readout';
 import { StallTestPanel } from './StallTestPanel';
 import { useConverterModel } from './useConverterModel';
+import { useKept } from '../shared/kept';
 import './ConverterBench.css';
 
 /** The Converter bench: hold the turbine, raise the throttle, see what multiplies and what becomes heat. */
@@ -95,7 +96,7 @@ const ALL = { throttle: true, turbine: true, lockUp: true, fault: true } as cons
 function Bench({ converter, engine, vehicle, bench }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const [tab, setTab] = useState<(typeof TABS)[number]>('converter');
+  const [tab, setTab] = useKept<(typeof TABS)[number]>('ConverterBench tab', 'converter');
   const change = (next: Partial<ConverterBenchState>) => dispatch(converterBenchChanged(next));
   const setting = { ...bench, turbineRpm: Math.min(bench.turbineRpm, engine.governedRpm) };
   const { fault, model, characteristic, match } = useConverterModel(

@@ -1,5 +1,4 @@
 import { Segmented } from 'antd';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Converter, ConverterPoint } from '../../core/converter';
 import { useTurning } from '../ratio/useTurning';
@@ -9,6 +8,7 @@ import { useShortcuts } from '../shared/useShortcuts';
 import { CascadeView } from './CascadeView';
 import { TorusView } from './TorusView';
 import type { DrawnMode } from './wheelRoles';
+import { useKept } from '../shared/kept';
 import './ConverterDrawing.css';
 
 interface Props {
@@ -26,7 +26,7 @@ const STEP = Math.PI / 18;
 /** The converter on its sheet, twice: its wheels cut open, or its blades unrolled with the velocity triangles. */
 export function ConverterDrawing({ converter, point, mode, keys = false }: Props) {
   const { t } = useTranslation();
-  const [view, setView] = useState<(typeof VIEWS)[number]>('wheels');
+  const [view, setView] = useKept<(typeof VIEWS)[number]>('ConverterDrawing view', 'wheels');
   const turning = useTurning(mode === 'stalled' ? 0 : DRAWN_RPM, true);
   useShortcuts(
     keys

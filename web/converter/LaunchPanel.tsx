@@ -1,5 +1,5 @@
 import { Checkbox, Segmented, Spin } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
 import { scheduleOf, type LaunchResult } from '../../core/vehicle';
@@ -13,6 +13,7 @@ import { ShiftMap } from './ShiftMap';
 import { SweepPanel } from './SweepPanel';
 import { UnitAndGrade } from './UnitAndGrade';
 import { useGears } from './useGears';
+import { useKept } from '../shared/kept';
 import './LaunchPanel.css';
 
 const SECONDS = 15;
@@ -24,7 +25,7 @@ const VIEWS = ['speeds', 'pull', 'heat', 'map', 'sweep'] as const;
 export function LaunchPanel(props: DrivingProps) {
   const { engine, converter, vehicle, bench, fault, onBench } = props;
   const { t } = useTranslation();
-  const [view, setView] = useState<(typeof VIEWS)[number]>('speeds');
+  const [view, setView] = useKept<(typeof VIEWS)[number]>('LaunchPanel view', 'speeds');
   const { gears } = useGears(bench.unitId);
   const { throttle, grade, kickAt, lockUp } = bench;
   const request = useMemo<LaunchRequest | null>(

@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { bandTorque } from '../../core/clutch';
 import { SmallSlider } from '../clutch/SmallSlider';
 import { CurveSheet } from '../curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
+import { useKept } from '../shared/kept';
 
 const POINTS = 37;
 const MOST_WRAP = 360;
@@ -12,10 +12,10 @@ const MOST_WRAP = 360;
 export function BandPanel() {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [pull, setPull] = useState(2500);
-  const [radiusMm, setRadius] = useState(70);
-  const [wrap, setWrap] = useState(300);
-  const [mu, setMu] = useState(0.12);
+  const [pull, setPull] = useKept('BandPanel pull', 2500);
+  const [radiusMm, setRadius] = useKept('BandPanel radiusMm', 70);
+  const [wrap, setWrap] = useKept('BandPanel wrap', 300);
+  const [mu, setMu] = useKept('BandPanel mu', 0.12);
   const torque = (degrees: number, direction: 'self' | 'against') =>
     numbers.toDisplay(
       bandTorque(pull, radiusMm / 1000, mu, (degrees * Math.PI) / 180, direction),

@@ -1,5 +1,5 @@
 import { Button, Segmented } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import {
@@ -34,6 +34,7 @@ import { SelectiveTable } from './SelectiveTable';
 import { packBenchChanged, selectPackBench, type PackBenchState } from './packSlice';
 import { StackView } from './StackView';
 import { UpgradeTable } from './UpgradeTable';
+import { useKept } from '../shared/kept';
 import '../converter/ConverterBench.css';
 import '../converter/Readout.css';
 import '../clutch/DrivePanel.css';
@@ -76,7 +77,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   const numbers = useNumbers();
   const dispatch = useAppDispatch();
   const services = useServices();
-  const [tab, setTab] = useState<(typeof TABS)[number]>('clearance');
+  const [tab, setTab] = useKept<(typeof TABS)[number]>('PackBench tab', 'clearance');
   const whole = bench.changed?.id === stored.id ? bench.changed : stored;
   const fault = bench.fault && packFaultsOf(whole).includes(bench.fault) ? bench.fault : null;
   const pack = useMemo(() => (fault ? withPackFault(whole, fault) : whole), [whole, fault]);

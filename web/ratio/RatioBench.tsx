@@ -1,5 +1,5 @@
 import { Segmented } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   tipGap,
@@ -30,6 +30,7 @@ import { ToothTransport } from './Transport';
 import { useSetModel, type SetModel } from './useSetModel';
 import { SLOWDOWNS, useTurning, type Turning } from './useTurning';
 import { WorkedStepsList } from './WorkedStepsList';
+import { useKept } from '../shared/kept';
 import './RatioBench.css';
 
 type View = 'ways' | 'lever' | 'worked';
@@ -39,13 +40,13 @@ export function RatioBench() {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectRatioSetup);
-  const [broken, setBroken] = useState<SetFault | null>(null);
+  const [broken, setBroken] = useKept<SetFault | null>('RatioBench broken', null);
   const shown = useMemo(() => brokenSetup(setup, broken), [setup, broken]);
   const model = useSetModel(shown);
   const turning = useTurning(setup.inputSpeedRpm, true);
-  const [selected, setSelected] = useState<Port>('ring');
-  const [ringFollows, setRingFollows] = useState(true);
-  const [view, setView] = useState<View>('ways');
+  const [selected, setSelected] = useKept<Port>('RatioBench selected', 'ring');
+  const [ringFollows, setRingFollows] = useKept('RatioBench ringFollows', true);
+  const [view, setView] = useKept<View>('RatioBench view', 'ways');
   const tall = useMedia('(min-height: 1000px)');
 
   const onSetup = (next: GearSetSetup) => void dispatch(setupChanged(next));

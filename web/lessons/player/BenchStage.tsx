@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { withRole, type Port } from '../../../core/geartrain';
 import type { BenchBlock } from '../../../core/lesson';
@@ -12,6 +12,7 @@ import { useSetModel } from '../../ratio/useSetModel';
 import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { NextButton, type Next } from './NextButton';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: BenchBlock;
@@ -23,9 +24,9 @@ interface Props {
 /** A free bench in a lesson: the student may change what the instructor allows. */
 export function BenchStage({ block, heading, blocks, next }: Props) {
   const { t } = useTranslation();
-  const [setup, setSetup] = useState(block.setup);
-  const [ringFollows, setRingFollows] = useState(true);
-  const [selected, setSelected] = useState<Port | null>(null);
+  const [setup, setSetup] = useKept('BenchStage setup', block.setup);
+  const [ringFollows, setRingFollows] = useKept('BenchStage ringFollows', true);
+  const [selected, setSelected] = useKept<Port | null>('BenchStage selected', null);
   const model = useSetModel(setup);
   const turning = useTurning(setup.inputSpeedRpm, true);
   const tooth = toothAngle(setup);

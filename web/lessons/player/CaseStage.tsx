@@ -24,6 +24,7 @@ import { answerNow, roundBegun, selectPlayer } from './playerSlice';
 import { UnsavedNotice } from './UnsavedNotice';
 import { useCommit } from './useCommit';
 import { WhichTestStage } from './WhichTestStage';
+import { useKept } from '../../shared/kept';
 import './FaultStage.css';
 
 interface Props {
@@ -75,9 +76,9 @@ function DiagnoseStage(props: DiagnoseProps) {
   const subject = { unit: null, faultCase };
   const { commit, unsaved } = useCommit(block, { kind: 'fault', subject }, round);
   const committed = answerNow(useAppSelector(selectPlayer), block.id);
-  const [work, setWork] = useState<DeskWork>(NEW_WORK);
+  const [work, setWork] = useKept<DeskWork>('CaseStage work', NEW_WORK);
   const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
-  const [confidence, setConfidence] = useState<Confidence | null>(null);
+  const [confidence, setConfidence] = useKept<Confidence | null>('CaseStage confidence', null);
   const verdict = () => {
     if (confidence === null || work.remedy === null) return;
     const entries = work.log.map(({ check, expected, safe }) => ({ check, expected, safe }));

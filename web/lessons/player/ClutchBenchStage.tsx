@@ -15,6 +15,7 @@ import { BROKEN_PACK, packFindings } from '../../../core/clutch';
 import { useServices } from '../../app/hooks';
 import { useNumbers } from '../../shared/numbers';
 import { NextButton, type Next } from './NextButton';
+import { useKept } from '../../shared/kept';
 
 interface Frame {
   heading: ReactNode;
@@ -30,7 +31,10 @@ interface ClutchProps extends Frame {
 /** A dry clutch to operate in a lesson: the student may do what the instructor allows. */
 export function ClutchBenchStage({ block, clutch, heading, blocks, next }: ClutchProps) {
   const { t } = useTranslation();
-  const [setting, setSetting] = useState({ ...block.setting, adjusted: true });
+  const [setting, setSetting] = useKept('ClutchBenchStage setting', {
+    ...block.setting,
+    adjusted: true,
+  });
   const { allow } = block;
   const model = useClutchModel(clutch, setting, setting.pedal);
   const pedal = (share: number) => {

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   NOISE_TESTS,
@@ -17,6 +16,7 @@ import type { ClutchDraft } from './clutchDraft';
 import { NumberInput } from './NumberInput';
 import { PredictionForm } from './PredictionForm';
 import { PlayWindows } from './PlayWindows';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   question: ClutchQuestion;
@@ -32,8 +32,8 @@ const ADJUST = { wear: false, adjust: true, fault: false } as const;
 export function ClutchPrediction({ question, rig, draft, onDraft, onCommit }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [number, setNumber] = useState<number | null>(null);
-  const [choice, setChoice] = useState<string | null>(null);
+  const [number, setNumber] = useKept<number | null>('ClutchPrediction number', null);
+  const [choice, setChoice] = useKept<string | null>('ClutchPrediction choice', null);
   const options = optionsOf();
   const asksTorque =
     (question.kind === 'will-it-hold' && question.ask === 'holds') ||

@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import {
   clutchKey,
   type ClutchAnswer,
@@ -15,6 +15,7 @@ import type { Next } from './NextButton';
 import { answerNow, roundBegun, selectPlayer } from './playerSlice';
 import { QuestionAside } from './QuestionAside';
 import { useCommit } from './useCommit';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: QuestionBlock & { question: ClutchQuestion };
@@ -33,7 +34,9 @@ export function ClutchQuestionStage({ block, rig, round, heading, blocks, next }
   const player = useAppSelector(selectPlayer);
   const committed = answerNow(player, block.id);
   const key = useMemo(() => clutchKey(question, rig), [question, rig]);
-  const [draft, setDraft] = useState<ClutchDraft>(() => clutchDraft(question, rig));
+  const [draft, setDraft] = useKept<ClutchDraft>('ClutchQuestionStage draft', () =>
+    clutchDraft(question, rig),
+  );
   const change = (part: Partial<ClutchDraft>) =>
     setDraft({ ...draft, touched: draft.touched || !('pedal' in part), ...part });
   const given = committed?.answer as ClutchAnswer | undefined;

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { ConverterBenchBlock, ConverterRig } from '../../../core/lesson';
 import { BenchControls } from '../../converter/BenchControls';
@@ -8,6 +8,7 @@ import { Readout } from '../../converter/Readout';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { NextButton, type Next } from './NextButton';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: ConverterBenchBlock;
@@ -20,8 +21,8 @@ interface Props {
 /** An engine and a converter to operate in a lesson: the student may do what the instructor allows. */
 export function ConverterBenchStage({ block, rig, heading, blocks, next }: Props) {
   const { t } = useTranslation();
-  const [setting, setSetting] = useState(block.setting);
-  const [wanted, setWanted] = useState(block.fault);
+  const [setting, setSetting] = useKept('ConverterBenchStage setting', block.setting);
+  const [wanted, setWanted] = useKept('ConverterBenchStage wanted', block.fault);
   const { converter, engine } = rig;
   const { fault, match } = useConverterModel(converter, engine, setting, wanted);
   const { allow } = block;

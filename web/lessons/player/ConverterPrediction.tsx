@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   WAYS,
@@ -15,6 +14,7 @@ import { Choices } from './Choices';
 import type { ConverterDraft } from './converterDraft';
 import { NumberInput } from './NumberInput';
 import { PredictionForm } from './PredictionForm';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   question: ConverterQuestion;
@@ -30,8 +30,8 @@ const OPERATED = { throttle: true, turbine: true, lockUp: true, fault: false } a
 export function ConverterPrediction({ question, rig, draft, onDraft, onCommit }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [number, setNumber] = useState<number | null>(null);
-  const [way, setWay] = useState<Way | null>(null);
+  const [number, setNumber] = useKept<number | null>('ConverterPrediction number', null);
+  const [way, setWay] = useKept<Way | null>('ConverterPrediction way', null);
   const quantity =
     question.kind === 'read-match'
       ? quantityRead(question.ask)

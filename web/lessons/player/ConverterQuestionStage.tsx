@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import {
   converterKey,
   type ConverterAnswer,
@@ -17,6 +17,7 @@ import { answerNow, roundBegun, selectPlayer } from './playerSlice';
 import { QuestionAside } from './QuestionAside';
 import { blankSketch } from './sketchPaper';
 import { useCommit } from './useCommit';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: QuestionBlock & { question: ConverterQuestion };
@@ -35,7 +36,7 @@ export function ConverterQuestionStage({ block, rig, round, heading, blocks, nex
   const player = useAppSelector(selectPlayer);
   const committed = answerNow(player, block.id);
   const key = useMemo(() => converterKey(question, rig), [question, rig]);
-  const [draft, setDraft] = useState<ConverterDraft>(() => ({
+  const [draft, setDraft] = useKept<ConverterDraft>('ConverterQuestionStage draft', () => ({
     setting:
       question.kind === 'operate' ? question.start : { throttle: 1, turbineRpm: 0, lockUp: false },
     values: question.kind === 'sketch-curve' ? blankSketch(question.curve) : [],

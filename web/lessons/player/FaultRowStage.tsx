@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   DRIVE_SYMPTOMS,
@@ -31,6 +31,7 @@ import { PredictionForm } from './PredictionForm';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
 import { useCommit } from './useCommit';
+import { useKept } from '../../shared/kept';
 import './FaultStage.css';
 
 interface Props {
@@ -51,8 +52,8 @@ export function FaultRowStage({ block, unit, round, heading, blocks, next }: Pro
   const { commit, unsaved } = useCommit(block, { kind: 'fault', subject }, round);
   const committed = answerNow(useAppSelector(selectPlayer), block.id);
   const key = useMemo(() => faultAnswerKey(question, subject), [question, subject]);
-  const [said, setSaid] = useState<Readonly<Record<string, DriveSymptom>>>({});
-  const [element, setElement] = useState<string | null>(null);
+  const [said, setSaid] = useKept<Readonly<Record<string, DriveSymptom>>>('FaultRowStage said', {});
+  const [element, setElement] = useKept<string | null>('FaultRowStage element', null);
   const given = committed?.answer as FaultAnswer | undefined;
   const cells = key.ok && 'cells' in key.key ? key.key.cells : [];
   const asked = question.kind === 'symptom-row' ? question.ranges : [];

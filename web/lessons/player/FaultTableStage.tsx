@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   faultKey,
@@ -14,6 +14,7 @@ import { AtlasTable } from '../../faults/AtlasTable';
 import { SeenInRanges, type Seen } from '../../faults/SeenInRanges';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { NextButton, type Next } from './NextButton';
+import { useKept } from '../../shared/kept';
 import '../../faults/Atlas.css';
 import './FaultStage.css';
 
@@ -28,8 +29,8 @@ interface Props {
 /** Faults of a unit by range, to look things up in. */
 export function FaultTableStage({ block, unit, heading, blocks, next }: Props) {
   const { t } = useTranslation();
-  const [seen, setSeen] = useState<Seen>({});
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [seen, setSeen] = useKept<Seen>('FaultTableStage seen', {});
+  const [chosen, setChosen] = useKept<string | null>('FaultTableStage chosen', null);
   const table = useMemo(() => {
     if (unitFindings(unit).some((f) => f.weight === 'wrong')) return null;
     const rig = rigOfUnit(unit);

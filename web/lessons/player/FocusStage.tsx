@@ -18,6 +18,7 @@ import {
 } from '../../../core/lesson';
 import { useAppSelector } from '../../app/hooks';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
+import { KeptScope } from '../../shared/kept';
 import { NextButton, type Next } from './NextButton';
 import { selectPlayer } from './playerSlice';
 import { QuestionStage } from './QuestionStage';
@@ -65,8 +66,18 @@ interface FocusProps extends Frame {
   round: number;
 }
 
-/** What has the drawing sheet: a question, or a bench to operate; each loads when it is first met. */
-export function FocusStage({ lesson, focus, round, ...frame }: FocusProps) {
+/** What has the drawing sheet; what is typed or set there belongs to this attempt, block and round. */
+export function FocusStage(props: FocusProps) {
+  const attempt = useAppSelector(selectPlayer).attempt?.id ?? '';
+  return (
+    <KeptScope value={`${attempt} ${props.focus.id} ${props.round}`}>
+      <Stage {...props} />
+    </KeptScope>
+  );
+}
+
+/** A question, or a bench to operate; each loads when it is first met. */
+function Stage({ lesson, focus, round, ...frame }: FocusProps) {
   switch (focus.kind) {
     case 'question':
       return <AskedQuestion lesson={lesson} block={focus} round={round} {...frame} />;

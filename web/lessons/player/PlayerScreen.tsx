@@ -10,7 +10,13 @@ import { settingsChanged } from '../../app/settingsSlice';
 import { selectAttempts } from '../../classBook/attemptsSlice';
 import { draftClosed } from '../builder/draftSlice';
 import { selectLesson } from '../librarySlice';
-import { attemptLeft, attemptStarted, selectPlayer, type PlayerState } from './playerSlice';
+import {
+  attemptLeft,
+  attemptMerged,
+  attemptStarted,
+  selectPlayer,
+  type PlayerState,
+} from './playerSlice';
 import { Player } from './Player';
 import { StartPanel } from './StartPanel';
 
@@ -37,6 +43,11 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
     [dispatch, lessonId, mode],
   );
 
+  // After a reload, and when another tab answers: what is stored of the attempt that runs comes in.
+  const stored = player.attempt ? attempts[player.attempt.id]?.attempt : undefined;
+  useEffect(() => {
+    if (stored) dispatch(attemptMerged(stored));
+  }, [stored, dispatch]);
   const hash = useMemo(() => (record ? lessonHash(record.lesson) : ''), [record]);
   if (!record) return <NotFound />;
   const { lesson } = record;

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port } from '../../../core/geartrain';
 import {
@@ -16,6 +15,7 @@ import { choiceText, promptOf, quantityOf } from '../questionWords';
 import { Choices } from './Choices';
 import { NumberInput } from './NumberInput';
 import { PredictionForm } from './PredictionForm';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   question: SetQuestion;
@@ -29,9 +29,9 @@ interface Props {
 export function Prediction({ question, setup, given, onCommit }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [value, setValue] = useState<number | null>(null);
-  const [direction, setDirection] = useState<Direction | null>(null);
-  const [choice, setChoice] = useState<string | null>(null);
+  const [value, setValue] = useKept<number | null>('Prediction value', null);
+  const [direction, setDirection] = useKept<Direction | null>('Prediction direction', null);
+  const [choice, setChoice] = useKept<string | null>('Prediction choice', null);
   const key = answerKey(question, setup);
   const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
   const answer = answerOf(question, { value, direction, choice, given });

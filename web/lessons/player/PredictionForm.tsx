@@ -1,8 +1,9 @@
 import { Button } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CONFIDENCES, type Answer, type Confidence } from '../../../core/lesson';
 import { Choices } from './Choices';
+import { useKept } from '../../shared/kept';
 import './Prediction.css';
 
 interface Props<A extends Answer> {
@@ -17,7 +18,7 @@ interface Props<A extends Answer> {
 /** What is asked, how sure the student is, and the commit, whatever the question. */
 export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, children }: Props<A>) {
   const { t } = useTranslation();
-  const [confidence, setConfidence] = useState<Confidence | null>(null);
+  const [confidence, setConfidence] = useKept<Confidence | null>('PredictionForm confidence', null);
   const titleId = useId();
   const ready = answer !== null && confidence !== null;
   return (

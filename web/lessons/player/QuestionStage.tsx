@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { GearSetSetup, Port, Role } from '../../../core/geartrain';
 import { hidesRoles, type QuestionBlock, type SetQuestion } from '../../../core/lesson';
@@ -15,6 +15,7 @@ import { QuestionAside } from './QuestionAside';
 import { Prediction } from './Prediction';
 import { Reveal } from './Reveal';
 import { useCommit } from './useCommit';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: QuestionBlock & { question: SetQuestion };
@@ -34,7 +35,7 @@ export function QuestionStage({ block, setup, round, heading, blocks, next }: Pr
   const { commit, unsaved } = useCommit(block, { kind: 'set', setup }, round);
   const player = useAppSelector(selectPlayer);
   const committed = answerNow(player, block.id);
-  const [given, setGiven] = useState<GivenRoles>(NO_ROLES);
+  const [given, setGiven] = useKept<GivenRoles>('QuestionStage given', NO_ROLES);
   const model = useSetModel(setup);
   const turning = useTurning(setup.inputSpeedRpm, committed !== undefined);
   const tooth = toothAngle(setup);

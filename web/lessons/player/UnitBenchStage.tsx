@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { memberRoles, solveUnit, type Unit } from '../../../core/geartrain';
 import type { UnitBenchBlock } from '../../../core/lesson';
@@ -12,6 +12,7 @@ import { useTurning } from '../../ratio/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import '../../apply/ApplyBench.css';
 import { NextButton, type Next } from './NextButton';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: UnitBenchBlock;
@@ -26,9 +27,9 @@ const STAGE_RPM = 1200;
 /** A whole unit to operate in a lesson: the student may do what the instructor allows. */
 export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
   const { t } = useTranslation();
-  const [applied, setApplied] = useState<readonly string[]>(block.apply);
-  const [load, setLoad] = useState(block.load);
-  const [view, setView] = useState(SECTION);
+  const [applied, setApplied] = useKept<readonly string[]>('UnitBenchStage applied', block.apply);
+  const [load, setLoad] = useKept('UnitBenchStage load', block.load);
+  const [view, setView] = useKept('UnitBenchStage view', SECTION);
   const solution = useMemo(() => solveUnit(unit, applied, load), [unit, applied, load]);
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   const turning = useTurning(STAGE_RPM, true);

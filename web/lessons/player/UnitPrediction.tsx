@@ -1,5 +1,4 @@
 import { Button, Checkbox } from 'antd';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Outcome, Unit } from '../../../core/geartrain';
 import {
@@ -13,6 +12,7 @@ import { Choices } from './Choices';
 import { NumberInput } from './NumberInput';
 import { PredictionForm } from './PredictionForm';
 import type { SheetDraft } from './sheetDraft';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   question: UnitQuestion;
@@ -46,7 +46,7 @@ const EMPTY: Form = {
 /** What the student thinks about a unit, and how sure they are. */
 export function UnitPrediction({ question, unit, prompt, draft, onClear, onCommit }: Props) {
   const { t } = useTranslation();
-  const [form, setForm] = useState(EMPTY);
+  const [form, setForm] = useKept('UnitPrediction form', EMPTY);
   const set = (change: Partial<Form>) => setForm({ ...form, ...change });
   const answer = answerOf(question, unit, form, draft);
   return (

@@ -23,6 +23,7 @@ import type { SheetDraft } from './sheetDraft';
 import { UnitPrediction } from './UnitPrediction';
 import { UnitReveal } from './UnitReveal';
 import { useCommit } from './useCommit';
+import { useKept } from '../../shared/kept';
 import './UnitQuestionStage.css';
 
 interface Props {
@@ -44,7 +45,7 @@ export function UnitQuestionStage({ block, unit, round, heading, blocks, next }:
   const { commit, unsaved } = useCommit(block, { kind: 'unit', unit }, round);
   const player = useAppSelector(selectPlayer);
   const committed = answerNow(player, block.id);
-  const [draft, setDraft] = useState<SheetDraft>(() => ({
+  const [draft, setDraft] = useKept<SheetDraft>('UnitQuestionStage draft', () => ({
     on: givenOn(question, unit),
     members: [],
   }));

@@ -22,6 +22,7 @@ import { PredictionForm } from './PredictionForm';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
 import { useCommit } from './useCommit';
+import { useKept } from '../../shared/kept';
 
 interface Props {
   block: QuestionBlock & { question: WhichTestQuestion };
@@ -45,7 +46,7 @@ export function WhichTestStage(props: Props) {
   const { commit, unsaved } = useCommit(block, { kind: 'fault', subject }, round);
   const committed = answerNow(useAppSelector(selectPlayer), block.id);
   const [key, setKey] = useState<FaultKeyResult | null>(null);
-  const [choice, setChoice] = useState<string | null>(null);
+  const [choice, setChoice] = useKept<string | null>('WhichTestStage choice', null);
   useEffect(() => {
     let here = true;
     void session.rank(question).then((ranked) => {
