@@ -1,4 +1,5 @@
 import ReactMarkdown, { type Components } from 'react-markdown';
+import { tooDeep } from './markdownDepth';
 import './Markdown.css';
 
 /**
@@ -17,6 +18,7 @@ const components: Components = {
 };
 
 export function Markdown({ text }: { text: string }) {
+  if (tooDeep(text)) return <div className="markdown markdown-plain">{text}</div>;
   return (
     <div className="markdown">
       <ReactMarkdown components={components} disallowedElements={['img']} unwrapDisallowed>

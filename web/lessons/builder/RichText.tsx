@@ -4,12 +4,14 @@ import {
   OrderedListOutlined,
   UnorderedListOutlined,
 } from '../../shared/icons';
-import { Markdown } from '@tiptap/markdown';
+import { Markdown, MarkdownManager } from '@tiptap/markdown';
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Button } from 'antd';
-import { useEffect, useRef } from 'react';
+import { Button, Input } from 'antd';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { MOST_TEXT } from '../../../core/formats';
+import { afterEdit, canHold } from './markdownSource';
 import './RichText.css';
 
 interface Props {
@@ -18,8 +20,44 @@ interface Props {
   onMarkdown: (markdown: string) => void;
 }
 
-/** Text with bold, lists and headings, kept as Markdown. */
-export function RichText({ label, markdown, onMarkdown }: Props) {
+const EXTENSIONS = [StarterKit, Markdown];
+const translator = new MarkdownManager({ extensions: EXTENSIONS });
+
+/** Text with bold, lists and headings, kept as Markdown; what the editor can't hold is edited as it is written. */
+export function RichText(props: Props) {
+  const { markdown, onMarkdown } = props;
+  // What is typed here does not change the way it is edited under the hand that types.
+  const [shown, setShown] = useState(() => ({ markdown, held: canHold(markdown, translator) }));
+  if (shown.markdown !== markdown) setShown({ markdown, held: canHold(markdown, translator) });
+  const change = (text: string) => {
+    setShown({ markdown: text, held: shown.held });
+    onMarkdown(text);
+  };
+  return shown.held ? (
+    <Rich {...props} onMarkdown={change} />
+  ) : (
+    <Source {...props} onMarkdown={change} />
+  );
+}
+
+function Source({ label, markdown, onMarkdown }: Props) {
+  const { t } = useTranslation();
+  return (
+    <div className="rich-text">
+      <p className="quiet rich-text-note">{t('richText.asSource')}</p>
+      <Input.TextArea
+        className="rich-text-source"
+        aria-label={label}
+        autoSize={{ minRows: 3, maxRows: 16 }}
+        maxLength={MOST_TEXT}
+        value={markdown}
+        onChange={(e) => onMarkdown(e.target.value)}
+      />
+    </div>
+  );
+}
+
+function Rich({ label, markdown, onMarkdown }: Props) {
   const { t } = useTranslation();
   const written = useRef(markdown);
   const report = useRef(onMarkdown);
@@ -27,12 +65,12 @@ export function RichText({ label, markdown, onMarkdown }: Props) {
     report.current = onMarkdown;
   });
   const editor = useEditor({
-    extensions: [StarterKit, Markdown],
+    extensions: EXTENSIONS,
     content: markdown,
     contentType: 'markdown',
     editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: e }) => {
-      written.current = e.getMarkdown();
+      written.current = afterEdit(written.current, e.getJSON(), translator);
       report.current(written.current);
     },
   });
