@@ -43,7 +43,7 @@ module.exports = {
           'npm-unknown',
         ],
         pathNot:
-          'node_modules/(zod|fflate|papaparse|@types/papaparse|@noble/hashes|@noble/ed25519|safe-stable-stringify|ml-levenberg-marquardt)/',
+          'node_modules/(zod|fflate|papaparse|@types/papaparse|@noble/hashes|@noble/ed25519|crc-32|safe-stable-stringify|ml-levenberg-marquardt)/',
       },
     },
     {

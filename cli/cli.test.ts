@@ -23,6 +23,10 @@ test('from the command line: result, complaint and exit code each have their pla
   const missing = typed('check', 'no/such/file.json');
   expect([missing.status, missing.stdout]).toEqual([1, '']);
   expect(missing.stderr).toContain('no/such/file.json');
+  // Codes that a terminal would obey are shown.
+  const painted = typed('check', 'no/\u001b[31msuch.json');
+  expect(painted.stderr).toContain('no/\\x1b[31msuch.json');
+  expect(painted.stderr).not.toContain('\u001b');
 }, 30_000);
 
 const read = (file: string) => JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;

@@ -40,7 +40,7 @@ test('each fault is told at its row, and an unsound version is not kept', async 
   await b.fill('spinbutton', 'Torque ratio, row 1', '0.9');
   await b.see('Row 1, Torque ratio: a converter multiplies at stall');
   await b.fill('spinbutton', 'Speed ratio, row 5', '1.4');
-  await b.see(/Row 5, Speed ratio: is above the most allowed/);
+  await b.see(/Row 5, Speed ratio: is [^;]*; the most allowed/);
   for (let k = 0; k < 3; k++) await b.press('button', 'Undo');
   await b.see('Nothing wrong found.');
 });
@@ -106,7 +106,7 @@ test('an engine gets a part-load curve; its file goes out and comes in elsewhere
 test('a negative mass is found, and gear changes must not come earlier with an open throttle', async () => {
   await b.open(run.at('/teach/models/vehicles/yard-tractor'));
   await b.fill('spinbutton', 'Mass', '-5');
-  await b.see(/Mass: is below the least allowed/);
+  await b.see(/Mass: is [^;]*; the least allowed/);
   await b.press('button', 'Undo');
   await b.fill('spinbutton', 'Changes up, throttle open', '5');
   await b.see(/Changes up, throttle open: must not be less/);

@@ -55,10 +55,13 @@ export function createApp(distDir: string): Express {
   );
   app.use(express.static(distDir, { index: false, dotfiles: 'ignore', maxAge: '1h' }));
   app.get('/{*route}', (req, res) => {
-    const index = path.join(distDir, 'index.html');
-    if (path.posix.extname(req.path) !== '') res.status(404).type('text').send('Not found');
-    else if (!existsSync(index)) res.status(503).type('text').send('Not built yet: run npm start');
-    else res.set('Cache-Control', 'no-cache').sendFile(index);
+    // The id of a document may hold a dot; a file that is not there does not stand under these doors.
+    const screen = /^\/(teach|learn)\//.test(req.path) || path.posix.extname(req.path) === '';
+    if (!screen) res.status(404).type('text').send('Not found');
+    else if (!existsSync(path.join(distDir, 'index.html')))
+      res.status(503).type('text').send('Not built yet: run npm start');
+    // From its folder: the way there may lead through one whose name begins with a dot.
+    else res.set('Cache-Control', 'no-cache').sendFile('index.html', { root: distDir });
   });
   app.use((_req, res) => {
     res.status(405).set('Allow', 'GET, HEAD').type('text').send('Method not allowed');

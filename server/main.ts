@@ -1,9 +1,12 @@
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
+import { addressesOf } from './addresses';
 import { createApp } from './app';
+import { serverFor, SLOWEST_MS } from './serverFor';
 
 /** `npm start`: PORT and HOST from the environment; a busy port is told, not thrown. */
-const port = Number(process.env['PORT'] ?? 3000);
+const asked = process.env['PORT'] ?? '3000';
+const port = asked.trim() === '' ? NaN : Number(asked);
 const host = process.env['HOST'] ?? '127.0.0.1';
 if (!Number.isInteger(port) || port < 0 || port > 65535) {
   console.error(`PORT must be a whole number from 0 to 65535; it is "${process.env['PORT']}".`);
@@ -11,17 +14,19 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 }
 
 const dist = path.resolve(process.env['DIST'] ?? 'dist/web');
-const server = createApp(dist).listen(port, host, (error?: NodeJS.ErrnoException) => {
-  if (error) {
-    console.error(
-      error.code === 'EADDRINUSE'
-        ? `Port ${port} is already in use. Stop the other program or choose another: PORT=3001 npm start`
-        : `Fair Sprocket could not start: ${error.message}`,
-    );
-    process.exit(1);
-  }
+const server = serverFor(createApp(dist), SLOWEST_MS);
+server.on('error', (error: NodeJS.ErrnoException) => {
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is already in use. Stop the other program or choose another: PORT=3001 npm start`
+      : `Fair Sprocket could not start: ${error.message}`,
+  );
+  process.exit(1);
+});
+server.listen(port, host, () => {
   const { port: bound } = server.address() as AddressInfo;
-  console.log(`Fair Sprocket is open at http://${host}:${bound}`);
+  for (const address of addressesOf(host))
+    console.log(`Fair Sprocket is open at http://${address}:${bound}`);
 });
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const)

@@ -4,7 +4,9 @@ import { createServer, connect, type AddressInfo, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Server as HttpServer } from 'node:http';
+import { addressesOf } from './addresses';
 import { createApp } from './app';
+import { serverFor, SLOWEST_MS } from './serverFor';
 
 /** Over real HTTP, on a small build of its own. */
 let dir: string;
@@ -56,6 +58,49 @@ test('hashed assets are compressed and kept for a year; missing ones are 404', a
   expect(res.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
   expect((await get('/assets/none.js')).status).toBe(404);
   expect((await get('/missing.js')).status).toBe(404);
+});
+
+test('the id of a document may hold a dot: its address opens after a reload', async () => {
+  for (const route of ['/teach/lessons/gears.v2', '/learn/lessons/a.b.c/preview'])
+    expect([route, (await get(route)).status]).toEqual([route, 200]);
+  expect((await get('/favicon.none.ico')).status).toBe(404);
+});
+
+test('installed in a folder whose name begins with a dot', async () => {
+  const hidden = path.join(dir, '.opt/web');
+  mkdirSync(hidden, { recursive: true });
+  writeFileSync(path.join(hidden, 'index.html'), '<title>HIDDEN</title>');
+  const own = createApp(hidden).listen(0, '127.0.0.1');
+  await new Promise((done) => own.once('listening', done));
+  const res = await fetch(`http://127.0.0.1:${(own.address() as AddressInfo).port}/`);
+  expect([res.status, await res.text()]).toEqual([200, '<title>HIDDEN</title>']);
+  await new Promise((done) => own.close(done));
+});
+
+test('a client that never finishes its request is let go of', async () => {
+  const own = serverFor(createApp(path.join(dir, 'web')), 400).listen(0, '127.0.0.1');
+  await new Promise((done) => own.once('listening', done));
+  const socket = connect((own.address() as AddressInfo).port, '127.0.0.1', () =>
+    socket.write('GET / HTTP/1.1\r\nHost: x\r\n'),
+  );
+  const told: string[] = [];
+  socket.on('data', (d: Buffer) => told.push(d.toString()));
+  const dripping = setInterval(() => socket.write('X-Slow: 1\r\n'), 100);
+  socket.on('error', () => undefined);
+  await new Promise((done) => socket.once('close', done));
+  clearInterval(dripping);
+  expect(told.join('')).not.toContain('200 OK');
+  expect(SLOWEST_MS).toBe(20_000);
+  await new Promise((done) => own.close(done));
+}, 20_000);
+
+test('a server that listens everywhere names addresses that can be opened', () => {
+  expect(addressesOf('127.0.0.1')).toEqual(['127.0.0.1']);
+  expect(addressesOf('::1')).toEqual(['[::1]']);
+  const all = addressesOf('0.0.0.0');
+  expect(all[0]).toBe('127.0.0.1');
+  for (const address of all) expect(address).toMatch(/^\d+\.\d+\.\d+\.\d+$/);
+  expect(all).not.toContain('0.0.0.0');
 });
 
 test('health, and nothing but reading', async () => {
@@ -143,6 +188,9 @@ describe('the program', () => {
     const bad = start({ PORT: 'harbour' });
     expect(await bad.said(/PORT must be a whole number/)).toBeTruthy();
     expect(await bad.ended).toBe(1);
+    const none = start({ PORT: '' });
+    expect(await none.said(/PORT must be a whole number/)).toBeTruthy();
+    expect(await none.ended).toBe(1);
     blocker.close();
   }, 20_000);
 });

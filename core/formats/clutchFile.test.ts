@@ -37,7 +37,7 @@ test('a clutch that can’t be is refused at its place', () => {
 });
 
 test('a pack that can’t be is refused at its place', () => {
-  expect(problems({ ...FENDER, stack: [] })).toEqual(['stack: too_small']);
+  expect(problems({ ...FENDER, stack: [] })).toEqual(['stack: too_few']);
   const twice = [...FENDER.stack, FENDER.stack[0]];
   expect(problems({ ...FENDER, stack: twice })).toEqual(['stack[10].id: duplicate-id']);
   expect(problems({ ...FENDER, lining: 0.0009 })).toContain(

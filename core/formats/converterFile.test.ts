@@ -45,7 +45,7 @@ test('a table is refused at its row', () => {
     'model.rows[2].capacity: invalid_type',
   ]);
   expect(problems({ ...table, model: { kind: 'table', rows: [] } })).toEqual([
-    'model.rows: too_small',
+    'model.rows: too_few',
   ]);
 });
 
@@ -67,7 +67,7 @@ test('an engine is refused at its row, and above idle its governor must stand', 
   const out = { ...engine, rows: engine.rows.with(2, { speedRpm: 700, torqueNm: 200 }) };
   expect(problems(out)).toEqual(['rows[2].speedRpm: must-rise']);
   expect(problems({ ...engine, governedRpm: 500 })).toEqual(['governedRpm: above-idle']);
-  expect(problems({ ...engine, rows: engine.rows.slice(0, 1) })).toEqual(['rows: too_small']);
+  expect(problems({ ...engine, rows: engine.rows.slice(0, 1) })).toEqual(['rows: too_few']);
   const negative = { ...engine, rows: engine.rows.with(1, { speedRpm: 800, torqueNm: -3 }) };
   expect(problems(negative)).toEqual(['rows[1].torqueNm: too_small']);
   expect(problems({ ...engine, drag: 2 })).toEqual(['drag: too_big']);

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { strToU8, zipSync } from 'fflate';
+import CRC32 from 'crc-32';
 import Papa from 'papaparse';
 import { FORMULA_LIKE } from './spreadsheetCells';
 import { z } from 'zod';
@@ -264,6 +265,72 @@ describe('packs', () => {
     for (let k = 0; k < lying.length - 4; k++)
       if (view.getUint32(k, true) === 40 * 1024 * 1024) view.setUint32(k, 100, true);
     expect(readPack(lying).ok).toBe(false);
+  });
+
+  test('whatever byte of its content is changed, the pack is refused', () => {
+    const bytes = writePack({ lesson: lesson(), media: {} });
+    const view = new DataView(bytes.buffer);
+    // Bytes of the entries, not those of the directory at the end.
+    const directory = view.getUint32(bytes.length - 6, true);
+    let taken = 0;
+    for (let k = 30; k < directory; k += 3) {
+      const changed = bytes.slice();
+      changed[k] = changed[k]! ^ 0x40;
+      const opened = readPack(changed);
+      if (opened.ok && JSON.stringify(opened.pack.lesson) !== JSON.stringify(lesson())) taken++;
+    }
+    expect(taken).toBe(0);
+    const text = new TextDecoder('latin1').decode(bytes);
+    const stored = zipSync({
+      ...good,
+      'lesson.json': [good['lesson.json'], { level: 0 }],
+    } as never);
+    const at = new TextDecoder('latin1').decode(stored).indexOf('"title"') + 10;
+    stored[at] = stored[at]! ^ 1;
+    expect(text.length).toBeGreaterThan(100);
+    expect(readPack(stored)).toMatchObject({
+      failure: { cause: 'pack-changed', path: 'lesson.json' },
+    });
+  });
+
+  test('an archive whose entries share one heap of data is refused by its directory, at once', () => {
+    // Each entry of the directory states 50 MB of the same packed data: hundreds of kilobytes for gigabytes.
+    const one = zipSync({ 'media/a.png': new Uint8Array(50 * 1024 * 1024) }, { level: 1 });
+    const view = new DataView(one.buffer);
+    const directory = view.getUint32(one.length - 6, true);
+    const entry = one.slice(directory, one.length - 22);
+    const copies = Array.from({ length: 300 }, (_v, k) => {
+      const copy = entry.slice();
+      copy.set(strToU8(`media/${String.fromCharCode(97 + (k % 26))}.png`), 46);
+      return copy;
+    });
+    const bomb = new Uint8Array(directory + entry.length * copies.length + 22);
+    bomb.set(one.subarray(0, directory));
+    copies.forEach((copy, k) => bomb.set(copy, directory + k * entry.length));
+    bomb.set(one.subarray(one.length - 22), bomb.length - 22);
+    new DataView(bomb.buffer).setUint16(bomb.length - 12, copies.length, true);
+    const refused = readPack(bomb);
+    expect(refused.ok).toBe(false);
+    const few = bomb.slice();
+    new DataView(few.buffer).setUint16(few.length - 12, 20, true);
+    expect(readPack(few)).toMatchObject({
+      failure: { cause: 'pack-too-large', bytes: 20 * 50 * 1024 * 1024 },
+    });
+  });
+
+  test('a password, a name that is empty', () => {
+    const locked = zipSync(good);
+    const view = new DataView(locked.buffer);
+    const directory = view.getUint32(locked.length - 6, true);
+    view.setUint16(directory + 8, 1, true);
+    expect(readPack(locked)).toMatchObject({ failure: { cause: 'pack-encrypted' } });
+    const nameless = zipSync({ '': strToU8('x') });
+    expect(readPack(nameless)).toMatchObject({ failure: { cause: 'pack-path', path: '' } });
+  });
+
+  // The check value of CRC-32 (published: ISO 3309, and every catalogue of CRCs).
+  test('the sum that guards an entry is that of the standard', () => {
+    expect(CRC32.bstr('123456789') >>> 0).toBe(0xcbf43926);
   });
 });
 

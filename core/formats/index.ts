@@ -12,7 +12,13 @@ export {
   type ModelKind,
 } from './kinds';
 export { contentHash, lessonHash } from './lessonHash';
-export { MOST_JSON_BYTES, MOST_NAME, MOST_PACK_BYTES, MOST_PICTURE_BYTES } from './limits';
+export {
+  MOST_JSON_BYTES,
+  MOST_NAME,
+  MOST_PACK_BYTES,
+  MOST_PICTURE_BYTES,
+  MOST_TEXT,
+} from './limits';
 export {
   openText,
   openValue,

@@ -81,7 +81,11 @@ export function openValue<K extends DocumentKind = DocumentKind>(
     );
   const parsed = rest ? read(rest) : whole;
   if (!parsed.success)
-    return refuse({ cause: 'invalid', format: kind, problems: parsed.error.issues.map(problemOf) });
+    return refuse({
+      cause: 'invalid',
+      format: kind,
+      problems: parsed.error.issues.map((issue) => problemOf(issue, migrated.document)),
+    });
   return { ok: true, kind: kind as K, document: parsed.data };
 }
 
@@ -112,12 +116,15 @@ function migrate(
 }
 
 /** A schema's complaint as code and numbers; the words come from the catalogue. */
-function problemOf(issue: z.core.$ZodIssue): Problem {
+function problemOf(issue: z.core.$ZodIssue, document: unknown): Problem {
   const path = pathText(issue.path);
   const raw = issue as unknown as Record<string, unknown>;
   const params = isRecord(raw['params']) ? raw['params'] : {};
-  const code = typeof params['code'] === 'string' ? params['code'] : issue.code;
+  const own = typeof params['code'] === 'string' ? params['code'] : issue.code;
+  const code = SIZED[`${own} ${String(raw['origin'])}`] ?? own;
   const values: Record<string, string | number> = {};
+  const found = foundAt(document, issue.path);
+  if (found !== undefined && (own === 'too_big' || own === 'too_small')) values['found'] = found;
   for (const key of ['expected', 'minimum', 'maximum', 'format', 'id'] as const) {
     const value = raw[key] ?? params[key];
     if (typeof value === 'string' || typeof value === 'number') values[key] = value;
@@ -125,6 +132,22 @@ function problemOf(issue: z.core.$ZodIssue): Problem {
   if (Array.isArray(raw['keys'])) values['keys'] = raw['keys'].join(', ');
   if (Array.isArray(raw['values'])) values['allowed'] = raw['values'].join(', ');
   return { path, code, values };
+}
+
+/** A list or a text has a size of its own, and its own words for it. */
+const SIZED: Readonly<Record<string, string>> = {
+  'too_big array': 'too_many',
+  'too_small array': 'too_few',
+  'too_big string': 'too_long',
+  'too_small string': 'too_short',
+};
+
+/** How large what stands there is: a number itself, the entries of a list, the characters of a text. */
+function foundAt(document: unknown, path: readonly PropertyKey[]): number | undefined {
+  let value: unknown = document;
+  for (const part of path) value = (value as Record<PropertyKey, unknown> | null)?.[part];
+  if (typeof value === 'number') return value;
+  return Array.isArray(value) || typeof value === 'string' ? value.length : undefined;
 }
 
 const pathText = (path: readonly PropertyKey[]): string =>

@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import {
   CARRIED_LISTS,
   LIST_OF,
@@ -7,7 +7,8 @@ import {
   type CarriedList,
   type Lesson,
 } from '../lesson';
-import { MOST_PACK_BYTES, MOST_PACK_ENTRIES, MOST_PICTURE_BYTES } from './limits';
+import { readArchive, type ArchiveFailure } from './archive';
+import { MOST_PICTURE_BYTES } from './limits';
 import { openText, type OpenFailure } from './openDocument';
 import type { PackManifest } from './packV1';
 import { pictureKind } from './picture';
@@ -15,8 +16,6 @@ import { pictureKind } from './picture';
 /**
  * A lesson with all it needs in one plain ZIP: `manifest.json`, `lesson.json`, `units/ID.json` (and
  * `converters/`, `engines/` and so on), `media/NAME`.
- * Names and sizes are read from the archive's directory before anything is unpacked, and a file that turns
- * out larger than its entry states is refused.
  */
 export interface LessonPack {
   readonly lesson: Lesson;
@@ -24,10 +23,7 @@ export interface LessonPack {
 }
 
 export type PackFailure =
-  | { readonly cause: 'pack-damaged' }
-  | { readonly cause: 'pack-too-large'; readonly bytes: number; readonly most: number }
-  | { readonly cause: 'pack-too-many'; readonly count: number; readonly most: number }
-  | { readonly cause: 'pack-path'; readonly path: string }
+  | ArchiveFailure
   | { readonly cause: 'pack-missing'; readonly path: string }
   | { readonly cause: 'pack-picture'; readonly path: string }
   | { readonly cause: 'pack-part'; readonly path: string; readonly failure: OpenFailure };
@@ -79,7 +75,7 @@ const SAFE_PATH = new RegExp(
 );
 
 export function readPack(bytes: Uint8Array): PackResult {
-  const unpacked = unpack(bytes);
+  const unpacked = readArchive(bytes, (path) => SAFE_PATH.test(path));
   if (!unpacked.ok) return unpacked;
   const { files } = unpacked;
   for (const path of ['manifest.json', 'lesson.json'])
@@ -118,40 +114,4 @@ function openPart<K extends 'fair-sprocket/pack' | 'fair-sprocket/lesson' | Carr
 ) {
   const opened = openText<K>(strFromU8(files[path]!), kind);
   return opened.ok ? opened : fail({ cause: 'pack-part', path, failure: opened.failure });
-}
-
-type Unpacked =
-  | { readonly ok: true; readonly files: Record<string, Uint8Array> }
-  | { readonly ok: false; readonly failure: PackFailure };
-
-function unpack(bytes: Uint8Array): Unpacked {
-  if (bytes.length > MOST_PACK_BYTES)
-    return fail({ cause: 'pack-too-large', bytes: bytes.length, most: MOST_PACK_BYTES });
-  let refusal: PackFailure | null = null;
-  let count = 0;
-  let total = 0;
-  const stated = new Map<string, number>();
-  try {
-    const files = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        if (refusal || name.endsWith('/')) return false;
-        count++;
-        total += originalSize;
-        if (!SAFE_PATH.test(name)) refusal = { cause: 'pack-path', path: name };
-        else if (stated.has(name)) refusal = { cause: 'pack-damaged' };
-        else if (count > MOST_PACK_ENTRIES)
-          refusal = { cause: 'pack-too-many', count, most: MOST_PACK_ENTRIES };
-        else if (total > MOST_PACK_BYTES)
-          refusal = { cause: 'pack-too-large', bytes: total, most: MOST_PACK_BYTES };
-        stated.set(name, originalSize);
-        return refusal === null;
-      },
-    });
-    if (refusal) return fail(refusal);
-    for (const [name, content] of Object.entries(files))
-      if (content.length !== stated.get(name)) return fail({ cause: 'pack-damaged' });
-    return { ok: true, files };
-  } catch {
-    return fail(refusal ?? { cause: 'pack-damaged' });
-  }
 }

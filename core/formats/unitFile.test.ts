@@ -48,7 +48,7 @@ test('what contradicts itself inside a unit is refused, all of it at once', () =
 test('500 members, and more one-way clutches than can be settled, are findings and no hang', () => {
   const members = Array.from({ length: 500 }, (_, k) => ({ id: `m${k}`, name: '' }));
   expect(problemsOf({ ...unit, members: [...unit.members, ...members] })).toContain(
-    'members: too_big',
+    'members: too_many',
   );
   const ways = Array.from({ length: 12 }, (_, k) => ({
     id: `W${k}`,

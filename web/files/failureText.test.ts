@@ -54,7 +54,7 @@ test('paths, sizes and versions are named', () => {
   expect(say(1)).toBe('The file is 200 MB; the most this program opens is 64 MB.');
   expect(say(12)).toContain('version 3 of its format; this program reads up to version 1');
   expect(say(14)).toContain(
-    'steps[0].title: should be string; top of the file: has unknown fields (surprise); x: never-heard-of',
+    'steps[0].title: should be text; top of the file: has unknown fields (surprise); x: never-heard-of',
   );
   expect(say(21)).toContain('“lesson.json” in the pack: The file breaks off');
 });

@@ -45,6 +45,10 @@ export function failureText(t: TFunction, failure: FileFailure): string {
     case 'pack-too-many':
       return t('failures.pack-too-many', { count: failure.count, most: failure.most });
     case 'pack-path':
+      return failure.path === ''
+        ? t('failures.pack-nameless')
+        : t('failures.pack-path', { path: failure.path });
+    case 'pack-changed':
     case 'pack-missing':
     case 'pack-picture':
       return t(`failures.${failure.cause}`, { path: failure.path });
@@ -56,11 +60,19 @@ export function failureText(t: TFunction, failure: FileFailure): string {
     case 'not-text':
     case 'no-version':
     case 'pack-damaged':
+    case 'pack-encrypted':
       return t(`failures.${failure.cause}`);
   }
 }
 
 function problemText(t: TFunction, problem: Problem): string {
-  const words = t(`problems.${problem.code}`, { ...problem.values, defaultValue: problem.code });
+  const { expected } = problem.values;
+  const values = {
+    ...problem.values,
+    ...(expected === undefined
+      ? {}
+      : { expected: t(`expected.${expected}`, { defaultValue: String(expected) }) }),
+  };
+  const words = t(`problems.${problem.code}`, { ...values, defaultValue: problem.code });
   return `${problem.path || t('problems.top')}: ${words}`;
 }

@@ -2,6 +2,14 @@ import { expose } from 'comlink';
 import { looksLikePack, openText, readPack, writePack } from '../../core/formats';
 import type { FileWorker, OpenFileResult } from './protocol';
 
+/** Some editors save text as UTF-16; its first two bytes say so. */
+const encodingOf = ([first, second]: Uint8Array): string =>
+  first === 0xff && second === 0xfe
+    ? 'utf-16le'
+    : first === 0xfe && second === 0xff
+      ? 'utf-16be'
+      : 'utf-8';
+
 function openFile(bytes: Uint8Array): OpenFileResult {
   if (looksLikePack(bytes)) {
     const result = readPack(bytes);
@@ -9,7 +17,7 @@ function openFile(bytes: Uint8Array): OpenFileResult {
   }
   let text: string;
   try {
-    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+    text = new TextDecoder(encodingOf(bytes), { fatal: true }).decode(bytes);
   } catch {
     return { ok: false, failure: { cause: 'not-text' } };
   }
