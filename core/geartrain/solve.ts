@@ -7,7 +7,9 @@ import {
   multiply,
   negate,
   ONE,
+  oneLast,
   reduceRows,
+  reduceWhole,
   signOf,
   solveExact,
   subtract,
@@ -15,7 +17,7 @@ import {
   type Fraction,
 } from '../numerics';
 import { elementTerms, exactRow, gearSetTerms } from './constraints';
-import { carrying, motionsLeft, oneWaysAtRest, type Load } from './oneWays';
+import { carrying, motionsLeft, oneWaysAtRest, type Load, type SignsOf } from './oneWays';
 import { CASE, type ShiftElement, type Unit } from './unit';
 
 /**
@@ -69,11 +71,7 @@ export function solveUnit(unit: Unit, applied: readonly string[], load: Load = '
   const { push, drives, still } = oneWaysAtRest(motions, load, EXACT);
   const resting = oneWays.filter((_k, n) => still[n]);
   const carry =
-    push === 0
-      ? []
-      : carrying(on, resting, push, (rows) =>
-          elementSigns(train, rows, torques(train, rows, drives)),
-        );
+    push === 0 ? [] : carrying(on, resting, push, torqueSigns(train, [...on, ...resting], drives));
   const settled = solveClosed(train, [...on, ...resting], [...on, ...carry], push !== 0);
   return load === 'coast' ? withOverrun(unit, applied, settled) : settled;
 }
@@ -114,7 +112,7 @@ function directionsOf(
 ): Fraction[][] {
   const { unit, columns, elements } = train;
   const width = columns.size;
-  const { rows, pivots } = reduceRows(rowsOf(train, closed), width);
+  const { rows, pivots } = reduceRows(rowsOf(train, closed), width, { tiers: oneLast(width) });
   const rowOf = new Map(pivots.map((pivot, r) => [pivot, rows[r]!]));
   const speedIn = (free: number, column: number | undefined): Fraction => {
     if (column === undefined) return ZERO;
@@ -212,7 +210,7 @@ function readMotion(
 ): Motion {
   const width = columns.size;
   const inputColumn = width - 1;
-  const { rows: reduced, pivots } = reduceRows(rows, width);
+  const { rows: reduced, pivots } = reduceRows(rows, width, { tiers: oneLast(width) });
   const freedom = width - pivots.length;
   const inputMoves = !pivots.includes(inputColumn);
   const rowOf = new Map(pivots.map((pivot, r) => [pivot, reduced[r]!]));
@@ -245,14 +243,15 @@ const stands = (row: readonly Fraction[] | undefined, column: number): boolean =
   row !== undefined && row.every((v, c) => c === column || isZero(v));
 
 /**
- * λ of every row, then the external torque on the output, for an input torque of 1.
+ * The balance of every member, unknown by unknown: λ of every row, then the external torque on the output; the input torque
+ * is 1.
  * @param driving the output is loaded; where the input is blocked the train holds the engine by itself
  */
-function torques(
+function balance(
   train: ExactTrain,
   closed: readonly number[],
   driving: boolean,
-): (Fraction | null)[] | null {
+): { readonly matrix: Fraction[][]; readonly rhs: Fraction[] } {
   const { columns, unit } = train;
   const rows = rowsOf(train, closed);
   const inputColumn = columns.get(unit.input)!;
@@ -266,18 +265,52 @@ function torques(
     ]);
     rhs.push(member === inputColumn ? fraction(-1) : ZERO);
   }
-  return solveExact(matrix, rhs, rows.length + 1);
+  return { matrix, rhs };
 }
 
-/** Sign of each element's torque, in the unit's order. */
-const elementSigns = (
-  { unit }: ExactTrain,
+function torques(
+  train: ExactTrain,
   closed: readonly number[],
-  lambdas: readonly (Fraction | null)[] | null,
-): (number | null)[] =>
-  unit.elements.map((_e, k) => {
-    const index = closed.indexOf(k);
-    if (index < 0) return 0;
-    const torque = lambdas?.[unit.gearsets.length + index] ?? null;
-    return torque && signOf(torque);
-  });
+  driving: boolean,
+): (Fraction | null)[] | null {
+  const { matrix, rhs } = balance(train, closed, driving);
+  return solveExact(matrix, rhs, matrix[0]?.length ?? 0);
+}
+
+/**
+ * Signs of the elements' torques, for any choice of those elements that carry: gear sets and output are taken out once, and
+ * what is left are a few equations between the elements alone.
+ * @param all elements that may carry
+ * @returns for each of the unit's elements the sign of its torque; `null` where statics leave it open
+ */
+function torqueSigns(train: ExactTrain, all: readonly number[], driving: boolean): SignsOf {
+  const { matrix, rhs } = balance(train, all, driving);
+  const sets = train.unit.gearsets.length;
+  const width = sets + all.length + 1;
+  const isElement = (column: number) => column >= sets && column < width - 1;
+  const tiers = [
+    ...Array.from({ length: width }, (_v, c) => (isElement(c) ? 1 : 0)),
+    // The right-hand side: a row that names nothing else contradicts the others.
+    2,
+  ];
+  const between = reduceWhole(
+    matrix.map((row, r) => [...row, rhs[r]!]),
+    width + 1,
+    { tiers },
+  ).filter(({ pivot }) => isElement(pivot) || pivot === width);
+  const whole = (value: bigint) => fraction(value);
+  const column = new Map(all.map((k, i) => [k, sets + i]));
+  return (carrying) => {
+    const x = solveExact(
+      between.map(({ entries }) => carrying.map((k) => whole(entries[column.get(k)!]!))),
+      between.map(({ entries }) => whole(entries[width]!)),
+      carrying.length,
+    );
+    return train.unit.elements.map((_e, k) => {
+      const index = carrying.indexOf(k);
+      if (index < 0) return 0;
+      const torque = x?.[index] ?? null;
+      return torque && signOf(torque);
+    });
+  };
+}

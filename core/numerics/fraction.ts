@@ -11,9 +11,24 @@ export interface Fraction {
 export function gcd(a: bigint, b: bigint): bigint {
   let x = a < 0n ? -a : a;
   let y = b < 0n ? -b : b;
-  while (y !== 0n) [x, y] = [y, x % y];
-  return x;
+  while (y > SAFE) {
+    const rest = x % y;
+    x = y;
+    y = rest;
+  }
+  if (y === 0n) return x;
+  // Most numbers are small, and plain ones are many times as quick.
+  let p = Number(y);
+  let q = x > SAFE ? Number(x % y) : Number(x) % p;
+  while (q !== 0) {
+    const rest = p % q;
+    p = q;
+    q = rest;
+  }
+  return BigInt(p);
 }
+
+const SAFE = BigInt(Number.MAX_SAFE_INTEGER);
 
 /**
  * A reduced fraction from two whole numbers.

@@ -15,7 +15,7 @@ export {
   ZERO,
   type Fraction,
 } from './fraction';
-export { reduceRows, solveExact, type ReducedRows } from './exactLinear';
+export { oneLast, reduceRows, reduceWhole, solveExact, type ReducedRows } from './exactLinear';
 export {
   addPolynomials,
   dividePolynomial,

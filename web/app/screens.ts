@@ -59,6 +59,7 @@ const parts = [
   async () => (await import('../workers/clutchWorker')).loadClutchWorker(),
   async () => (await import('../workers/faultWorker')).loadFaultWorker(),
   async () => (await import('../workers/gradingWorker')).loadGradingWorker(),
+  async () => (await import('../workers/unitWorker')).loadUnitWorker(),
 ];
 
 /**

@@ -41,6 +41,7 @@ import { WhyPanel } from './panels/WhyPanel';
 import { leverState } from './leverState';
 import { Selector } from './Selector';
 import { UnitSheet } from './UnitSheet';
+import { isLarge } from '../workers/unitWorker';
 import { useKept } from '../shared/kept';
 import './ApplyBench.css';
 
@@ -65,7 +66,8 @@ export function ApplyBench() {
       const { ratio } = solveUnit(unit, range.apply);
       return ratio !== null && ratio.num > 0n;
     };
-    const first = unit.ranges.find(forward);
+    // A large unit is not solved range by range before it is seen.
+    const first = isLarge(unit) ? unit.ranges[0] : unit.ranges.find(forward);
     dispatch(unitOpened({ unitId: unit.id, applied: first?.apply ?? [] }));
   }, [unit, apply.unitId, dispatch]);
 

@@ -7,7 +7,7 @@ import {
   type Engine,
 } from '../../core/converter';
 import type { Model } from '../../core/formats';
-import { forwardRatios, type Unit } from '../../core/geartrain';
+import type { Unit } from '../../core/geartrain';
 import {
   AS_BUILT,
   holdingTorque,
@@ -19,6 +19,7 @@ import {
 import { rigKind, rigOfCase, type FaultCase } from '../../core/faults';
 import type { Vehicle } from '../../core/vehicle';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
+import { useUnitFigures } from '../workers/unitWorker';
 
 /** What tells one model from another, in a few figures that are computed from it. */
 export function ModelFacts({ model }: { model: Model }) {
@@ -42,11 +43,12 @@ export function ModelFacts({ model }: { model: Model }) {
 
 function UnitFacts({ unit }: { unit: Unit }) {
   const { t } = useTranslation();
+  const figures = useUnitFigures(unit);
   return (
     <>
       <span>{t('unitLibrary.sets', { count: unit.gearsets.length })}</span>
       <span>{t('unitLibrary.elements', { count: unit.elements.length })}</span>
-      <span className="quiet">{forwardRatios(unit).map(formatRatio).join('  ')}</span>
+      <span className="quiet">{figures?.ratios.map(formatRatio).join('  ')}</span>
     </>
   );
 }

@@ -39,7 +39,7 @@ import type {
   Reading,
   SymptomRow,
 } from '../../core/faults';
-import type { SearchStep, ToothSearch, Unit } from '../../core/geartrain';
+import type { SearchStep, ToothSearch, Unit, UnitFinding } from '../../core/geartrain';
 import type {
   Attempt,
   ClassBook,
@@ -244,4 +244,15 @@ export interface GradedBook {
 
 export interface GradingWorker {
   book(request: BookRequest): GradedBook;
+}
+
+/** What is worked out of a whole unit. */
+export interface UnitFigures {
+  /** Of the forward ranges, in order. */
+  readonly ratios: readonly number[];
+  readonly findings: readonly UnitFinding[];
+}
+
+export interface UnitWorker {
+  figures(unit: Unit): UnitFigures;
 }

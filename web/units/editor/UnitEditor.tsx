@@ -2,7 +2,7 @@ import { Input, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME, openValue } from '../../../core/formats';
-import { solveUnit, unitFindings, type Unit } from '../../../core/geartrain';
+import { solveUnit, type Unit, type UnitFinding } from '../../../core/geartrain';
 import { useAppDispatch } from '../../app/hooks';
 import { ModelBar } from '../../models/ModelBar';
 import { modelEdited } from '../../models/modelDraftSlice';
@@ -11,6 +11,7 @@ import { withNotes } from '../../models/withNotes';
 import { UnitSheet } from '../../apply/UnitSheet';
 import { SECTION } from '../../apply/applySlice';
 import { useTurning } from '../../ratio/useTurning';
+import { useUnitFigures } from '../../workers/unitWorker';
 import type { EditorProps } from './editorProps';
 import { ElementsEditor } from './ElementsEditor';
 import { FindingsList } from './FindingsList';
@@ -21,6 +22,7 @@ import './UnitEditor.css';
 
 const PARTS = ['sets', 'elements', 'members', 'about'] as const;
 const EDITOR_RPM = 1200;
+const NONE: readonly UnitFinding[] = [];
 
 /** The unit editor: the drawing and the chart at the left, the parts they are made of at the right. */
 export function UnitEditor({ draft }: { draft: Unit }) {
@@ -31,7 +33,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   const [rangeId, setRangeId] = useState(draft.ranges[0]?.id ?? '');
   const opened = useMemo(() => openValue(draft, 'fair-sprocket/unit'), [draft]);
   const sound = opened.ok;
-  const findings = useMemo(() => (sound ? unitFindings(draft) : []), [sound, draft]);
+  const findings = useUnitFigures(sound ? draft : null)?.findings ?? NONE;
   const autosave = useModelAutosave(draft, sound);
   const range = draft.ranges.find((r) => r.id === rangeId) ?? draft.ranges[0];
   const solution = useMemo(
