@@ -73,6 +73,8 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
     '--disable-default-apps',
     '--disable-extensions',
     '--hide-scrollbars',
+    // A second name of this machine that the browser does not take for a secure place.
+    '--host-resolver-rules=MAP shop.test 127.0.0.1',
     ...(reducedMotion ? ['--force-prefers-reduced-motion'] : []),
     '--force-device-scale-factor=1',
     '--force-color-profile=srgb',

@@ -35,6 +35,9 @@ export function createApp(distDir: string): Express {
       },
       // A shop's server is reached by plain HTTP on its own network.
       strictTransportSecurity: false,
+      // Both mean nothing there, and browsers complain of them; the page opens no other window.
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );

@@ -34,6 +34,9 @@ export const screens = {
   classBook: () => withDialogs(classBook()),
 };
 
+/** What takes work out to a file: there before anything else, for when the server goes. */
+const rescue = [async () => (await import('../workers/fileWorker')).loadFileWorker()];
+
 /** Parts of screens that load later still. */
 const parts = [
   () => import('../lessons/player/BenchStage'),
@@ -52,7 +55,6 @@ const parts = [
   () => import('../lessons/builder/RichText'),
   () => import('../classBook/ConfidenceChart'),
   () => import('./demoFiles'),
-  async () => (await import('../workers/fileWorker')).withFileWorker(() => Promise.resolve()),
   async () => (await import('../workers/drawingWorker')).loadDrawingWorker(),
   async () => (await import('../workers/searchWorkers')).loadSearchWorker(),
   async () => (await import('../workers/converterWorker')).loadConverterWorker(),
@@ -67,7 +69,7 @@ const parts = [
  * when the server is gone. What can't be loaded now is loaded when it is opened.
  */
 export function loadAheadWhenIdle(): void {
-  const queue: (() => Promise<unknown>)[] = [...Object.values(screens), ...parts];
+  const queue: (() => Promise<unknown>)[] = [...rescue, ...Object.values(screens), ...parts];
   const next = () => {
     const load = queue.shift();
     if (!load) return;

@@ -1,14 +1,14 @@
 import type { Remote } from 'comlink';
 import type { FileWorker } from './protocol';
-import { withWorker } from './withWorker';
+import { loadWorker, withWorker } from './withWorker';
+
+const start = (): Worker =>
+  new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
+
+export const loadFileWorker = (): Promise<void> => loadWorker(start());
 
 /** A worker for one file, so that a bad file can't linger. */
 export const withFileWorker = <T>(
   work: (worker: Remote<FileWorker>) => Promise<T>,
   signal?: AbortSignal,
-): Promise<T> =>
-  withWorker<FileWorker, T>(
-    new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
-    work,
-    signal,
-  );
+): Promise<T> => withWorker<FileWorker, T>(start(), work, signal);

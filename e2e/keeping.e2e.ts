@@ -1,0 +1,187 @@
+import { readFileSync } from 'node:fs';
+import { By, Key } from 'selenium-webdriver';
+import type { Attempt } from '../core/lesson';
+import { bytesOf, chooseFile, downloaded, writeFile } from './files';
+import { session } from './session';
+
+/** Nothing that was done is lost, and nothing that was not done counts. */
+const run = session();
+const b = new Proxy({} as ReturnType<typeof run.browser>, {
+  get: (_none, name) => Reflect.get(run.browser(), name) as unknown,
+});
+
+const LESSON = '/learn/lessons/what-the-held-part-feels';
+
+/** Every document that the browser keeps, by its key. */
+const stored = <T>(key: string) =>
+  b.driver.executeAsyncScript<T>(
+    `const [key, done] = arguments;
+     const open = indexedDB.open('fair-sprocket');
+     open.onsuccess = () => {
+       const get = open.result.transaction('documents').objectStore('documents').get(key);
+       get.onsuccess = () => { open.result.close(); done(get.result ?? null); };
+     };`,
+    key,
+  );
+
+test('who never pauses is saved for all that, at most two seconds behind', async () => {
+  await b.open(run.at('/teach/lessons/name-the-parts'));
+  const title = await b.role('textbox', 'Title of the lesson');
+  await title.click();
+  const begun = Date.now();
+  let kept = '';
+  // A key every hundred milliseconds: no pause is long enough for a save that waits for one.
+  while (Date.now() - begun < 4500 && !kept.includes('zz')) {
+    await title.sendKeys('z');
+    await b.driver.sleep(100);
+    kept = (await stored<{ lesson: { title: string } }>('lesson:name-the-parts')).lesson.title;
+  }
+  expect(kept).toContain('zz');
+});
+
+test('leaving by a link with work that can’t be kept asks, and offers it as a file', async () => {
+  await b.open(run.at('/teach/lessons/name-the-parts'));
+  await b.see('Saved');
+  await b.driver.executeScript(
+    'IDBObjectStore.prototype.put = () => { throw new DOMException("no space left", "QuotaExceededError"); }',
+  );
+  await b.fill('textbox', 'Title of the lesson', 'Not to be lost');
+  await b.see(/Not saved: .*no space left/);
+  await b.press('link', 'Class book');
+  await b.see('Your last changes are not kept yet');
+  await b.press('button', 'Take them as a file');
+  const text = new TextDecoder().decode(bytesOf(await downloaded(b, '.lesson.json')));
+  expect(text).toContain('Not to be lost');
+  await b.press('button', 'Stay');
+  await b.driver.wait(
+    async () => (await b.driver.findElements(By.css('.ant-modal-wrap'))).length === 0,
+    8000,
+  );
+  expect(await b.driver.getCurrentUrl()).toContain('/teach/lessons/name-the-parts');
+  await b.press('link', 'Class book');
+  await b.press('button', 'Leave without them');
+  await b.see('What each student predicted first');
+});
+
+test('a prediction that is typed, and the step, survive a reload; answers of two tabs are one record', async () => {
+  await b.open(run.at(LESSON));
+  await b.fill('textbox', /Your name/, 'Ina Spar');
+  await b.press('button', 'Begin');
+  const field = await b.driver.wait(
+    async () => (await b.driver.findElements(By.css('.prediction-number input')))[0],
+    8000,
+  );
+  await field!.sendKeys('1', ',', '5');
+  await b.press('radio', 'a guess');
+  await b.driver.sleep(400);
+  await b.driver.navigate().refresh();
+  await b.see('Commit prediction');
+  const again = await b.driver.findElement(By.css('.prediction-number input'));
+  expect(await again.getAttribute('value')).toBe('1.5');
+  await b.press('button', 'Commit prediction');
+  await b.see(/The model/i);
+  const first = await b.driver.getWindowHandle();
+
+  // The same attempt in a second tab: what was answered is answered there too.
+  await b.driver.switchTo().newWindow('tab');
+  const second = await b.driver.getWindowHandle();
+  await b.open(run.at(LESSON));
+  await b.press('button', /Ina Spar/);
+  await b.see(/The model/i);
+  await b.driver.close();
+  await b.driver.switchTo().window(first);
+  expect(second).not.toBe(first);
+});
+
+test('a comma with three digits is asked about, and nothing is taken until it is said', async () => {
+  await b.open(run.at(LESSON));
+  await b.fill('textbox', /Your name/, 'Bo Rudder');
+  await b.press('button', 'Begin');
+  await b.see('Commit prediction');
+  const field = await b.driver.findElement(By.css('.prediction-number input'));
+  await field.sendKeys('1,234');
+  await b.press('radio', 'a guess');
+  await b.see('Which of the two do you mean?');
+  expect(await (await b.role('button', 'Commit prediction')).isEnabled()).toBe(false);
+  await b.press('button', '1.234');
+  expect(await (await b.role('button', 'Commit prediction')).isEnabled()).toBe(true);
+  await field.sendKeys(Key.TAB);
+});
+
+test('an edited record is told, a forged score does not count, and two of one number are shown', async () => {
+  const made = async () => {
+    const keys = await b.driver.executeAsyncScript<string[]>(
+      `const done = arguments[0];
+       const open = indexedDB.open('fair-sprocket');
+       open.onsuccess = () => {
+         const keys = open.result.transaction('documents').objectStore('documents').getAllKeys();
+         keys.onsuccess = () => { open.result.close(); done(keys.result); };
+       };`,
+    );
+    const own: Attempt[] = [];
+    for (const key of keys.filter((k) => k.startsWith('attempt:k')))
+      own.push((await stored<{ attempt: Attempt }>(key)).attempt);
+    return own.find((a) => a.student === 'Ina Spar')!;
+  };
+  const attempt = await made();
+  expect(attempt.seal?.links).toHaveLength(1);
+  const forged = {
+    ...attempt,
+    answers: attempt.answers.map((a) => ({ ...a, score: 1 })),
+  };
+  await b.open(run.at('/teach/class-book'));
+  await chooseFile(b, writeFile(b, 'forged.attempt.json', JSON.stringify(forged)));
+  await b.see('Two records of one number differ');
+  await b.press('button', 'Replace mine');
+  await b.see('is in the place of what was here');
+  await b.press('combobox', 'Lesson');
+  await b.driver.executeScript(
+    `[...document.querySelectorAll('.ant-select-item-option')].find((o) => o.textContent.includes(${JSON.stringify(attempt.lesson.title)})).click()`,
+  );
+  await b.see('changed after it was sealed, from answer 1 on');
+  await b.press('button', 'Undo');
+  await b.see('is as it was before');
+  await b.driver.wait(async () => !(await b.text()).includes('changed after it was sealed'), 8000);
+});
+
+test('once the page has settled, work comes out as a file with no server', async () => {
+  await b.open(run.at('/teach/lessons/name-the-parts'));
+  // The rescue path is the first thing that is kept.
+  await b.driver.sleep(4000);
+  await b.offline(true);
+  try {
+    await b.press('button', 'Export');
+    const file = await downloaded(b, '.lesson.zip');
+    expect(readFileSync(file).subarray(0, 2).toString()).toBe('PK');
+  } finally {
+    await b.offline(false);
+  }
+});
+
+test('over plain http, without locks and without a key of the browser’s own, the same holds', async () => {
+  // Not a loopback address to the browser: no secure context.
+  const plain = run.at('').replace('127.0.0.1', 'shop.test');
+  await b.open(`${plain}/learn/lessons/what-the-held-part-feels`);
+  expect(await b.driver.executeScript('return [isSecureContext, "locks" in navigator]')).toEqual([
+    false,
+    false,
+  ]);
+  await b.fill('textbox', /Your name/, 'Plain Http');
+  await b.press('button', 'Begin');
+  await b.see('Commit prediction');
+  await (await b.driver.findElement(By.css('.prediction-number input'))).sendKeys('2');
+  await b.press('radio', 'a guess');
+  await b.press('button', 'Commit prediction');
+  await b.see(/The model/i);
+  await b.driver.wait(async () => {
+    const attempts = await b.driver.executeAsyncScript<{ attempt: Attempt }[]>(
+      `const done = arguments[0];
+       const open = indexedDB.open('fair-sprocket');
+       open.onsuccess = () => {
+         const all = open.result.transaction('documents').objectStore('documents').getAll();
+         all.onsuccess = () => { open.result.close(); done(all.result.filter((r) => r.attempt?.student === 'Plain Http').map((r) => ({ attempt: r.attempt }))); };
+       };`,
+    );
+    return attempts[0]?.attempt.seal?.links.length === 1;
+  }, 8000);
+});
