@@ -8,13 +8,18 @@ const [name, ...args] = process.argv.slice(2);
 const command = commands[name as keyof typeof commands];
 if (!command) throw new Error(`expected one of ${Object.keys(commands).join(', ')}`);
 
-/** A file's name or content may hold codes that a terminal obeys: they are shown, not sent. */
+/** Codes that a terminal obeys: all control characters but tab and line feed. */
+const isControl = (code: number): boolean =>
+  (code < 0x20 && code !== 0x09 && code !== 0x0a) || (code >= 0x7f && code < 0xa0);
+
+/** A file's name or content may hold such codes: they are shown, not sent. */
 const harmless = (text: string): string =>
-  // eslint-disable-next-line no-control-regex
-  text.replace(
-    /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/g,
-    (c) => `\\x${c.charCodeAt(0).toString(16).padStart(2, '0')}`,
-  );
+  [...text]
+    .map((c) => {
+      const code = c.codePointAt(0)!;
+      return isControl(code) ? `\\x${code.toString(16).padStart(2, '0')}` : c;
+    })
+    .join('');
 process.exitCode = command(args, {
   line: (text) => console.log(harmless(text)),
   wrong: (text) => console.error(harmless(text)),

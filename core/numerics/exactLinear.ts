@@ -46,7 +46,7 @@ export function reduceRows(
   const whole = reduceWhole(matrix, width, choice);
   return {
     rows: whole.map(({ entries, pivot }) =>
-      entries.map((v) => (v === 0n ? ZERO : fraction(v, entries[pivot]!))),
+      entries.map((v) => (v === 0n ? ZERO : fraction(v, entries[pivot]))),
     ),
     pivots: whole.map((row) => row.pivot),
   };
