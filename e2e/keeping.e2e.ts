@@ -10,6 +10,10 @@ const b = new Proxy({} as ReturnType<typeof run.browser>, {
   get: (_none, name) => Reflect.get(run.browser(), name) as unknown,
 });
 
+interface Devtools {
+  sendDevToolsCommand(command: string, parameters: object): Promise<void>;
+}
+
 const LESSON = '/learn/lessons/what-the-held-part-feels';
 
 /** Every document that the browser keeps, by its key. */
@@ -53,10 +57,7 @@ test('leaving by a link with work that can’t be kept asks, and offers it as a 
   const text = new TextDecoder().decode(bytesOf(await downloaded(b, '.lesson.json')));
   expect(text).toContain('Not to be lost');
   await b.press('button', 'Stay');
-  await b.driver.wait(
-    async () => (await b.driver.findElements(By.css('.ant-modal-wrap'))).length === 0,
-    8000,
-  );
+  await b.driver.wait(async () => (await b.count('dialog')) === 0, 8000);
   expect(await b.driver.getCurrentUrl()).toContain('/teach/lessons/name-the-parts');
   await b.press('link', 'Class book');
   await b.press('button', 'Leave without them');
@@ -156,6 +157,31 @@ test('once the page has settled, work comes out as a file with no server', async
   } finally {
     await b.offline(false);
   }
+});
+
+test('a part that can’t be fetched says so on its screen, and comes when the server is back', async () => {
+  await b.open(run.at('/teach/lessons'));
+  const block = (urls: string[]) =>
+    (b.driver as unknown as Devtools).sendDevToolsCommand('Network.setBlockedURLs', { urls });
+  // The browser may have kept the part from another visit.
+  await (b.driver as unknown as Devtools).sendDevToolsCommand('Network.enable', {});
+  await block(['*ClassBookScreen*']);
+  await b.offline(true);
+  try {
+    await b.press('link', 'Class book');
+    await b.see('This part could not be fetched');
+    await b.offline(false);
+    await b.press('button', 'Try again');
+    // The server answers, but has no such part any more.
+    await b.see('A new version is here');
+  } finally {
+    await b.offline(false);
+    await block([]);
+  }
+  await b.press('button', 'Try again');
+  await b.see('What each student predicted first');
+  // The browser tells of every request that failed.
+  await b.consoleProblems();
 });
 
 test('over plain http, without locks and without a key of the browser’s own, the same holds', async () => {

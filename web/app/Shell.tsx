@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useShortcuts } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector } from './hooks';
 import { settingsChanged } from './settingsSlice';
@@ -46,7 +46,6 @@ export function Shell() {
     ({ library }) => library.status === 'failed' || library.unreadable > 0,
   );
   const { pathname } = useLocation();
-  const navigation = useNavigation();
   const [keysOpen, setKeysOpen] = useState(false);
   const door: Door | null = pathname.startsWith('/teach')
     ? 'teach'
@@ -119,9 +118,6 @@ export function Shell() {
             ?
           </button>
         </div>
-        {navigation.state !== 'idle' && (
-          <div className="shell-loading" role="progressbar" aria-label={t('app.loading')} />
-        )}
       </header>
       {storageTrouble && (
         <Suspense fallback={null}>

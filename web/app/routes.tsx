@@ -1,37 +1,29 @@
 import { createBrowserRouter } from 'react-router';
-import { MODEL_KINDS, type ModelKind } from '../../core/formats';
+import { MODEL_KINDS } from '../../core/formats';
 import { shelfOf } from '../models/modelPlaces';
 import { ErrorScreen } from './ErrorScreen';
 import { Home } from './Home';
 import { NotFound } from './NotFound';
+import { lazyPart } from '../shared/lazyPart';
 import { screens } from './screens';
 import { Shell } from './Shell';
 
 /** Every address of the application. Screens load when they are opened. */
 export function createRouter() {
-  const ratio = async () => ({ Component: await screens.ratio() });
-  const converter = async () => ({ Component: await screens.converter() });
-  const clutch = async () => ({ Component: await screens.clutch() });
-  const packs = async () => ({ Component: await screens.packs() });
-  const faultDesk = async () => ({ Component: await screens.faultDesk() });
-  const atlas = async () => ({ Component: await screens.atlas() });
-  const apply = async () => ({ Component: await screens.apply() });
-  const library = (door: 'teach' | 'learn') => async () => {
-    const LessonLibrary = await screens.library();
-    return { Component: () => <LessonLibrary door={door} /> };
-  };
-  const player = (mode: 'learn' | 'preview') => async () => {
-    const PlayerScreen = await screens.player();
-    return { Component: () => <PlayerScreen mode={mode} /> };
-  };
-  const models = (kind: ModelKind) => async () => {
-    const ModelLibrary = await screens.models();
-    return { Component: () => <ModelLibrary kind={kind} /> };
-  };
-  const modelEditor = (kind: ModelKind) => async () => {
-    const ModelEditorScreen = await screens.modelEditor();
-    return { Component: () => <ModelEditorScreen kind={kind} /> };
-  };
+  const ratio = lazyPart(screens.ratio);
+  const converter = lazyPart(screens.converter);
+  const clutch = lazyPart(screens.clutch);
+  const packs = lazyPart(screens.packs);
+  const faultDesk = lazyPart(screens.faultDesk);
+  const atlas = lazyPart(screens.atlas);
+  const apply = lazyPart(screens.apply);
+  const builder = lazyPart(screens.builder);
+  const classBook = lazyPart(screens.classBook);
+  const records = lazyPart(screens.records);
+  const LessonLibrary = lazyPart(screens.library);
+  const PlayerScreen = lazyPart(screens.player);
+  const ModelLibrary = lazyPart(screens.models);
+  const ModelEditorScreen = lazyPart(screens.modelEditor);
   return createBrowserRouter([
     {
       element: <Shell />,
@@ -39,39 +31,45 @@ export function createRouter() {
       hydrateFallbackElement: <div className="shell-loading" />,
       children: [
         { index: true, element: <Home /> },
-        { path: 'teach/lessons', lazy: library('teach') },
+        { path: 'teach/lessons', element: <LessonLibrary key="teach" door="teach" /> },
         {
           path: 'teach/lessons/:lessonId',
-          lazy: async () => ({ Component: await screens.builder() }),
+          Component: builder,
         },
-        { path: 'teach/lessons/:lessonId/preview', lazy: player('preview') },
-        { path: 'teach/ratio', lazy: ratio },
-        { path: 'teach/converter', lazy: converter },
-        { path: 'teach/faults', lazy: faultDesk },
-        { path: 'teach/faults/atlas', lazy: atlas },
-        { path: 'teach/clutch', lazy: clutch },
-        { path: 'teach/clutch/packs', lazy: packs },
-        { path: 'teach/models', lazy: models('fair-sprocket/unit') },
+        {
+          path: 'teach/lessons/:lessonId/preview',
+          element: <PlayerScreen key="preview" mode="preview" />,
+        },
+        { path: 'teach/ratio', Component: ratio },
+        { path: 'teach/converter', Component: converter },
+        { path: 'teach/faults', Component: faultDesk },
+        { path: 'teach/faults/atlas', Component: atlas },
+        { path: 'teach/clutch', Component: clutch },
+        { path: 'teach/clutch/packs', Component: packs },
+        { path: 'teach/models', element: <ModelLibrary kind="fair-sprocket/unit" /> },
         ...MODEL_KINDS.flatMap((kind) => [
-          { path: shelfOf(kind).slice(1), lazy: models(kind) },
-          { path: `${shelfOf(kind).slice(1)}/:modelId`, lazy: modelEditor(kind) },
+          { path: shelfOf(kind).slice(1), element: <ModelLibrary kind={kind} /> },
+          {
+            path: `${shelfOf(kind).slice(1)}/:modelId`,
+            element: <ModelEditorScreen kind={kind} />,
+          },
         ]),
-        { path: 'teach/apply/:unitId?', lazy: apply },
+        { path: 'teach/apply/:unitId?', Component: apply },
         {
           path: 'teach/class-book',
-          lazy: async () => ({ Component: await screens.classBook() }),
+          Component: classBook,
         },
-        { path: 'learn/lessons', lazy: library('learn') },
-        { path: 'learn/lessons/:lessonId', lazy: player('learn') },
-        { path: 'learn/ratio', lazy: ratio },
-        { path: 'learn/converter', lazy: converter },
-        { path: 'learn/faults', lazy: faultDesk },
-        { path: 'learn/clutch', lazy: clutch },
-        { path: 'learn/clutch/packs', lazy: packs },
-        { path: 'learn/apply/:unitId?', lazy: apply },
+        { path: 'learn/lessons', element: <LessonLibrary key="learn" door="learn" /> },
+        { path: 'learn/lessons/:lessonId', element: <PlayerScreen key="learn" mode="learn" /> },
+        { path: 'learn/ratio', Component: ratio },
+        { path: 'learn/converter', Component: converter },
+        { path: 'learn/faults', Component: faultDesk },
+        { path: 'learn/clutch', Component: clutch },
+        { path: 'learn/clutch/packs', Component: packs },
+        { path: 'learn/apply/:unitId?', Component: apply },
         {
           path: 'learn/records',
-          lazy: async () => ({ Component: await screens.records() }),
+          Component: records,
         },
         { path: '*', element: <NotFound /> },
       ],

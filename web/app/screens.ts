@@ -13,6 +13,7 @@ const models = async () => (await import('../models/ModelLibrary')).ModelLibrary
 const modelEditor = async () => (await import('../models/ModelEditorScreen')).ModelEditorScreen;
 const apply = async () => (await import('../apply/ApplyBench')).ApplyBench;
 const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
+const packs = async () => (await import('../packs/PackBench')).PackBench;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
 const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
 
@@ -24,7 +25,7 @@ export const screens = {
   faultDesk: async () => (await import('../faults/FaultDesk')).FaultDesk,
   atlas: async () => (await import('../faults/AtlasScreen')).AtlasScreen,
   clutch: async () => (await import('../clutch/ClutchBench')).ClutchBench,
-  packs: async () => (await import('../packs/PackBench')).PackBench,
+  packs: () => withDialogs(packs()),
   models: () => withDialogs(models()),
   modelEditor: () => withDialogs(modelEditor()),
   player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,

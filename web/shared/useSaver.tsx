@@ -126,10 +126,10 @@ function useAskBeforeLeaving(
   );
   const asked = useRef(false);
   useEffect(() => {
+    if (blocker.state !== 'blocked') asked.current = false;
     if (blocker.state !== 'blocked' || asked.current) return;
     asked.current = true;
     const done = (go: boolean) => {
-      asked.current = false;
       if (go) blocker.proceed();
       else blocker.reset();
     };

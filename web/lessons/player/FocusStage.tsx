@@ -1,4 +1,4 @@
-import { lazy, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   caseOf,
@@ -19,40 +19,33 @@ import {
 import { useAppSelector } from '../../app/hooks';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { KeptScope } from '../../shared/kept';
+import { lazyPart } from '../../shared/lazyPart';
 import { NextButton, type Next } from './NextButton';
 import { selectPlayer } from './playerSlice';
 import { QuestionStage } from './QuestionStage';
 import type { Focus } from './usePlayerStep';
 
-const UnitQuestionStage = lazy(async () => ({
-  default: (await import('./UnitQuestionStage')).UnitQuestionStage,
-}));
-const UnitBenchStage = lazy(async () => ({
-  default: (await import('./UnitBenchStage')).UnitBenchStage,
-}));
-const ClutchQuestionStage = lazy(async () => ({
-  default: (await import('./ClutchQuestionStage')).ClutchQuestionStage,
-}));
-const ClutchBenchStage = lazy(async () => ({
-  default: (await import('./ClutchBenchStage')).ClutchBenchStage,
-}));
-const PackBenchStage = lazy(async () => ({
-  default: (await import('./ClutchBenchStage')).PackBenchStage,
-}));
-const ConverterQuestionStage = lazy(async () => ({
-  default: (await import('./ConverterQuestionStage')).ConverterQuestionStage,
-}));
-const ConverterBenchStage = lazy(async () => ({
-  default: (await import('./ConverterBenchStage')).ConverterBenchStage,
-}));
-const FaultRowStage = lazy(async () => ({
-  default: (await import('./FaultRowStage')).FaultRowStage,
-}));
-const CaseStage = lazy(async () => ({ default: (await import('./CaseStage')).CaseStage }));
-const FaultTableStage = lazy(async () => ({
-  default: (await import('./FaultTableStage')).FaultTableStage,
-}));
-const BenchStage = lazy(async () => ({ default: (await import('./BenchStage')).BenchStage }));
+const UnitQuestionStage = lazyPart(
+  async () => (await import('./UnitQuestionStage')).UnitQuestionStage,
+);
+const UnitBenchStage = lazyPart(async () => (await import('./UnitBenchStage')).UnitBenchStage);
+const ClutchQuestionStage = lazyPart(
+  async () => (await import('./ClutchQuestionStage')).ClutchQuestionStage,
+);
+const ClutchBenchStage = lazyPart(
+  async () => (await import('./ClutchBenchStage')).ClutchBenchStage,
+);
+const PackBenchStage = lazyPart(async () => (await import('./ClutchBenchStage')).PackBenchStage);
+const ConverterQuestionStage = lazyPart(
+  async () => (await import('./ConverterQuestionStage')).ConverterQuestionStage,
+);
+const ConverterBenchStage = lazyPart(
+  async () => (await import('./ConverterBenchStage')).ConverterBenchStage,
+);
+const FaultRowStage = lazyPart(async () => (await import('./FaultRowStage')).FaultRowStage);
+const CaseStage = lazyPart(async () => (await import('./CaseStage')).CaseStage);
+const FaultTableStage = lazyPart(async () => (await import('./FaultTableStage')).FaultTableStage);
+const BenchStage = lazyPart(async () => (await import('./BenchStage')).BenchStage);
 
 interface Frame {
   heading: ReactNode;

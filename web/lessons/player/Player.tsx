@@ -1,4 +1,3 @@
-import { Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Lesson, LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
@@ -90,12 +89,7 @@ function StepView({ lesson, step, number, nextTitle, onNext }: StepProps) {
       }
     : { title: nextTitle, go: onNext };
   const frame = { heading, blocks, next };
-  if (focus)
-    return (
-      <Suspense fallback={null}>
-        <FocusStage lesson={lesson} focus={focus} round={round} {...frame} />
-      </Suspense>
-    );
+  if (focus) return <FocusStage lesson={lesson} focus={focus} round={round} {...frame} />;
   return (
     <section className="player-reading" aria-label={t('player.step')}>
       {heading}

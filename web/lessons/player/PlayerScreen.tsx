@@ -1,5 +1,4 @@
-import { App } from 'antd';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { lessonHash } from '../../../core/formats';
@@ -23,7 +22,7 @@ import { StartPanel } from './StartPanel';
 /** A lesson as a student works through it; in preview nothing is recorded. */
 export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const [versionGone, setVersionGone] = useState(false);
   const { lessonId } = useParams();
   const dispatch = useAppDispatch();
   const services = useServices();
@@ -69,7 +68,7 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
         ? lesson
         : await services.documents.readVersion(attempt.lesson.hash).catch(() => null);
     if (as) begin(attempt, as);
-    else void message.error(t('player.versionGone'));
+    else setVersionGone(true);
   };
   const fresh = (student: string): Attempt => ({
     format: 'fair-sprocket/attempt',
@@ -98,6 +97,7 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
       lesson={lesson}
       mode={mode}
       open={mode === 'learn' ? open : []}
+      versionGone={versionGone}
       onStart={(name) => {
         if (mode === 'learn') {
           dispatch(settingsChanged({ student: name }));

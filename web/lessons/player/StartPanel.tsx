@@ -11,12 +11,14 @@ interface Props {
   mode: 'learn' | 'preview';
   /** Unfinished attempts of this lesson in this browser. */
   open: readonly Attempt[];
+  /** The version that was to be gone on with is no longer kept. */
+  versionGone: boolean;
   onStart: (name: string) => void;
   onContinue: (attempt: Attempt) => void;
 }
 
 /** Before the first step: what this is, and who is at the bench. */
-export function StartPanel({ lesson, mode, open, onStart, onContinue }: Props) {
+export function StartPanel({ lesson, mode, open, versionGone, onStart, onContinue }: Props) {
   const { t } = useTranslation();
   return (
     <main className="page start-panel" id="main">
@@ -43,6 +45,7 @@ export function StartPanel({ lesson, mode, open, onStart, onContinue }: Props) {
       {open.length > 0 && (
         <section className="start-open">
           <h2 className="label">{t('player.unfinished')}</h2>
+          {versionGone && <p role="alert">{t('player.versionGone')}</p>}
           {open.map((attempt) => (
             <Button key={attempt.id} onClick={() => onContinue(attempt)}>
               {t('player.continueAs', {

@@ -1,0 +1,46 @@
+import { useEffect, useState, type ComponentType } from 'react';
+import { reasonOf } from '../app/thunk';
+import { Loading, PartMissing, type Missing } from './PartMissing';
+
+const answers = async (): Promise<boolean> => {
+  try {
+    return (await fetch('/healthz', { cache: 'no-store' })).ok;
+  } catch {
+    return false;
+  }
+};
+
+/**
+ * A part of the application that is fetched when it is first shown. Where that fails it says so in its place, and is tried
+ * again there: all else on the screen stays as it is.
+ */
+export function lazyPart<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+): ComponentType<P> {
+  let known: ComponentType<P> | null = null;
+  return function Part(props: P) {
+    const [Loaded, setLoaded] = useState(() => known);
+    const [missing, setMissing] = useState<Missing | null>(null);
+    const [tries, setTries] = useState(0);
+    const again = () => setTries((n) => n + 1);
+    useEffect(() => {
+      if (known) return;
+      let left = false;
+      const fetched = async () => {
+        try {
+          known = await load();
+          if (!left) setLoaded(() => known);
+        } catch (error) {
+          const kind = (await answers()) ? 'newer' : 'gone';
+          if (!left) setMissing({ kind, reason: reasonOf(error) });
+        }
+      };
+      void fetched();
+      return () => {
+        left = true;
+      };
+    }, [tries]);
+    if (Loaded) return <Loaded {...props} />;
+    return missing ? <PartMissing {...missing} onAgain={again} /> : <Loading />;
+  };
+}
