@@ -4,28 +4,17 @@ import { checkTeeth, solveUnit, unitFindings } from '../core/geartrain';
 import { lessonHash, openText, type DocumentKind, type Documents } from '../core/formats';
 import { clutchFindings, packFindings } from '../core/clutch';
 import {
-  answerKey,
   CARRIED_LISTS,
   carrying,
   classBook,
   CLUTCH_QUESTION_KINDS,
   CONVERTER_QUESTION_KINDS,
-  clutchKey,
-  clutchRigOf,
-  converterKey,
-  caseOf,
-  faultAnswerKey,
   FAULT_QUESTION_KINDS,
-  isCaseQuestion,
-  isClutchQuestion,
-  isConverterQuestion,
-  isFaultQuestion,
-  isUnitQuestion,
+  graderOf,
+  isSetQuestion,
   questionsOf,
+  subjectFor,
   UNIT_QUESTION_KINDS,
-  unitKey,
-  rigOf,
-  unitOf,
 } from '../core/lesson';
 import { toNumber } from '../core/numerics';
 
@@ -47,51 +36,27 @@ const packs = load('clutch-packs', 'fair-sprocket/clutch-pack');
 const cases = load('fault-cases', 'fair-sprocket/fault-case');
 const library = [...units, ...converters, ...engines, ...vehicles, ...clutches, ...packs, ...cases];
 
+/** Each lesson with its class, graded once: a whole case takes a second or two to lay out. */
+const books = lessons.map((lesson) => ({
+  lesson,
+  book: classBook(
+    lesson,
+    attempts.filter((a) => a.lesson.id === lesson.id),
+  ),
+}));
+
 test('every question of the demo world has an answer, on a set that can be built', () => {
   expect(lessons.length).toBeGreaterThanOrEqual(3);
-  for (const lesson of lessons)
-    for (const { id, question } of questionsOf(lesson)) {
-      if (isUnitQuestion(question)) {
-        const unit = unitOf(lesson, question);
-        expect([lesson.id, id, unit && unitKey(question, unit).ok]).toEqual([lesson.id, id, true]);
-        continue;
-      }
-      if (isConverterQuestion(question)) {
-        const rig = rigOf(lesson, question);
-        const key = rig && converterKey(question, rig);
-        expect([lesson.id, id, key]).toEqual([
-          lesson.id,
-          id,
-          expect.objectContaining({ ok: true }),
-        ]);
-        continue;
-      }
-      if (isClutchQuestion(question)) {
-        const rig = clutchRigOf(lesson, question);
-        const key = rig && clutchKey(question, rig);
-        expect([lesson.id, id, key]).toEqual([
-          lesson.id,
-          id,
-          expect.objectContaining({ ok: true }),
-        ]);
-        continue;
-      }
-      if (isFaultQuestion(question)) {
-        const named = isCaseQuestion(question);
-        const subject = {
-          unit: named ? null : (unitOf(lesson, question) ?? null),
-          faultCase: named ? caseOf(lesson, question) : null,
-        };
-        expect([lesson.id, id, faultAnswerKey(question, subject).ok]).toEqual([
-          lesson.id,
-          id,
-          true,
-        ]);
-        continue;
-      }
-      expect([lesson.id, id, answerKey(question).ok]).toEqual([lesson.id, id, true]);
-      expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);
-    }
+  for (const { lesson, book } of books)
+    questionsOf(lesson).forEach(({ id, question }, k) => {
+      const seed = { student: 'Any', lessonId: lesson.id, questionId: id, round: 0 };
+      // Where somebody's answer was graded there is a key.
+      const graded = book.rows.some((r) => r.cells[k]?.setAside === null);
+      const found = graded || graderOf(question, subjectFor(lesson, question, seed)).ok;
+      expect([lesson.id, id, found]).toEqual([lesson.id, id, true]);
+      if (isSetQuestion(question))
+        expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);
+    });
 });
 
 test('there is a lesson for each kind of question, and the models in it are those of the library', () => {
@@ -119,12 +84,16 @@ test('nothing odd is found in a demo unit, clutch or pack', () => {
 });
 
 test('the class’s attempts are fresh: same lesson content, same scores as the model gives', () => {
-  for (const lesson of lessons) {
-    const own = attempts.filter((a) => a.lesson.id === lesson.id);
-    for (const attempt of own) expect(attempt.lesson.hash).toBe(lessonHash(lesson));
-    for (const row of classBook(lesson, own).rows)
-      for (const cell of row.cells) expect(cell?.differs ?? false).toBe(false);
-  }
+  for (const { lesson, book } of books)
+    for (const { attempt, cells } of book.rows) {
+      expect(attempt.lesson.hash).toBe(lessonHash(lesson));
+      for (const cell of cells)
+        expect([attempt.id, cell?.differs ?? false, cell?.setAside ?? null]).toEqual([
+          attempt.id,
+          false,
+          null,
+        ]);
+    }
   const found = new Set(attempts.flatMap((a) => a.answers.map((x) => x.misconception)));
   expect(found.size).toBeGreaterThan(6);
 });

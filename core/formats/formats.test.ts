@@ -195,6 +195,8 @@ test('docs/schemas is fresh', () => {
     );
 });
 
+const MEGABYTE = 1024 * 1024;
+
 describe('packs', () => {
   const picture = acceptPicture(PNG);
   const media = picture.ok ? { [picture.path]: PNG } : {};
@@ -250,21 +252,21 @@ describe('packs', () => {
   });
 
   test('an archive that would unpack to gigabytes is refused before it is unpacked', () => {
-    const bytes = zipSync(
-      { ...good, 'media/huge.png': new Uint8Array(70 * 1024 * 1024) },
-      { level: 1 },
-    );
-    expect(bytes.length).toBeLessThan(200_000);
-    expect(readPack(bytes)).toMatchObject({ failure: { cause: 'pack-too-large' } });
-    // The same with a lie about its size in both headers: it never grows past what it states.
-    const lying = zipSync(
-      { ...good, 'media/huge.png': new Uint8Array(40 * 1024 * 1024) },
-      { level: 1 },
-    );
-    const view = new DataView(lying.buffer);
-    for (let k = 0; k < lying.length - 4; k++)
-      if (view.getUint32(k, true) === 40 * 1024 * 1024) view.setUint32(k, 100, true);
-    expect(readPack(lying).ok).toBe(false);
+    /** An entry of a megabyte whose size is stated otherwise, in both headers. */
+    const stating = (size: number) => {
+      const bytes = zipSync({ ...good, 'media/huge.png': new Uint8Array(MEGABYTE) }, { level: 1 });
+      const view = new DataView(bytes.buffer);
+      for (let k = 0; k < bytes.length - 4; k++)
+        if (view.getUint32(k, true) === MEGABYTE) view.setUint32(k, size, true);
+      return bytes;
+    };
+    expect(readPack(stating(70 * MEGABYTE))).toMatchObject({
+      failure: { cause: 'pack-too-large' },
+    });
+    // It never grows past what it states, and never falls short of it.
+    for (const size of [100, MEGABYTE - 1, MEGABYTE + 1])
+      expect(readPack(stating(size))).toMatchObject({ failure: { cause: 'pack-damaged' } });
+    expect(readPack(stating(MEGABYTE))).toMatchObject({ failure: { cause: 'pack-picture' } });
   });
 
   test('whatever byte of its content is changed, the pack is refused', () => {
@@ -295,9 +297,10 @@ describe('packs', () => {
 
   test('an archive whose entries share one heap of data is refused by its directory, at once', () => {
     // Each entry of the directory states 50 MB of the same packed data: hundreds of kilobytes for gigabytes.
-    const one = zipSync({ 'media/a.png': new Uint8Array(50 * 1024 * 1024) }, { level: 1 });
+    const one = zipSync({ 'media/a.png': new Uint8Array(MEGABYTE) }, { level: 1 });
     const view = new DataView(one.buffer);
     const directory = view.getUint32(one.length - 6, true);
+    view.setUint32(directory + 24, 50 * MEGABYTE, true);
     const entry = one.slice(directory, one.length - 22);
     const copies = Array.from({ length: 300 }, (_v, k) => {
       const copy = entry.slice();
@@ -314,7 +317,7 @@ describe('packs', () => {
     const few = bomb.slice();
     new DataView(few.buffer).setUint16(few.length - 12, 20, true);
     expect(readPack(few)).toMatchObject({
-      failure: { cause: 'pack-too-large', bytes: 20 * 50 * 1024 * 1024 },
+      failure: { cause: 'pack-too-large', bytes: 20 * 50 * MEGABYTE },
     });
   });
 

@@ -1,5 +1,5 @@
 import { useEffect, useState, type ComponentType } from 'react';
-import { reasonOf } from '../app/thunk';
+
 import { Loading, PartMissing, type Missing } from './PartMissing';
 
 const answers = async (): Promise<boolean> => {
@@ -32,7 +32,8 @@ export function lazyPart<P extends object>(
           if (!left) setLoaded(() => known);
         } catch (error) {
           const kind = (await answers()) ? 'newer' : 'gone';
-          if (!left) setMissing({ kind, reason: reasonOf(error) });
+          if (!left)
+            setMissing({ kind, reason: error instanceof Error ? error.message : String(error) });
         }
       };
       void fetched();
