@@ -137,7 +137,7 @@ test('a lesson of the same name but other content is never put in place unasked'
 async function stepTitle(wanted: string): Promise<void> {
   const value = async () => (await b.role('textbox', 'Title of the step')).getAttribute('value');
   await b.driver
-    .wait(async () => (await value()) === wanted, 5000)
+    .wait(async () => (await value()) === wanted, 20_000)
     .catch(async () => {
       throw new Error(`expected the step to be titled "${wanted}", it is "${await value()}"`);
     });
@@ -189,6 +189,13 @@ test('storage full is told, and what is on the screen can be taken along', async
     await full.press('button', 'Export what is on the screen');
     const text = new TextDecoder().decode(bytesOf(await downloaded(full, '.lesson.json')));
     expect(text).toContain('Unsaved work');
+    // It is not tried over and over: the state stands still until something changes.
+    const tries = await full.driver.executeAsyncScript<number>(
+      `const done = arguments[0]; let tries = 0;
+       IDBObjectStore.prototype.put = () => { tries++; throw new DOMException('no space left', 'QuotaExceededError'); };
+       setTimeout(() => done(tries), 1500);`,
+    );
+    expect(tries).toBe(0);
   } finally {
     await full.quit();
   }

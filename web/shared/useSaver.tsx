@@ -45,6 +45,8 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
   const latest = useRef({ draft, sound, save });
   const running = useRef<Promise<boolean> | null>(null);
   const since = useRef<number | null>(null);
+  /** The draft that could not be kept: it is tried again when it changes, or when the user says so. */
+  const refused = useRef<T | null>(null);
   const [kept, setKept] = useState(stored);
   const [state, setState] = useState<'idle' | 'saving' | 'failed' | 'stopped'>('idle');
   const [reason, setReason] = useState('');
@@ -70,6 +72,8 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
         setState('idle');
         return clean();
       } catch (error) {
+        refused.current = latest.current.draft;
+        since.current = null;
         setReason(error instanceof Error ? `${error.name}: ${error.message}` : String(error));
         setState('failed');
         return false;
@@ -85,7 +89,8 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
   }, [clean]);
 
   useEffect(() => {
-    if (draft === base.current || !sound || state === 'stopped') return;
+    if (draft === base.current || draft === refused.current || !sound || state === 'stopped')
+      return;
     since.current ??= Date.now();
     const timer = setTimeout(() => void saveNow(), waitFor(Date.now(), since.current));
     return () => clearTimeout(timer);
