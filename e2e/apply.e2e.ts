@@ -1,6 +1,6 @@
 import { By, Key } from 'selenium-webdriver';
 import { openText } from '../core/formats';
-import type { Browser } from './browser';
+import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -17,7 +17,7 @@ const out = () =>
   );
 const shows = async (text: string) =>
   b.driver
-    .wait(async () => (await out()).includes(text), 5000)
+    .wait(async () => (await out()).includes(text), PATIENCE_MS)
     .catch(async () => {
       throw new Error(`expected the bench to show ${text}, it shows ${await out()}`);
     });

@@ -1,6 +1,6 @@
 import { closeSync, openSync, readFileSync, truncateSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
-import { openBrowser, type Browser } from './browser';
+import { PATIENCE_MS, openBrowser, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -137,7 +137,7 @@ test('a lesson of the same name but other content is never put in place unasked'
 async function stepTitle(wanted: string): Promise<void> {
   const value = async () => (await b.role('textbox', 'Title of the step')).getAttribute('value');
   await b.driver
-    .wait(async () => (await value()) === wanted, 20_000)
+    .wait(async () => (await value()) === wanted, PATIENCE_MS)
     .catch(async () => {
       throw new Error(`expected the step to be titled "${wanted}", it is "${await value()}"`);
     });

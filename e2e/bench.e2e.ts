@@ -1,5 +1,5 @@
 import { By, Key } from 'selenium-webdriver';
-import { openBrowser, type Browser } from './browser';
+import { PATIENCE_MS, openBrowser, type Browser } from './browser';
 import { session } from './session';
 
 /** The Ratio bench as an instructor works it: on the drawing, beside it, and by keys. */
@@ -15,7 +15,7 @@ const headline = () =>
   );
 const shows = async (text: string) => {
   await b.driver
-    .wait(async () => (await headline()).includes(text), 4000)
+    .wait(async () => (await headline()).includes(text), PATIENCE_MS)
     .catch(async () => {
       throw new Error(`expected the headline to show ${text}, it shows ${await headline()}`);
     });
@@ -45,7 +45,7 @@ test('roles by radio, by the drawing and by the table', async () => {
     'arguments[0].dispatchEvent(new MouseEvent("click", { bubbles: true }))',
     sun,
   );
-  await b.driver.wait(async () => !(await headline()).includes('0.70'), 4000);
+  await b.driver.wait(async () => !(await headline()).includes('0.70'), PATIENCE_MS);
 });
 
 test('keys: choose a part, give it a role, lock, free, turn, work it out', async () => {
@@ -108,7 +108,7 @@ test('what cannot be built is explained in place, with a way out', async () => {
   await b.fill('spinbutton', 'Sun teeth', `30${Key.TAB}`);
   await b.see('ring must be 30 + 2 × 20 = 70, not 72');
   await b.press('button', 'Make the ring 70');
-  await b.driver.wait(async () => !(await b.text()).includes('can’t be built'), 4000);
+  await b.driver.wait(async () => !(await b.text()).includes('can’t be built'), PATIENCE_MS);
   await b.fill('spinbutton', 'Pinions', `7${Key.TAB}`);
   await b.see('equally spaced pinions don’t go in');
   await b.press('radio', 'Double pinion');

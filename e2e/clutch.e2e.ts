@@ -1,5 +1,5 @@
 import { By, Key } from 'selenium-webdriver';
-import type { Browser } from './browser';
+import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, downloaded } from './files';
 import { session } from './session';
 
@@ -16,7 +16,7 @@ const side = () =>
   );
 const shows = async (text: RegExp) =>
   b.driver
-    .wait(async () => text.test(await side()), 6000)
+    .wait(async () => text.test(await side()), PATIENCE_MS)
     .catch(async () => {
       throw new Error(`expected the bench to show ${String(text)}, it shows ${await side()}`);
     });

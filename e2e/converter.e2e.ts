@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import type { Browser } from './browser';
+import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, downloaded } from './files';
 import { session } from './session';
 
@@ -19,7 +19,7 @@ const shows = async (text: string | RegExp) =>
     .wait(async () => {
       const now = await out();
       return typeof text === 'string' ? now.includes(text) : text.test(now);
-    }, 6000)
+    }, PATIENCE_MS)
     .catch(async () => {
       throw new Error(`expected the bench to show ${String(text)}, it shows ${await out()}`);
     });
@@ -84,7 +84,7 @@ test('a launch runs in a worker; a steeper road is slower and hotter', async () 
     .sendKeys(...Array.from({ length: 15 }, () => Key.ARROW_RIGHT))
     .perform();
   await b.see('Grade 15 %');
-  await b.driver.wait(async () => (await share()) > level, 6000);
+  await b.driver.wait(async () => (await share()) > level, PATIENCE_MS);
 });
 
 test('the shift map shows the run; a foot to the floor changes down', async () => {
@@ -152,7 +152,7 @@ test('a stall test waits for its checks, ends by itself, and tells low from high
   await put('stator slips both ways');
   await b.press('button', 'Full throttle');
   await b.role('button', 'Let go');
-  await b.driver.wait(async () => (await b.count('button', 'Full throttle')) === 1, 9000);
+  await b.driver.wait(async () => (await b.count('button', 'Full throttle')) === 1, PATIENCE_MS);
   await b.see('Low: the stator slips, or the engine is weak.');
   await b.see(/engine weak: it would give 5\d % of its torque/);
   await b.see(/sluggish off the line/);

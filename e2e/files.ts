@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync, writeFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { By } from 'selenium-webdriver';
-import type { Browser } from './browser';
+import { PATIENCE_MS, type Browser } from './browser';
 
 /** Files in and out of the browser, as a person would choose and receive them. */
 
@@ -15,7 +15,7 @@ export async function downloaded(browser: Browser, ending: string): Promise<stri
       (f) => f.endsWith(ending) && statSync(path.join(browser.downloads, f)).size > 0,
     );
     return name !== undefined;
-  }, 8000);
+  }, PATIENCE_MS);
   return path.join(browser.downloads, name!);
 }
 

@@ -3,6 +3,7 @@ import { By, Key } from 'selenium-webdriver';
 import type { Attempt } from '../core/lesson';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
+import { PATIENCE_MS } from './browser';
 
 /** Nothing that was done is lost, and nothing that was not done counts. */
 const run = session();
@@ -57,7 +58,7 @@ test('leaving by a link with work that can’t be kept asks, and offers it as a 
   const text = new TextDecoder().decode(bytesOf(await downloaded(b, '.lesson.json')));
   expect(text).toContain('Not to be lost');
   await b.press('button', 'Stay');
-  await b.driver.wait(async () => (await b.count('dialog')) === 0, 8000);
+  await b.driver.wait(async () => (await b.count('dialog')) === 0, PATIENCE_MS);
   expect(await b.driver.getCurrentUrl()).toContain('/teach/lessons/name-the-parts');
   await b.press('link', 'Class book');
   await b.press('button', 'Leave without them');
@@ -142,7 +143,10 @@ test('an edited record is told, a forged score does not count, and two of one nu
   await b.see('changed after it was sealed, from answer 1 on');
   await b.press('button', 'Undo');
   await b.see('is as it was before');
-  await b.driver.wait(async () => !(await b.text()).includes('changed after it was sealed'), 8000);
+  await b.driver.wait(
+    async () => !(await b.text()).includes('changed after it was sealed'),
+    PATIENCE_MS,
+  );
 });
 
 test('once the page has settled, work comes out as a file with no server', async () => {
@@ -209,5 +213,5 @@ test('over plain http, without locks and without a key of the browser’s own, t
        };`,
     );
     return attempts[0]?.attempt.seal?.links.length === 1;
-  }, 8000);
+  }, PATIENCE_MS);
 });

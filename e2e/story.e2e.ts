@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { openText, readPack } from '../core/formats';
-import type { Browser } from './browser';
+import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -32,7 +32,7 @@ test('an instructor builds a lesson, tries it, and exports it', async () => {
   // One at a time: an editor that opens moves the buttons below it.
   for (const [k, kind] of ['Text', 'Caution', 'Live gear set', 'Question'].entries()) {
     await b.press('button', kind);
-    await b.driver.wait(async () => (await names(b, '.block-card')).length === k + 1, 4000);
+    await b.driver.wait(async () => (await names(b, '.block-card')).length === k + 1, PATIENCE_MS);
   }
   const text = await b.role('textbox', 'Text');
   await text.click();
@@ -43,7 +43,7 @@ test('an instructor builds a lesson, tries it, and exports it', async () => {
   await b.press('button', 'Add step');
   await b.see('2 Step 2');
   await b.press('button', 'Undo');
-  await b.driver.wait(async () => (await names(b, '.builder-steps li')).length === 1, 4000);
+  await b.driver.wait(async () => (await names(b, '.builder-steps li')).length === 1, PATIENCE_MS);
   await b.press('button', 'Redo');
   await b.see('2 Step 2');
   await b.see('Saved');
@@ -88,7 +88,7 @@ test('steps are reordered by dragging and by the keyboard, and the order survive
     .pause(100)
     .release()
     .perform();
-  await b.driver.wait(async () => (await steps())[0] === 'Step 2', 4000);
+  await b.driver.wait(async () => (await steps())[0] === 'Step 2', PATIENCE_MS);
 
   const grip = await b.role('button', 'Move Hold the ring');
   await b.driver.executeScript('arguments[0].focus()', grip);
@@ -100,7 +100,7 @@ test('steps are reordered by dragging and by the keyboard, and the order survive
     .pause(350)
     .sendKeys(Key.SPACE)
     .perform();
-  await b.driver.wait(async () => (await steps())[0] === 'Hold the ring', 4000);
+  await b.driver.wait(async () => (await steps())[0] === 'Hold the ring', PATIENCE_MS);
   await b.see('Saved');
   await b.driver.navigate().refresh();
   await b.see('2 Step 2');
