@@ -9,12 +9,7 @@ export {
   type Carried,
   type CarriedList,
 } from './carried';
-export {
-  converterGrader,
-  gradeConverter,
-  type ConverterGradedPart,
-  type ConverterPart,
-} from './converterGrade';
+export { gradeConverter, type ConverterGradedPart, type ConverterPart } from './converterGrade';
 export {
   converterKey,
   LAUNCH_TARGET,

@@ -1,5 +1,5 @@
 import type { Quantity } from '../../core/quantities';
-import { useNumbers } from './numbers';
+import { tidy, useNumbers } from './numbers';
 import { TypedNumber } from './TypedNumber';
 import './NumberField.css';
 
@@ -17,9 +17,6 @@ interface Props {
   /** Only the number: the label stands elsewhere. */
   bare?: boolean;
 }
-
-/** Digits that survive the way through another unit, or through a percentage. */
-const tidy = (value: number): number => Number(value.toPrecision(9));
 
 /** A labelled number with its unit. Nonsense can be typed: the findings say so, and nothing is lost. */
 export function NumberField(props: Props) {

@@ -23,6 +23,9 @@ export function formatNumber(value: number, digits: number): string {
   return `${sign}${grouped}${part ? `.${part}` : ''}`;
 }
 
+/** Digits that survive the way through another unit, or through a percentage. */
+export const tidy = (value: number): number => Number(value.toPrecision(9));
+
 /** Digits that mean something: three significant ones, whole from 100 up. */
 export function meaningfulDigits(value: number): number {
   const size = Math.abs(value);

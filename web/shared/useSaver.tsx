@@ -57,9 +57,11 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
 
   const saveNow = useCallback((): Promise<boolean> => {
     const run = async () => {
+      let tried: T | null = null;
       try {
         while (!clean() && latest.current.sound) {
           const { draft: now, save: keep } = latest.current;
+          tried = now;
           setState('saving');
           if (!(await keep(now, base.current))) {
             setState('stopped');
@@ -72,7 +74,7 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
         setState('idle');
         return clean();
       } catch (error) {
-        refused.current = latest.current.draft;
+        refused.current = tried;
         since.current = null;
         setReason(error instanceof Error ? `${error.name}: ${error.message}` : String(error));
         setState('failed');
@@ -107,6 +109,7 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
 
   const rebase = useCallback((now: T) => {
     base.current = now;
+    refused.current = null;
     since.current = null;
     setKept(now);
     setReason('');

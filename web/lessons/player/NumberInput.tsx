@@ -1,6 +1,6 @@
 import { ANSWER_LIMITS } from '../../../core/lesson';
 import type { Quantity } from '../../../core/quantities';
-import { useNumbers } from '../../shared/numbers';
+import { tidy, useNumbers } from '../../shared/numbers';
 import { TypedNumber } from '../../shared/TypedNumber';
 
 interface Props {
@@ -17,7 +17,7 @@ interface Props {
 /** A large field for a predicted number, with its unit. What it takes, a record can hold. */
 export function NumberInput({ label, quantity, unit = '', value, onValue }: Props) {
   const numbers = useNumbers();
-  const shown = (v: number) => (quantity ? numbers.toDisplay(v, quantity) : v);
+  const shown = (v: number) => (quantity ? tidy(numbers.toDisplay(v, quantity)) : v);
   const { min, max } = ANSWER_LIMITS.magnitude;
   return (
     <label className="prediction-number">

@@ -10,12 +10,13 @@ import type { Unsaved } from './UnsavedNotice';
 /** Another tab may save in between; this often it is tried again. */
 const TRIES = 5;
 
-/** Without a key, where storage is refused, the record stays without a seal. */
+/** Without a key, where storage is refused, the record stays without a seal: one made before would no longer fit. */
 async function withSeal(attempt: Attempt, services: Services): Promise<Attempt> {
   try {
     return await sealed(attempt, await services.signer());
   } catch {
-    return attempt;
+    const { seal: _outdated, ...bare } = attempt;
+    return bare;
   }
 }
 
