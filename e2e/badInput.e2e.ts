@@ -1,6 +1,6 @@
 import { closeSync, openSync, readFileSync, truncateSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
-import { PATIENCE_MS, openBrowser, type Browser } from './browser';
+import { openBrowser, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -133,15 +133,7 @@ test('a lesson of the same name but other content is never put in place unasked'
   expect(await b.count('heading', 'Name the parts, other version')).toBe(1);
 });
 
-/** Waits until the step's title field holds this. */
-async function stepTitle(wanted: string): Promise<void> {
-  const value = async () => (await b.role('textbox', 'Title of the step')).getAttribute('value');
-  await b.driver
-    .wait(async () => (await value()) === wanted, PATIENCE_MS)
-    .catch(async () => {
-      throw new Error(`expected the step to be titled "${wanted}", it is "${await value()}"`);
-    });
-}
+const stepTitle = (wanted: string) => b.holds('textbox', 'Title of the step', wanted);
 
 test('two tabs: a clean one follows, a changed one is asked', async () => {
   const address = run.at('/teach/lessons/what-the-held-part-feels');

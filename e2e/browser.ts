@@ -21,6 +21,8 @@ export interface Browser {
   press(role: string, name?: string | RegExp): Promise<void>;
   /** Replaces the text of a field. */
   fill(role: string, name: string | RegExp, text: string): Promise<void>;
+  /** Waits until the field with this role and name holds just this. */
+  holds(role: string, name: string | RegExp, value: string): Promise<void>;
   /** Waits until the page's text holds this. */
   see(text: string | RegExp): Promise<void>;
   text(): Promise<string>;
@@ -47,7 +49,7 @@ export const PATIENCE_MS = 20_000;
 const find = `
   const [role, name, isPattern, flags] = arguments;
   const wanted = name === null ? {} : { name: isPattern ? new RegExp(name, flags) : name };
-  return window.TestingLibraryDom.queryAllByRole(document.body, role, wanted);
+  const found = window.TestingLibraryDom.queryAllByRole(document.body, role, wanted);
 `;
 
 export interface BrowserOptions {
@@ -107,21 +109,25 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
     });
   await viewport(1280, 800);
 
-  async function all(role: string, name?: string | RegExp): Promise<WebElement[]> {
+  async function look<T>(what: string, role: string, name?: string | RegExp): Promise<T[]> {
     const has = await driver.executeScript<boolean>('return !!window.TestingLibraryDom');
     if (!has)
       await driver.executeScript(
         `${QUERIES}; window.TestingLibraryDom = globalThis.TestingLibraryDom ?? self.TestingLibraryDom;`,
       );
     const pattern = name instanceof RegExp;
-    return driver.executeScript<WebElement[]>(
-      find,
+    return driver.executeScript<T[]>(
+      `${find} return ${what};`,
       role,
       name === undefined ? null : pattern ? name.source : name,
       pattern,
       pattern ? name.flags : '',
     );
   }
+
+  const all = (role: string, name?: string | RegExp) => look<WebElement>('found', role, name);
+  const valuesOf = (role: string, name: string | RegExp) =>
+    look<string>('found.map((e) => e.value)', role, name);
 
   async function role(wanted: string, name?: string | RegExp): Promise<WebElement> {
     let found: WebElement[] = [];
@@ -182,6 +188,20 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
         );
         await element.sendKeys(Key.chord(Key.CONTROL, 'a'), value);
       }),
+    async holds(wanted, name, value) {
+      let now: string | null = null;
+      const holds = async () => {
+        // In one look: between two, the page may draw the field anew.
+        const fields = await valuesOf(wanted, name);
+        now = fields.length === 1 ? fields[0]! : null;
+        return now === value;
+      };
+      await driver.wait(holds, PATIENCE_MS).catch(() => {
+        throw new Error(
+          `expected ${String(name)} to hold "${value}", it holds "${now ?? 'nothing'}"`,
+        );
+      });
+    },
     async see(wanted) {
       const holds = async () => {
         const now = await text();

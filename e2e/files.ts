@@ -8,14 +8,18 @@ import { PATIENCE_MS, type Browser } from './browser';
 /** The next file whose download completes and whose name ends so. */
 export async function downloaded(browser: Browser, ending: string): Promise<string> {
   let name: string | undefined;
-  await browser.driver.wait(() => {
-    if (!existsSync(browser.downloads)) return false;
-    // The browser makes room for a file under its name before it has written it.
-    name = readdirSync(browser.downloads).find(
-      (f) => f.endsWith(ending) && statSync(path.join(browser.downloads, f)).size > 0,
-    );
-    return name !== undefined;
-  }, PATIENCE_MS);
+  await browser.driver
+    .wait(() => {
+      if (!existsSync(browser.downloads)) return false;
+      // The browser makes room for a file under its name before it has written it.
+      name = readdirSync(browser.downloads).find(
+        (f) => f.endsWith(ending) && statSync(path.join(browser.downloads, f)).size > 0,
+      );
+      return name !== undefined;
+    }, PATIENCE_MS)
+    .catch(() => {
+      throw new Error(`expected a file that ends in ${ending} to be downloaded`);
+    });
   return path.join(browser.downloads, name!);
 }
 

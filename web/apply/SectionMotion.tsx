@@ -98,7 +98,7 @@ export function ToothStrips({ gears, solution, turning }: StripProps) {
         });
       }),
     // The list is made anew with each solution.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [subscribe, solution, gears],
   );
   return (

@@ -170,7 +170,7 @@ function LaidOut({ unit, children }: { unit: Unit; children: (d: SectionDrawing)
       cancel.abort();
     };
     // `shape` stands for the unit: its names and ranges move no line.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [shape, sections]);
   if (known) return children(known);
   if (first?.shape === shape) return children(first.drawing);

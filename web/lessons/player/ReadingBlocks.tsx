@@ -54,12 +54,11 @@ interface TabProps extends Omit<Props, 'step'> {
 
 function SheetTabs({ tabs, focus, benchesOpen, player, onFocus }: TabProps) {
   const { t } = useTranslation();
-  let question = 0;
+  const questions = tabs.filter((tab) => tab.kind === 'question');
   return (
     <div className="sheet-tabs" role="group" aria-label={t('player.onSheet')}>
       {tabs.map((tab) => {
         const isQuestion = tab.kind === 'question';
-        if (isQuestion) question++;
         return (
           <button
             key={tab.id}
@@ -69,7 +68,9 @@ function SheetTabs({ tabs, focus, benchesOpen, player, onFocus }: TabProps) {
             title={!isQuestion && !benchesOpen ? t('player.benchSealed') : undefined}
             onClick={() => onFocus(tab)}
           >
-            {isQuestion ? t('player.question', { n: question }) : t('player.bench')}
+            {isQuestion
+              ? t('player.question', { n: questions.indexOf(tab) + 1 })
+              : t('player.bench')}
             {isQuestion && answerNow(player, tab.id) && (
               <CheckOutlined aria-label={t('player.done')} />
             )}
