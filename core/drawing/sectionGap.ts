@@ -9,14 +9,23 @@ export interface GapOrder {
 
 const MOST_PERMUTED = 4;
 
+/** How much may still be looked at: lines to the gap's side times heights. */
+export interface Work {
+  left: number;
+}
+
 /** The order with the fewest crossings: all orders of a few risers, swaps of neighbours for more. */
-export function orderGap(risers: readonly Riser[], levels: Levels): GapOrder {
-  if (risers.length > MOST_PERMUTED) return swapNeighbours(risers, levels);
+export function orderGap(
+  risers: readonly Riser[],
+  levels: Levels,
+  work: Work = { left: Infinity },
+): GapOrder {
+  if (risers.length > MOST_PERMUTED) return swapNeighbours(risers, levels, work);
   let best: GapOrder | null = null;
   for (const order of permutations(risers)) {
-    const candidate = clutchesIn(order, levels);
-    if (!best || candidate.crossings < best.crossings) best = candidate;
-    if (best.crossings === 0) break;
+    const fewer = clutchesIn(order, levels, work, best?.crossings);
+    if (fewer) best = fewer;
+    if (fewer?.crossings === 0) break;
   }
   return best ?? { order: [], clutchHeight: new Map(), crossings: 0 };
 }
@@ -29,21 +38,22 @@ export function permutations<T>(items: readonly T[]): T[][] {
   );
 }
 
-function swapNeighbours(risers: readonly Riser[], levels: Levels): GapOrder {
+function swapNeighbours(risers: readonly Riser[], levels: Levels, work: Work): GapOrder {
   // Risers that go up from the left stand nearer to the left.
   const pull = (r: Riser) => (r.left.length > 0 ? 0 : 1) + (r.right.length > 0 ? 0 : -1);
   let best = clutchesIn(
     [...risers].sort((a, b) => pull(a) - pull(b)),
     levels,
-  );
+    work,
+  )!;
   for (let changed = true; changed && best.crossings > 0;) {
     changed = false;
-    for (let i = 0; i + 1 < risers.length; i++) {
+    for (let i = 0; i + 1 < risers.length && work.left > 0; i++) {
       const order = [...best.order];
       [order[i], order[i + 1]] = [order[i + 1]!, order[i]!];
-      const candidate = clutchesIn(order, levels);
-      if (candidate.crossings >= best.crossings) continue;
-      best = candidate;
+      const fewer = clutchesIn(order, levels, work, best.crossings);
+      if (!fewer) continue;
+      best = fewer;
       changed = true;
     }
   }
@@ -61,33 +71,43 @@ function reach(riser: Riser, levels: Levels): [number, number] {
   return [Math.min(...heights), Math.max(...heights)];
 }
 
-/** Gives each clutch the height that crosses least, then counts everything. */
-function clutchesIn(order: readonly Riser[], levels: Levels): GapOrder {
+/**
+ * Gives each clutch the height that crosses least, then counts everything.
+ * @returns `null` when there are no fewer crossings than `below`, told as soon as that is sure
+ */
+function clutchesIn(
+  order: readonly Riser[],
+  levels: Levels,
+  work: Work,
+  below = Infinity,
+): GapOrder | null {
   const spans = order.map((riser) => reach(riser, levels));
+  const runs = order.map((_r, at) => runsAcross(order, at));
+  for (const run of runs) work.left -= run.length + 1;
   const clutchHeight = new Map<string, number>();
   const taken: number[] = [];
-  let crossings = stubCrossings(order, spans);
-  const index = (member: string) => order.findIndex((r) => r.member === member);
+  const index = new Map(order.map((riser, k) => [riser.member, k]));
+  const crossed = spans.map(([low, high], k) => within(runs[k]!, low, high));
+  let crossings = crossed.reduce((sum, n) => sum + n, 0);
+  // Every clutch only adds to what is crossed.
+  if (crossings >= below) return null;
   for (const clutch of new Set(order.flatMap((r) => r.clutches))) {
-    const [a, b] = [index(clutch.between[0]), index(clutch.between[1])].sort((p, q) => p - q) as [
-      number,
-      number,
-    ];
+    const [one, other] = [index.get(clutch.between[0])!, index.get(clutch.between[1])!];
+    const [a, b] = [Math.min(one, other), Math.max(one, other)];
+    const ends = a === b ? [a] : [a, b];
+    work.left -= levels.top * (runs[a]!.length + runs[b]!.length + b - a);
     let best: { height: number; cost: number } | null = null;
-    // Only the two risers that the clutch joins change with its height: what the others are crossed by is counted once.
-    let still = 0;
-    for (let k = 0; k < order.length; k++)
-      if (k !== a && k !== b) still += crossedBy(order, k, spans[k]![0], spans[k]![1]);
+    // Only the two risers that the clutch joins change with its height: what the others are crossed by stays.
+    const still = crossed.reduce((sum, n, k) => (k === a || k === b ? sum : sum + n), 0);
     for (let height = 1.5; height < levels.top - 2; height++) {
       let near = Infinity;
       for (const h of taken) near = Math.min(near, Math.abs(h - height));
       if (near < 1) continue;
       let cost = still;
       let stretch = 0;
-      for (let end = 0; end < (a === b ? 1 : 2); end++) {
-        const k = end === 0 ? a : b;
+      for (const k of ends) {
         const [low, high] = spans[k]!;
-        cost += crossedBy(order, k, Math.min(low, height), Math.max(high, height));
+        cost += within(runs[k]!, Math.min(low, height), Math.max(high, height));
         // Prefer the height that stretches the risers least.
         stretch += Math.max(0, low - height, height - high);
       }
@@ -95,18 +115,23 @@ function clutchesIn(order: readonly Riser[], levels: Levels): GapOrder {
         const [low, high] = spans[k]!;
         if (height > low && height < high) cost++;
       }
+      const open = cost + stretch * 0.01 + (near < 2 ? 0.5 : 0);
+      if (best && open >= best.cost) continue;
       // Signs need room of two heights; closer than that only where nothing else is left.
-      const crowded = besideStub(order, a, height) ? 0.4 : 0;
-      const total = cost + stretch * 0.01 + (near < 2 ? 0.5 : 0) + crowded;
+      const total = open + (besideStub(order, a, height) ? 0.4 : 0);
       if (!best || total < best.cost) best = { height, cost: total };
     }
     if (!best) continue;
     taken.push(best.height);
     clutchHeight.set(clutch.id, best.height);
-    for (const k of [a, b])
+    for (const k of ends) {
       spans[k] = [Math.min(spans[k]![0], best.height), Math.max(spans[k]![1], best.height)];
+      crossed[k] = within(runs[k]!, spans[k]![0], spans[k]![1]);
+    }
     crossings = Math.floor(best.cost + 1e-9);
+    if (crossed.reduce((sum, n) => sum + n, 0) >= below) return null;
   }
+  if (crossings >= below) return null;
   return { order, clutchHeight, crossings };
 }
 
@@ -119,17 +144,17 @@ const besideStub = (order: readonly Riser[], left: number, height: number): bool
     (k <= left ? riser.right : riser.left).some((h) => Math.abs(h - height) < SIGN_ROOM),
   );
 
-/** Horizontal lines of other members to the gap's sides that run across this riser between two heights. */
-function crossedBy(order: readonly Riser[], at: number, low: number, high: number): number {
-  let count = 0;
-  for (let k = 0; k < order.length; k++) {
-    if (k === at) continue;
-    const heights = at < k ? order[k]!.left : order[k]!.right;
-    for (const height of heights) if (height >= low && height <= high) count++;
-  }
-  return count;
+/** Heights at which horizontal lines of other members to the gap's sides run across this riser. */
+function runsAcross(order: readonly Riser[], at: number): readonly number[] {
+  const heights: number[] = [];
+  for (let k = 0; k < order.length; k++)
+    if (k !== at) heights.push(...(at < k ? order[k]!.left : order[k]!.right));
+  return heights;
 }
 
-/** The same for all risers. */
-const stubCrossings = (order: readonly Riser[], spans: readonly [number, number][]): number =>
-  order.reduce((sum, _r, k) => sum + crossedBy(order, k, spans[k]![0], spans[k]![1]), 0);
+/** How many of these heights lie between two. */
+function within(heights: readonly number[], low: number, high: number): number {
+  let count = 0;
+  for (const height of heights) if (height >= low && height <= high) count++;
+  return count;
+}

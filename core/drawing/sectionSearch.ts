@@ -1,5 +1,5 @@
 import type { GearSet, Unit } from '../geartrain';
-import { orderGap, permutations } from './sectionGap';
+import { orderGap, permutations, type Work } from './sectionGap';
 import {
   flippedPairs,
   isGrounded,
@@ -23,8 +23,16 @@ export interface SearchedPlan {
 
 type Rated = SearchedPlan & { readonly cost: number };
 
-/** Crossings of a gap that was rated before, by what is in it. */
-type Known = Map<string, number>;
+/** Crossings of gaps that were counted before, by what is in them; and how much may still be looked at. */
+interface Tally extends Work {
+  readonly known: Map<string, number>;
+}
+
+/**
+ * The search ends with the best so far after so much work, a second or two on a common machine. No clock: one unit is
+ * always drawn the same.
+ */
+const MOST_WORK = 12_000_000;
 
 /** Orders of more columns than this are not tried: they keep the file's order. */
 const MOST_ORDERED = 4;
@@ -67,18 +75,18 @@ const inOrder = (places: readonly number[]): boolean => {
 };
 
 function searchOrders(unit: Unit, orders: readonly GearSet[][], effort: Effort): SearchedPlan {
-  const known: Known = new Map();
+  const tally: Tally = { known: new Map(), left: MOST_WORK };
   const flipped = flippedPairs(unit);
   const begun = orders
     .flatMap((columns) => [...starts(firstPlan(unit, columns, flipped))])
-    .map((plan) => rate(unit, plan, known))
+    .map((plan) => rate(unit, plan, tally)!)
     .sort((a, b) => a.cost - b.cost);
   let best = begun[0]!;
   if (effort === 'first') return best;
   for (const start of begun.slice(0, MOST_IMPROVED)) {
-    const improved = improve(unit, start, known);
+    const improved = improve(unit, start, tally);
     if (improved.cost < best.cost) best = improved;
-    if (best.crossings === 0) break;
+    if (best.crossings === 0 || tally.left <= 0) break;
   }
   return best;
 }
@@ -129,16 +137,17 @@ function* starts(plan: SectionPlan): Generator<SectionPlan> {
   }
 }
 
-function improve(unit: Unit, start: Rated, known: Known): Rated {
+function improve(unit: Unit, start: Rated, tally: Tally): Rated {
   let current = start;
   let rated = 0;
   while (rated < MOST_RATED) {
     let better: Rated | null = null;
     for (const plan of neighbours(unit, current.planned)) {
-      const candidate = rate(unit, plan, known);
+      if (tally.left <= 0) return better ?? current;
+      const cheaper = rate(unit, plan, tally, (better ?? current).cost);
       // Wide units take longer to rate, so fewer of their plans are looked at.
       rated += Math.max(1, plan.columns.length - 3);
-      if (candidate.cost < (better ?? current).cost) better = candidate;
+      if (cheaper) better = cheaper;
     }
     if (!better) break;
     current = better;
@@ -190,30 +199,39 @@ function toggled(set: ReadonlySet<string>, key: string): Set<string> {
   return next;
 }
 
-/** Crossings first, then how far members run, then how crowded the gaps are. */
-function rate(unit: Unit, plan: SectionPlan, known: Known): Rated {
+/**
+ * Crossings first, then how far members run, then how crowded the gaps are.
+ * @returns `null` when it costs no less than `below`, told as soon as that is sure
+ */
+function rate(unit: Unit, plan: SectionPlan, tally: Tally, below = Infinity): Rated | null {
   const all = planned(unit, plan);
+  // To lay a plan out costs about as much as to order a small gap.
+  tally.left -= 40 * (unit.elements.length + plan.columns.length);
+  let cost = all.levels.top;
+  for (const [from, to] of all.spans.values()) cost += 2 * (to - from);
+  const gaps = Array.from({ length: plan.columns.length + 1 }, (_v, gap) =>
+    risersOf(unit, all, gap),
+  );
+  for (const risers of gaps) cost += risers.length ** 2;
   let crossings = 0;
-  let crowd = 0;
-  for (let gap = 0; gap <= plan.columns.length; gap++) {
-    const risers = risersOf(unit, all, gap);
-    crossings += crossingsIn(risers, all, known);
-    crowd += risers.length ** 2;
+  for (const risers of gaps) {
+    if (cost + CROSSING_COST * crossings >= below) return null;
+    crossings += crossingsIn(risers, all, tally);
   }
-  let length = 0;
-  for (const [from, to] of all.spans.values()) length += to - from;
-  const cost = crossings * 100 + length * 2 + crowd + all.levels.top;
-  return { planned: all, crossings, cost };
+  cost += CROSSING_COST * crossings;
+  return cost < below ? { planned: all, crossings, cost } : null;
 }
 
-function crossingsIn(risers: readonly Riser[], { levels }: Planned, known: Known): number {
+const CROSSING_COST = 100;
+
+function crossingsIn(risers: readonly Riser[], { levels }: Planned, tally: Tally): number {
   const key = JSON.stringify([
     levels.top,
     risers.map((r) => [r.member, r.left, r.right, r.grounded.length, r.clutches.map((c) => c.id)]),
   ]);
-  const before = known.get(key);
+  const before = tally.known.get(key);
   if (before !== undefined) return before;
-  const { crossings } = orderGap(risers, levels);
-  known.set(key, crossings);
+  const { crossings } = orderGap(risers, levels, tally);
+  tally.known.set(key, crossings);
   return crossings;
 }

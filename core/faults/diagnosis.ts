@@ -50,11 +50,11 @@ export function suspects(
     .sort((a, b) => b.weight - a.weight);
 }
 
-const entropy = (weights: readonly number[]): number => {
-  const total = weights.reduce((a, b) => a + b, 0);
-  if (total <= 0) return 0;
-  return weights.reduce((s, w) => (w > 0 ? s - (w / total) * Math.log2(w / total) : s), 0);
-};
+const logged = (w: number): number => (w > 0 ? w * Math.log2(w) : 0);
+
+/** Bits. @param total Σ w of any weights @param sum Σ w·log₂ w */
+const entropyOf = (total: number, sum: number): number =>
+  total > 0 ? Math.log2(total) - sum / total : 0;
 
 export interface NextCheck {
   readonly check: Check;
@@ -67,26 +67,30 @@ export interface NextCheck {
 
 /** Bits that a check is expected to say of these suspects. A shop hands out one object for each reading: they group by it. */
 export function bitsOf(check: Check, known: readonly Suspect[], error = READING_ERROR): number {
-  const groups = new Map<Answer, { answer: Answer; weight: number; members: number[] }>();
-  known.forEach(({ candidate, weight }) => {
+  const groups = new Map<Answer, { answer: Answer; weight: number; logged: number }>();
+  for (const { candidate, weight } of known) {
     const answer = readingOf(check, candidate);
-    const group = groups.get(answer);
-    if (!group) groups.set(answer, { answer, weight, members: [weight] });
-    else {
-      group.weight += weight;
-      group.members.push(weight);
-    }
-  });
+    let group = groups.get(answer);
+    if (!group) groups.set(answer, (group = { answer, weight: 0, logged: 0 }));
+    group.weight += weight;
+    group.logged += logged(weight);
+  }
   const parts = [...groups.values()];
   if (parts.length < 2) return 0;
-  const before = entropy(known.map((s) => s.weight));
+  const before = entropyOf(
+    parts.reduce((s, p) => s + p.weight, 0),
+    parts.reduce((s, p) => s + p.logged, 0),
+  );
   let after = 0;
   for (const given of parts) {
-    const left = parts.flatMap((p) => {
-      const l = likelihood(check, given.answer, p.answer, error);
-      return p.members.map((w) => w * l);
-    });
-    after += given.weight * entropy(left);
+    // A group's weights all shrink by one likelihood l: Σ l·w·log(l·w) = l·Σ w·log w + l·log l·Σ w.
+    let [total, sum] = [0, 0];
+    for (const part of parts) {
+      const l = likelihood(check, given.answer, part.answer, error);
+      total += l * part.weight;
+      sum += l * part.logged + logged(l) * part.weight;
+    }
+    after += given.weight * entropyOf(total, sum);
   }
   return Math.max(0, before - after);
 }

@@ -1,5 +1,12 @@
 import { releaseCurve, torqueAt, type Clutch, type ClutchState } from '../clutch';
-import { characteristicOf, engineModel, matchEngine, stallRpm, weakened } from '../converter';
+import {
+  characteristicOf,
+  engineModel,
+  matchEngine,
+  stallRpm,
+  weakened,
+  type Engine,
+} from '../converter';
 import { linePressure, pistonShare, torqueAsked, USUAL_OIL, mostTorque } from '../shift';
 import type { Machine } from './machine';
 import { oilElements, type Rig } from './rig';
@@ -75,6 +82,20 @@ export function loadsOf(rig: Rig): Loads {
   const stallTimes = atStall ? Math.max(1, atStall.turbineNm / fullNm) : 1;
   const clamps = new WeakMap<ClutchState, number>();
   const oiled = new Set(oilElements(rig));
+  // By the share of its torque that the engine still gives: inertia, and the most at each load.
+  const engines = new Map<number, { inertia: number; mostNm: number[] }>();
+  const engineAt = (engine: Engine, share: number) => {
+    let known = engines.get(share);
+    if (!known) {
+      const model = engineModel(weakened(engine, share));
+      const mostNm = Array.from({ length: LOAD_STEPS + 1 }, (_v, k) =>
+        mostTorque(model, k / LOAD_STEPS),
+      );
+      known = { inertia: model.inertia, mostNm };
+      engines.set(share, known);
+    }
+    return known;
+  };
   const rpmAt = (load: number) => idle + (stall - idle) * load;
   const pressure: Loads['pressure'] = (machine, apply, reverse, load) =>
     linePressure(
@@ -115,9 +136,9 @@ export function loadsOf(rig: Rig): Loads {
     drySlipsFrom(clutch, machine, turns) {
       if (!rig.engine || !rig.vehicle) return null;
       const holds = torqueAt(clutch, machine.clutch, clampNow(clutch, machine), 0, COLD_C);
-      const running = engineModel(weakened(rig.engine, machine.engineShare));
+      const { inertia, mostNm } = engineAt(rig.engine, machine.engineShare);
       for (let k = 1; k <= LOAD_STEPS; k++) {
-        const asked = torqueAsked(running, rig.vehicle, turns, k / LOAD_STEPS, 0);
+        const asked = torqueAsked(mostNm[k]!, inertia, rig.vehicle, turns, 0);
         if (asked > holds) return k / LOAD_STEPS;
       }
       return null;

@@ -43,12 +43,16 @@ export function mostTorque(engine: EngineModel, throttle: number): number {
   return most;
 }
 
-/** What a closed clutch carries, N·m. @param turns of the engine for one of the wheels @param grade rise over run */
+/**
+ * What a closed clutch carries, N·m.
+ * @param engineNm the most that the engine gives, N·m @param engineInertia kg·m²
+ * @param turns of the engine for one of the wheels @param grade rise over run
+ */
 export function torqueAsked(
-  engine: EngineModel,
+  engineNm: number,
+  engineInertia: number,
   vehicle: Vehicle,
   turns: number,
-  throttle: number,
   grade: number,
 ): number {
   const along = 1 / Math.sqrt(1 + grade * grade);
@@ -56,21 +60,20 @@ export function torqueAsked(
   const passes = drivelineOf(vehicle);
   const inertia = (vehicle.massKg * lever * lever) / passes;
   const load = (vehicle.massKg * GRAVITY * along * (vehicle.rolling + grade) * lever) / passes;
-  return (
-    (mostTorque(engine, throttle) * inertia + load * engine.inertia) / (engine.inertia + inertia)
-  );
+  return (engineNm * inertia + load * engineInertia) / (engineInertia + inertia);
 }
 
 /** One for each range that drives forward, lowest gear first. */
 export function demands({ engine, unit, vehicle, throttle, grade }: Driving): Demand[] {
   const main = mainClutchOf(unit);
+  const gives = mostTorque(engine, throttle);
   return unit.ranges
     .flatMap((range) => {
       const apply = main ? [...new Set([...range.apply, main.id])] : range.apply;
       const { outcome, ratio } = solveUnit(unit, apply);
       const turns = ratio ? toNumber(ratio) * vehicle.finalDrive : 0;
       if (outcome !== 'drives' || turns <= 0) return [];
-      const torque = torqueAsked(engine, vehicle, turns, throttle, grade);
+      const torque = torqueAsked(gives, engine.inertia, vehicle, turns, grade);
       return [{ range: range.id, gear: range.gear, ratio: turns, torque }];
     })
     .sort((a, b) => b.ratio - a.ratio);
