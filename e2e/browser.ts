@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Builder, error, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
+import { KEPT_MARK } from '../web/app/keptFiles';
 
 /**
  * A headless Chromium with a fresh profile, and what a person does with it: find by role and name, press,
@@ -29,6 +30,8 @@ export interface Browser {
   viewport(width: number, height: number): Promise<void>;
   /** Takes the network away, or brings it back. */
   offline(off: boolean): Promise<void>;
+  /** All files of the application have been fetched. */
+  kept(): Promise<void>;
   /** Console messages of level warning and above since the last call. */
   consoleProblems(): Promise<string[]>;
   /** What axe finds: by all its rules, or by those named. */
@@ -218,6 +221,15 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
         downloadThroughput: -1,
         uploadThroughput: -1,
       })),
+    async kept() {
+      const kept = () =>
+        driver.executeScript<boolean>(
+          `return performance.getEntriesByName(${JSON.stringify(KEPT_MARK)}).length > 0`,
+        );
+      await driver.wait(kept, PATIENCE_MS).catch(() => {
+        throw new Error('expected all files to be kept');
+      });
+    },
     async consoleProblems() {
       const entries = await driver.manage().logs().get(logging.Type.BROWSER);
       return entries

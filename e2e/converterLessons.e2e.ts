@@ -206,7 +206,7 @@ test('a bench in a lesson lets the student do what the instructor allows, and no
 test('with the server gone a converter question still opens, runs and is graded', async () => {
   await b.open(run.at('/teach/lessons'));
   await b.see('Read off the crossing');
-  await b.driver.sleep(6000);
+  await b.kept();
   await b.offline(true);
   try {
     await b.driver.executeScript(

@@ -152,7 +152,7 @@ test('an edited record is told, a forged score does not count, and two of one nu
 test('once the page has settled, work comes out as a file with no server', async () => {
   await b.open(run.at('/teach/lessons/name-the-parts'));
   // The rescue path is the first thing that is kept.
-  await b.driver.sleep(4000);
+  await b.kept();
   await b.offline(true);
   try {
     await b.press('button', 'Export');

@@ -212,7 +212,7 @@ test('a picture of the instructor’s own goes into the lesson, the player and t
 test('once loaded, everything works with no server', async () => {
   const b = student;
   await b.open(run.at('/'));
-  await b.driver.sleep(4000);
+  await b.kept();
   await b.offline(true);
   await b.press('link', 'Ratio bench at the projector');
   await b.see('exactly 10/3');

@@ -10,7 +10,7 @@ import { startWords } from './app/i18n';
 import { createRouter } from './app/routes';
 import { browserServices } from './app/services';
 import { startUp } from './app/startUp';
-import { loadAheadWhenIdle } from './app/screens';
+import { keepFilesWhenIdle } from './app/keptFiles';
 import { createStore } from './app/store';
 import { beginVisit } from './shared/kept';
 import { askToKeep } from './storage/persistence';
@@ -32,7 +32,7 @@ async function main(): Promise<void> {
       </Provider>
     </StrictMode>,
   );
-  loadAheadWhenIdle();
+  keepFilesWhenIdle();
   void askToKeep();
   // Pictures and versions that nothing needs any more; where that fails, the next start does it.
   services.documents.tidy().catch(() => undefined);

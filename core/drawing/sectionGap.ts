@@ -126,7 +126,7 @@ function clutchesIn(
     clutchHeight.set(clutch.id, best.height);
     for (const k of ends) {
       spans[k] = [Math.min(spans[k]![0], best.height), Math.max(spans[k]![1], best.height)];
-      crossed[k] = within(runs[k]!, spans[k]![0], spans[k]![1]);
+      crossed[k] = within(runs[k]!, ...spans[k]);
     }
     crossings = Math.floor(best.cost + 1e-9);
     if (crossed.reduce((sum, n) => sum + n, 0) >= below) return null;

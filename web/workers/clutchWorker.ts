@@ -8,13 +8,11 @@ import type {
   PackReport,
   StartInARow,
 } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 /** Engagements, shop tests and hot packs, away from the page. Cancelling ends the worker at once. */
 const start = (): Worker =>
   new Worker(new URL('./clutch.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadClutchWorker = (): Promise<void> => loadWorker(start());
 
 const run = <T>(work: (worker: ClutchWorker) => unknown, signal: AbortSignal): Promise<T> =>
   withWorker<ClutchWorker, T>(

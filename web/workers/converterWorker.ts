@@ -2,13 +2,11 @@ import { proxy } from 'comlink';
 import type { FitStep, StreamlineModel, TableModel } from '../../core/converter';
 import type { LaunchResult, SweepPoint } from '../../core/vehicle';
 import type { ConverterWorker, LaunchRequest, SweepRequest } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 /** Launches, sweeps and fits, away from the page. Cancelling ends the worker at once. */
 const start = (): Worker =>
   new Worker(new URL('./converter.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadConverterWorker = (): Promise<void> => loadWorker(start());
 
 export const runLaunch = (request: LaunchRequest, signal: AbortSignal): Promise<LaunchResult> =>
   withWorker<ConverterWorker, LaunchResult>(

@@ -2,12 +2,10 @@ import { proxy } from 'comlink';
 import type { SectionDrawing } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
 import type { DrawingWorker } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 const start = (): Worker =>
   new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadDrawingWorker = (): Promise<void> => loadWorker(start());
 
 /**
  * Lays a unit out as a section, away from the page: a wide unit takes seconds.

@@ -21,13 +21,11 @@ import type {
   Progress,
   ShiftTraces,
 } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 /** Symptom tables and cases, away from the page. Cancelling ends the worker at once. */
 const start = (): Worker =>
   new Worker(new URL('./fault.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadFaultWorker = (): Promise<void> => loadWorker(start());
 
 const run = <T>(
   work: (worker: Remote<FaultWorker>) => Promise<T>,

@@ -1,11 +1,9 @@
 import type { Remote } from 'comlink';
 import type { FileWorker } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 const start = (): Worker =>
   new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadFileWorker = (): Promise<void> => loadWorker(start());
 
 /** A worker for one file, so that a bad file can't linger. */
 export const withFileWorker = <T>(

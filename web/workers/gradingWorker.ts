@@ -1,11 +1,9 @@
 import type { BookRequest, GradedBook, GradingWorker } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 /** Class books, away from the page: a whole case is weighed against everything that could be wrong with it. */
 const start = (): Worker =>
   new Worker(new URL('./grading.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadGradingWorker = (): Promise<void> => loadWorker(start());
 
 export const gradeBook = (request: BookRequest, signal: AbortSignal): Promise<GradedBook> =>
   withWorker<GradingWorker, GradedBook>(

@@ -1,12 +1,10 @@
 import { proxy } from 'comlink';
 import type { FoundTeeth, SearchStep, ToothSearch } from '../../core/geartrain';
 import type { SearchWorker } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 const start = (): Worker =>
   new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadSearchWorker = (): Promise<void> => loadWorker(start());
 
 const MOST_WORKERS = 8;
 

@@ -1,13 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { forwardRatios, unitFindings, type Unit } from '../../core/geartrain';
 import type { UnitFigures, UnitWorker } from './protocol';
-import { loadWorker, withWorker } from './withWorker';
+import { withWorker } from './withWorker';
 
 /** What is worked out of a whole unit, away from the page where it is a large one. */
 const start = (): Worker =>
   new Worker(new URL('./unit.worker.ts', import.meta.url), { type: 'module' });
-
-export const loadUnitWorker = (): Promise<void> => loadWorker(start());
 
 const figuresOf = (unit: Unit, signal: AbortSignal): Promise<UnitFigures> =>
   withWorker<UnitWorker, UnitFigures>(

@@ -18,10 +18,3 @@ export async function withWorker<W, T>(
     worker.terminate();
   }
 }
-
-/** Fetches a worker's script ahead, so that it starts when the server is gone: any answer means it runs. */
-export const loadWorker = (worker: Worker): Promise<void> =>
-  withWorker<{ readonly nothing?: undefined }, void>(
-    worker,
-    async (remote) => void (await remote.nothing),
-  );
