@@ -1,4 +1,4 @@
-import { fetchAll, keptFiles, KEPT_FILES } from './keptFiles';
+import { fetchAll, keptFiles, KEPT_FILES, noteFetched, wereFetched } from './keptFiles';
 
 const page = (text: string | null) => ({
   getElementById: (id: string) =>
@@ -13,7 +13,7 @@ test('the list stands in the page; where there is none, nothing is fetched', () 
 test('in order, one at a time; one that fails does not keep the rest from coming', async () => {
   const asked: string[] = [];
   let open = 0;
-  await fetchAll(['a', 'b', 'c'], async (file) => {
+  const all = await fetchAll(['a', 'b', 'c'], async (file) => {
     asked.push(file);
     expect(++open).toBe(1);
     await Promise.resolve();
@@ -22,4 +22,22 @@ test('in order, one at a time; one that fails does not keep the rest from coming
     return new Response('x');
   });
   expect(asked).toEqual(['a', 'b', 'c']);
+  expect(all).toBe(false);
+  expect(await fetchAll(['a'], () => Promise.resolve(new Response('x')))).toBe(true);
+  const gone = () => Promise.resolve(new Response('', { status: 404 }));
+  expect(await fetchAll(['a'], gone)).toBe(false);
+});
+
+test('fetched once a day, and again with every other build', () => {
+  const kept = new Map<string, string>();
+  const notes = {
+    getItem: (name: string) => kept.get(name) ?? null,
+    setItem: (name: string, text: string) => void kept.set(name, text),
+  };
+  const noon = Date.parse('2026-05-04T12:00:00Z');
+  expect(wereFetched(['/a.js'], notes, noon)).toBe(false);
+  noteFetched(['/a.js'], notes, noon);
+  expect(wereFetched(['/a.js'], notes, noon + 3_600_000)).toBe(true);
+  expect(wereFetched(['/b.js'], notes, noon)).toBe(false);
+  expect(wereFetched(['/a.js'], notes, noon + 86_400_000)).toBe(false);
 });
