@@ -59,7 +59,18 @@ export function forkPlayNow(clutch: Clutch, state: ClutchState): number {
   return linkage.forkPlay + state.forkRod + fingers * linkage.forkRatio;
 }
 
+/** Clutches and states are never changed in place, so a pair has one curve: many readings ask for it. */
+const curves = new WeakMap<Clutch, WeakMap<ClutchState, ReleaseCurve>>();
+
 export function releaseCurve(clutch: Clutch, state: ClutchState): ReleaseCurve {
+  let ofStates = curves.get(clutch);
+  if (!ofStates) curves.set(clutch, (ofStates = new WeakMap()));
+  let curve = ofStates.get(state);
+  if (!curve) ofStates.set(state, (curve = walkedCurve(clutch, state)));
+  return curve;
+}
+
+function walkedCurve(clutch: Clutch, state: ClutchState): ReleaseCurve {
   const { linkage, cover } = clutch;
   const loads = coverLoads(clutch, state);
   const ratio = leverRatio(cover);

@@ -1,4 +1,4 @@
-import { releaseCurve, torqueAt, type Clutch, type ClutchState } from '../clutch';
+import { releaseCurve, torqueAt, type Clutch } from '../clutch';
 import {
   characteristicOf,
   engineModel,
@@ -80,7 +80,6 @@ export function loadsOf(rig: Rig): Loads {
   const fullNm = engine ? mostTorque(engine, 1) : 1;
   const atStall = engine && characteristic ? matchEngine(engine, characteristic, 1, 0) : null;
   const stallTimes = atStall ? Math.max(1, atStall.turbineNm / fullNm) : 1;
-  const clamps = new WeakMap<ClutchState, number>();
   const oiled = new Set(oilElements(rig));
   // By the share of its torque that the engine still gives: inertia, and the most at each load.
   const engines = new Map<number, { inertia: number; mostNm: number[] }>();
@@ -111,10 +110,8 @@ export function loadsOf(rig: Rig): Loads {
     return (machine.lining.get(element) ?? 1) * pressed;
   };
   const multiplied = (starts: boolean) => (starts ? stallTimes : 1);
-  const clampNow: Loads['clampNow'] = (clutch, { clutch: state }) => {
-    if (!clamps.has(state)) clamps.set(state, releaseCurve(clutch, state).clamp);
-    return clamps.get(state)!;
-  };
+  const clampNow: Loads['clampNow'] = (clutch, { clutch: state }) =>
+    releaseCurve(clutch, state).clamp;
   return {
     clampNow,
     rpmAt,

@@ -85,6 +85,7 @@ export function boxedSolver(w: readonly Float64Array[]): BoxedSolver {
         const single = patience <= 0;
         for (let k = 0; k < m; k++) {
           const next = better(k);
+          pending[k] = next;
           if (next === guess[k]) continue;
           broken++;
           [last, change] = [k, next];
@@ -93,8 +94,7 @@ export function boxedSolver(w: readonly Float64Array[]): BoxedSolver {
         if (broken < best) [best, patience] = [broken, PATIENCE];
         else patience--;
         if (single) guess[last] = change;
-        else for (let k = 0; k < m; k++) pending[k] = better(k);
-        if (!single) guess.set(pending);
+        else guess.set(pending);
       }
       return -1;
 
