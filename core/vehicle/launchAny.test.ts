@@ -62,7 +62,7 @@ test('work = kinetic + road + heat, whatever is driven', () => {
         2e-3 * Math.abs(work) + 50,
       );
     }),
-    { numRuns: 30, seed: SEED },
+    { numRuns: 16, seed: SEED },
   );
 });
 
@@ -78,7 +78,7 @@ test('heat never falls, and a lifted pedal brakes', () => {
       const last = samples.at(-1)!;
       if (last.turbineRpm > 1.2 * lifted.engine.idleRpm) expect(last.wheelNm).toBeLessThan(0);
     }),
-    { numRuns: 30, seed: SEED },
+    { numRuns: 16, seed: SEED },
   );
 });
 
@@ -96,7 +96,7 @@ test('it never rolls back, changes one gear at a time, and the fluid is never co
       // A gear stays in for half a second at least.
       changes.slice(1).forEach((e, k) => expect(e.time - changes[k]!.time).toBeGreaterThan(0.49));
     }),
-    { numRuns: 20, seed: SEED },
+    { numRuns: 12, seed: SEED },
   );
 });
 
