@@ -40,6 +40,8 @@ export interface Browser {
   settled(): Promise<void>;
   picture(file: string): Promise<void>;
   quit(): Promise<void>;
+  /** Ends the browser at once, as when the current fails; its profile stays. */
+  kill(): Promise<void>;
 }
 
 const require = createRequire(import.meta.url);
@@ -57,10 +59,15 @@ const find = `
 
 export interface BrowserOptions {
   readonly reducedMotion?: boolean;
+  /** Folder of a profile that stays when the browser ends; a fresh one when left out. */
+  readonly profile?: string;
 }
 
-export async function openBrowser({ reducedMotion = true }: BrowserOptions = {}): Promise<Browser> {
-  const profile = mkdtempSync(path.join(tmpdir(), 'e2e-chromium-'));
+export async function openBrowser({
+  reducedMotion = true,
+  profile: given,
+}: BrowserOptions = {}): Promise<Browser> {
+  const profile = given ?? mkdtempSync(path.join(tmpdir(), 'e2e-chromium-'));
   const downloads = path.join(profile, 'downloads');
   const options = new chrome.Options();
   options.setChromeBinaryPath(process.env['CHROMIUM'] ?? '/usr/bin/chromium');
@@ -256,9 +263,15 @@ export async function openBrowser({ reducedMotion = true }: BrowserOptions = {})
       await driver.executeScript('return document.fonts.ready.then(() => true)');
       writeFileSync(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
     },
+    async kill() {
+      const process = (await driver.getCapabilities()).get('goog:processID') as number;
+      globalThis.process.kill(process, 'SIGKILL');
+      // What is left of the driver ends too; it has no browser to ask any more.
+      await driver.quit().catch(() => undefined);
+    },
     async quit() {
       await driver.quit();
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+      if (given === undefined) rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
     },
   };
 }

@@ -19,6 +19,7 @@ export {
   MOST_PICTURE_BYTES,
   MOST_TEXT,
 } from './limits';
+export { openFile, type FileFailure, type OpenedFile, type OpenFileResult } from './openFile';
 export {
   openText,
   openValue,

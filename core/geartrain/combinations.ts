@@ -65,3 +65,18 @@ export function ratioGroups(all: readonly Combination[]): RatioGroup[] {
     return { ratio, ways: fewest.sort((a, b) => a.length - b.length) };
   });
 }
+
+/** All that a gear train could do, put together. */
+export interface Combined {
+  readonly count: number;
+  readonly counts: Readonly<Partial<Record<Outcome, number>>>;
+  readonly groups: readonly RatioGroup[];
+}
+
+/** @throws as `combinations` */
+export function combined(unit: Unit): Combined {
+  const all = combinations(unit);
+  const counts: Partial<Record<Outcome, number>> = {};
+  for (const { outcome } of all) counts[outcome] = (counts[outcome] ?? 0) + 1;
+  return { count: all.length, counts, groups: ratioGroups(all) };
+}

@@ -47,6 +47,8 @@ export {
   MOST_COMBINED,
   ratioGroups,
   type Combination,
+  combined,
+  type Combined,
   type RatioGroup,
 } from './combinations';
 export { derivation, type DerivationStep, type SpeedTerm } from './derivation';

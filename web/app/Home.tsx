@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { defaultSetup } from '../../core/lesson';
-import { EndViewDrawing } from '../ratio/EndViewDrawing';
+import { EndViewPicture } from '../ratio/EndViewPicture';
 import { useSetModel } from '../ratio/useSetModel';
 import { useTurning } from '../ratio/useTurning';
 import { useElementSize } from '../shared/useElementSize';
@@ -66,17 +66,18 @@ function HomeDrawing() {
   return (
     <div className="home-drawing" ref={box}>
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label={t('home.drawing')}>
-          <EndViewDrawing
-            view={model.view}
-            roles={{ sun: 'drives', carrier: 'driven', ring: 'held' }}
-            shown={model.shown}
-            turning={turning}
-            scale={radius / (model.view.extent * 1.13)}
-            centre={{ x: width / 2, y: height / 2 }}
-            misfit={false}
-          />
-        </svg>
+        <EndViewPicture
+          width={width}
+          height={height}
+          label={t('home.drawing')}
+          view={model.view}
+          roles={{ sun: 'drives', carrier: 'driven', ring: 'held' }}
+          shown={model.shown}
+          turning={turning}
+          scale={radius / (model.view.extent * 1.13)}
+          centre={{ x: width / 2, y: height / 2 }}
+          misfit={false}
+        />
       )}
       <button type="button" className="home-pause" onClick={turning.toggle}>
         {turning.playing ? t('bench.pause') : t('bench.turn')}

@@ -1,5 +1,5 @@
 import { Button, Segmented, Select } from 'antd';
-import { useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import {
@@ -125,12 +125,25 @@ function Bench({ unit, door, units, onUnit }: Props) {
       ranges.slice(0, 9).map((range, k) => [String(k + 1), () => choose(range)]),
     ),
   });
-  const change = (range: Range, element: string) => {
-    const next = cellToggled(ranges, range.id, element);
-    dispatch(chartChanged({ chart: next }));
-    // The row on the bench stays on the bench.
-    if (sameElements(range.apply, applied)) choose(next.find((r) => r.id === range.id));
-  };
+  // The chart follows in slices: a press is answered before a large one is drawn anew.
+  const chartNow = useMemo((): Parameters<typeof ApplyChart>[0] => {
+    const isCurrent = (range: Range) => sameElements(range.apply, applied);
+    const onRange = (range: Range) => void dispatch(rangeChosen(range.apply));
+    return {
+      unit,
+      ranges,
+      isCurrent,
+      onRange,
+      onCell(range, element) {
+        const next = cellToggled(ranges, range.id, element.id);
+        dispatch(chartChanged({ chart: next }));
+        const changed = next.find((r) => r.id === range.id);
+        // The row on the bench stays on the bench.
+        if (isCurrent(range) && changed) onRange(changed);
+      },
+    };
+  }, [unit, ranges, applied, dispatch]);
+  const shownChart = useDeferredValue(chartNow);
   return (
     <>
       <div className="apply-sheet">
@@ -145,13 +158,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
       </div>
       <div className="apply-chart-scroll" tabIndex={0} role="region" aria-label={t('apply.chart')}>
         {chart && <ChangedChart unit={unit} chart={chart} />}
-        <ApplyChart
-          unit={unit}
-          ranges={ranges}
-          isCurrent={(range) => sameElements(range.apply, applied)}
-          onRange={choose}
-          onCell={(range, element) => change(range, element.id)}
-        />
+        <ApplyChart {...shownChart} />
       </div>
       <aside className="apply-side" aria-label={t('apply.now')}>
         <div className="row">

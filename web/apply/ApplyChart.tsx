@@ -1,8 +1,7 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { TFunction } from 'i18next';
 import {
-  chartRows,
   spreadOf,
   type ChartRow,
   type Range,
@@ -11,6 +10,8 @@ import {
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
 import { formatNumber, formatRatio } from '../shared/numbers';
+import { isLarge, useChartRows } from '../workers/unitWorker';
+import { sameElements } from './applySlice';
 import { ChartGrid, type ChartCell, type ChartColumn } from './ChartGrid';
 import { Mark } from './Mark';
 
@@ -24,20 +25,28 @@ interface Props {
 }
 
 const NONE = '–';
+const WAITS = '…';
 
 /** The apply chart with all that follows from it: ratio, step, engine braking and who holds the reaction. */
-export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }: Props) {
+export const ApplyChart = memo(function ApplyChart(props: Props) {
+  const { unit, ranges, isCurrent, onRange, onCell, heading } = props;
   const { t } = useTranslation();
-  const rows = useMemo(() => chartRows(unit, ranges), [unit, ranges]);
-  const rowOf = (range: Range): ChartRow => rows[ranges.indexOf(range)]!;
-  const spread = spreadOf(rows);
+  const rows = useChartRows(unit, ranges);
+  const byId = useMemo(() => new Map(rows?.map((row) => [row.range.id, row])), [rows]);
+  /** What is known of a range: of a large unit it comes later, and a changed row waits for its own. */
+  const rowOf = (range: Range): ChartRow | null => {
+    const row = byId.get(range.id);
+    return row && sameElements(row.range.apply, range.apply) ? row : null;
+  };
+  const spread = rows && spreadOf(rows);
   const cellOf = (range: Range, element: ShiftElement): ChartCell => {
-    const state = rowOf(range).drive.elements.get(element.id)?.state ?? 'open';
+    const on = range.apply.includes(element.id);
+    const state = rowOf(range)?.drive.elements.get(element.id)?.state ?? (on ? 'applied' : 'open');
     const movable = onCell && element.kind !== 'one-way';
     return {
       content: <Mark state={state} kind={element.kind} />,
       words: t(`elementStates.${state}`),
-      on: range.apply.includes(element.id),
+      on,
       onToggle: movable ? () => onCell(range, element) : undefined,
     };
   };
@@ -47,7 +56,9 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
       title: t('bench.ratio'),
       numeric: true,
       cell: (range) => {
-        const { ratio, outcome } = rowOf(range).drive;
+        const row = rowOf(range);
+        if (!row) return WAITS;
+        const { ratio, outcome } = row.drive;
         return ratio ? formatRatio(toNumber(ratio)) : t(`outcomes.${outcome}`);
       },
     },
@@ -56,7 +67,7 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
       title: t('apply.step'),
       numeric: true,
       cell: (range) => {
-        const { step } = rowOf(range);
+        const { step = null } = rowOf(range) ?? {};
         return step === null ? NONE : formatNumber(step, 2);
       },
     },
@@ -64,12 +75,12 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
       key: 'braking',
       title: t('apply.braking'),
       cell: (range) => {
-        const { braking } = rowOf(range);
+        const { braking = null } = rowOf(range) ?? {};
         return braking === null ? NONE : t(braking ? 'apply.yes' : 'apply.no');
       },
     },
     // A box of gears and sleeves holds nothing: no empty column.
-    ...(ranges.some((r) => rowOf(r).holds.length > 0)
+    ...(rows?.some((row) => row.holds.length > 0)
       ? [
           {
             key: 'holds',
@@ -90,6 +101,7 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
         {...(isCurrent ? { isCurrent } : {})}
         onRange={onRange}
         heading={heading}
+        long={isLarge(unit)}
       />
       {spread !== null && (
         <p className="apply-spread">
@@ -99,10 +111,11 @@ export function ApplyChart({ unit, ranges, isCurrent, onRange, onCell, heading }
       )}
     </>
   );
-}
+});
 
 /** "B1 0.44", "B2 shares, F1 shares": who holds and how much, × input torque. */
-function holdsText(t: TFunction, { holds }: ChartRow): string {
+function holdsText(t: TFunction, row: ChartRow | null): string {
+  const holds = row?.holds ?? [];
   if (holds.length === 0) return NONE;
   return holds
     .map(({ element, torque }) =>

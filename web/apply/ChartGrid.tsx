@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import type { Range, ShiftElement } from '../../core/geartrain';
 import './ChartGrid.css';
 import { gearName } from '../shared/unitNames';
+import { useNear } from '../shared/useNear';
 
 /** What stands in one cell. */
 export interface ChartCell {
@@ -33,19 +34,18 @@ interface Props {
   onRange?: ((range: Range) => void) | undefined;
   /** Replaces lever and gear, for editing them. */
   heading?: ((range: Range) => ReactNode) | undefined;
+  /** So many rows that those far from the screen are left undrawn. */
+  long?: boolean;
 }
 
 /** An apply chart worked by mouse and by keyboard: arrows move between cells, space and enter turn one over. */
 export function ChartGrid(props: Props) {
-  const { label, ranges, elements, cellOf, after = [], isCurrent, onRange, heading } = props;
+  const { label, ranges, elements, after = [] } = props;
   const { t } = useTranslation();
   const body = useRef<HTMLTableSectionElement>(null);
   const [focus, setFocus] = useState('');
   // The tab key must land on a cell that can be worked: a given one, or a one-way clutch's, can't.
-  const workable = ranges.flatMap((r) =>
-    elements.filter((e) => cellOf(r, e).onToggle).map((e) => `${r.id} ${e.id}`),
-  );
-  const reachable = workable.includes(focus) ? focus : workable[0];
+  const reachable = reachableCell(props, focus);
   return (
     <table className="plain apply-chart">
       <caption className="visually-hidden">{label}</caption>
@@ -67,34 +67,67 @@ export function ChartGrid(props: Props) {
       </thead>
       <tbody ref={body} onKeyDown={(event) => moveFocus(event, body.current)}>
         {ranges.map((range) => (
-          <tr key={range.id} aria-current={isCurrent?.(range)}>
-            {heading ? (
-              heading(range)
-            ) : (
-              <RowHeading range={range} onRange={onRange ? () => onRange(range) : undefined} />
-            )}
-            {elements.map((element) => (
-              <Cell
-                key={element.id}
-                name={`${range.id} ${element.id}`}
-                label={t('apply.cell', {
-                  element: element.id,
-                  gear: gearName(range),
-                })}
-                cell={cellOf(range, element)}
-                reachable={reachable === `${range.id} ${element.id}`}
-                onFocus={setFocus}
-              />
-            ))}
-            {after.map((c) => (
-              <td key={c.key} className={c.numeric ? 'num' : undefined}>
-                {c.cell(range)}
-              </td>
-            ))}
-          </tr>
+          <Row key={range.id} {...props} range={range} reachable={reachable} onFocus={setFocus} />
         ))}
       </tbody>
     </table>
+  );
+}
+
+const nameOf = (range: Range, element: ShiftElement) => `${range.id} ${element.id}`;
+
+/** The cell that the tab key lands on: the last one that had the focus, else the first that can be worked. */
+function reachableCell({ ranges, elements, cellOf }: Props, focus: string): string | undefined {
+  const had = ranges.find((r) => focus.startsWith(`${r.id} `));
+  const same = had && elements.find((e) => nameOf(had, e) === focus);
+  if (same && cellOf(had, same).onToggle) return focus;
+  for (const range of ranges)
+    for (const element of elements)
+      if (cellOf(range, element).onToggle) return nameOf(range, element);
+  return undefined;
+}
+
+interface RowProps extends Props {
+  range: Range;
+  reachable: string | undefined;
+  onFocus: (name: string) => void;
+}
+
+const ROW_HEIGHT = 35;
+
+function Row(props: RowProps) {
+  const { range, elements, cellOf, after = [], isCurrent, onRange, heading, reachable } = props;
+  const { t } = useTranslation();
+  const { ref, near, height } = useNear<HTMLTableRowElement>(props.long ?? false, ROW_HEIGHT);
+  if (!near)
+    return (
+      <tr ref={ref} style={{ height }}>
+        <td colSpan={2 + elements.length + after.length}>{gearName(range)}</td>
+      </tr>
+    );
+  return (
+    <tr ref={ref} aria-current={isCurrent?.(range)}>
+      {heading ? (
+        heading(range)
+      ) : (
+        <RowHeading range={range} onRange={onRange ? () => onRange(range) : undefined} />
+      )}
+      {elements.map((element) => (
+        <Cell
+          key={element.id}
+          name={nameOf(range, element)}
+          label={t('apply.cell', { element: element.id, gear: gearName(range) })}
+          cell={cellOf(range, element)}
+          reachable={reachable === nameOf(range, element)}
+          onFocus={props.onFocus}
+        />
+      ))}
+      {after.map((c) => (
+        <td key={c.key} className={c.numeric ? 'num' : undefined}>
+          {c.cell(range)}
+        </td>
+      ))}
+    </tr>
   );
 }
 

@@ -13,7 +13,7 @@ const DASH = 20;
 interface FlowProps {
   path: readonly PathSegment[];
   roles: ReadonlyMap<string, MemberRole>;
-  turning: Turning;
+  turning: Pick<Turning, 'subscribe'>;
 }
 
 /** Power on its way: dots on what drives, dashes on what is driven, at each member's own speed. */
@@ -75,7 +75,7 @@ function Arrow({ segment, role }: { segment: PathSegment; role: MemberRole }) {
 interface StripProps {
   gears: readonly SectionGear[];
   solution: Solution;
-  turning: Turning;
+  turning: Pick<Turning, 'subscribe'>;
 }
 
 const TOOTH = 7;

@@ -35,6 +35,9 @@ interface Props {
 
 /** Smaller than this share of its size its words can't be read; a wider unit scrolls instead. */
 const READABLE = 0.64;
+/** Lines of a drawing that still moves. */
+const MOST_MOVING = 400;
+const STANDS: Pick<Turning, 'subscribe'> = { subscribe: () => () => undefined };
 
 /** The section: members in the four roles, elements as controls, brakes and bands on hatched ground. */
 export function SectionView(props: Props) {
@@ -44,6 +47,8 @@ export function SectionView(props: Props) {
   const role = (member: string | null) =>
     member === null ? 'idle' : (roles.get(member) ?? 'idle');
   const words = unit.members.map((m) => `${m.name}: ${t(`memberRoles.${role(m.id)}`)}`).join(', ');
+  // So many lines can't be followed by eye, and would cost every frame.
+  const moves = lines.length <= MOST_MOVING;
   const top = caseY - 34;
   // Idle members lie below, and each horizontal line bridges what it crosses.
   const rank = { idle: 0, held: 1, driven: 2, drives: 3 } as const;
@@ -77,7 +82,7 @@ export function SectionView(props: Props) {
         .map((l, k) => (
           <Ground key={k} x1={l.x2 - 10} x2={l.x2 + 10} y={l.y2 + 9} below />
         ))}
-      <PowerFlowLines path={path} roles={roles} turning={turning} />
+      <PowerFlowLines path={path} roles={roles} turning={moves ? turning : STANDS} />
       {gears.map((g, k) => (
         <g key={k} className={`section-gear member-${role(g.member)}`}>
           <rect x={g.x} y={g.y} width={g.width} height={g.height} />
@@ -88,7 +93,7 @@ export function SectionView(props: Props) {
           )}
         </g>
       ))}
-      <ToothStrips gears={gears} solution={solution} turning={turning} />
+      <ToothStrips gears={gears} solution={solution} turning={moves ? turning : STANDS} />
       {onMember && (
         <MemberTargets unit={unit} drawing={drawing} chosen={chosen} onMember={onMember} />
       )}

@@ -13,7 +13,7 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
-import { EndViewDrawing } from '../ratio/EndViewDrawing';
+import { EndViewPicture } from '../ratio/EndViewPicture';
 import type { Turning } from '../ratio/useTurning';
 import { formatRatio } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
@@ -56,17 +56,18 @@ export function UnitSetView({ unit, set, solution, roles, turning }: Props) {
   return (
     <div ref={box} className="unit-set">
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label={words}>
-          <EndViewDrawing
-            view={view}
-            roles={role}
-            shown={shown}
-            turning={turning}
-            scale={scale}
-            centre={{ x: width * 0.36, y: height / 2 }}
-            misfit={misfit}
-          />
-        </svg>
+        <EndViewPicture
+          width={width}
+          height={height}
+          label={words}
+          view={view}
+          roles={role}
+          shown={shown}
+          turning={turning}
+          scale={scale}
+          centre={{ x: width * 0.36, y: height / 2 }}
+          misfit={misfit}
+        />
       )}
       <dl className="unit-set-parts">
         {parts.map(({ port, name, role: does, speed }) => (

@@ -1,5 +1,13 @@
 import { Segmented, Spin } from 'antd';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  memo,
+  startTransition,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useTranslation } from 'react-i18next';
 import { powerPath, type SectionDrawing } from '../../core/drawing';
 import { memberRoles, type PlanetaryUnitSet, type Solution, type Unit } from '../../core/geartrain';
@@ -8,6 +16,7 @@ import { reasonOf } from '../app/thunk';
 import { Transport } from '../ratio/Transport';
 import type { Turning } from '../ratio/useTurning';
 import { Sheet } from '../shared/Sheet';
+import { isLarge } from '../workers/unitWorker';
 import { shapeOf } from '../workers/sectionLayouts';
 import { LEVER, SECTION } from './applySlice';
 import { SectionView } from './SectionView';
@@ -38,6 +47,9 @@ export function UnitSheet(props: Props) {
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   const set = unit.gearsets.find((g): g is PlanetaryUnitSet => g.id === view && g.kind !== 'mesh');
   const planetary = unit.gearsets.filter((g) => g.kind !== 'mesh');
+  // The drawing follows in slices: a press is answered before a large one is drawn anew.
+  const section = useMemo(() => ({ ...props, roles }), [props, roles]);
+  const shownSection = useDeferredValue(section, isLarge(unit) ? null : section);
   return (
     <div className="unit-sheet">
       <Sheet label={t('apply.sheet')}>
@@ -46,7 +58,7 @@ export function UnitSheet(props: Props) {
         ) : set ? (
           <UnitSetView unit={unit} set={set} solution={solution} roles={roles} turning={turning} />
         ) : (
-          <SectionSheet {...props} roles={roles} />
+          shownSection && <SectionSheet {...shownSection} />
         )}
       </Sheet>
       {!sealed && (
@@ -100,7 +112,9 @@ function Legend() {
   );
 }
 
-function SectionSheet(props: Props & { roles: ReturnType<typeof memberRoles> }) {
+const SectionSheet = memo(function SectionSheet(
+  props: Props & { roles: ReturnType<typeof memberRoles> },
+) {
   const { unit, solution, turning, onElement, onMember, chosen, roles, sealed } = props;
   const { t } = useTranslation();
   return (
@@ -127,7 +141,7 @@ function SectionSheet(props: Props & { roles: ReturnType<typeof memberRoles> }) 
       )}
     </LaidOut>
   );
-}
+});
 
 type SectionProps = Omit<Parameters<typeof SectionView>[0], 'path'> & { sealed: boolean };
 
@@ -157,10 +171,10 @@ function LaidOut({ unit, children }: { unit: Unit; children: (d: SectionDrawing)
     const keep = last?.id === unit.id ? last.columns : [];
     let waited: ReturnType<typeof setTimeout> | undefined;
     const onFirst = (drawing: SectionDrawing) => {
-      waited = setTimeout(() => setFirst({ shape, drawing }), SETTLES_MS);
+      waited = setTimeout(() => startTransition(() => setFirst({ shape, drawing })), SETTLES_MS);
     };
     sections.layOut(unit, keep, cancel.signal, onFirst).then(
-      ({ columns }) => setLast({ id: unit.id, columns }),
+      ({ columns }) => startTransition(() => setLast({ id: unit.id, columns })),
       (error: unknown) => {
         if (!cancel.signal.aborted) setFailure({ shape, reason: reasonOf(error) });
       },

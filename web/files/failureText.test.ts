@@ -1,6 +1,6 @@
 import type { TFunction } from 'i18next';
 import { testWords } from '../tests/words';
-import type { FileFailure } from '../workers/protocol';
+import type { FileFailure } from '../../core/formats';
 import { fileName } from './download';
 import { failureText } from './failureText';
 

@@ -1,7 +1,7 @@
 import type { TFunction } from 'i18next';
 import type { Problem } from '../../core/formats';
 import { formatNumber } from '../shared/numbers';
-import type { FileFailure } from '../workers/protocol';
+import type { FileFailure } from '../../core/formats';
 
 const MEGABYTE = 1024 * 1024;
 const SHOWN_PROBLEMS = 6;

@@ -1,6 +1,6 @@
 import { MOST_PACK_BYTES } from '../../core/formats';
 import { withFileWorker } from '../workers/fileWorker';
-import type { FileFailure, OpenFileResult } from '../workers/protocol';
+import type { FileFailure, OpenFileResult } from '../../core/formats';
 
 /** Reads one chosen file. A file that is too large is refused by its size, before a byte is read. */
 /** @throws AbortError when cancelled */

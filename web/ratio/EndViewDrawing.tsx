@@ -1,6 +1,7 @@
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef, type RefObject } from 'react';
 import { arcArrow, circlePath, closedPath, type ArcArrow, type EndView } from '../../core/drawing';
 import { poseSet, type Port, type Role } from '../../core/geartrain';
+import { paintPart, type PaintedPart } from '../shared/paintedPart';
 import { paintOf } from './paint';
 import type { Turning } from './useTurning';
 import './EndViewDrawing.css';
@@ -15,26 +16,39 @@ interface Props {
   /** Pixels a module. */
   scale: number;
   centre: { x: number; y: number };
+  /** Lies under the drawing, as large: while it turns, the parts are drawn there. */
+  canvas: RefObject<HTMLCanvasElement | null>;
   onPart?: ((port: Port) => void) | undefined;
   /** The set can't be built: what doesn't fit is drawn in dashes. */
   misfit: boolean;
 }
 
-/** The end view with true teeth. React draws the shapes; each frame only sets their transforms. */
+/**
+ * The end view with true teeth. React draws the shapes; standing, they have their transforms. Turning, each part was
+ * painted once and is laid on the canvas at its angle, while the shapes stay for pointer and names.
+ */
 export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
-  const { view, roles, shown, turning, scale, centre, onPart, misfit } = props;
+  const { view, roles, shown, turning, scale, centre, canvas, onPart, misfit } = props;
+  const root = useRef<SVGGElement>(null);
   const sun = useRef<SVGGElement>(null);
   const carrier = useRef<SVGGElement>(null);
   const ring = useRef<SVGGElement>(null);
   const pinions = useRef<(SVGGElement | null)[]>([]);
-  const { subscribe } = turning;
+  const { subscribe, playing } = turning;
   const sunShare = shown?.sun ?? 0;
   const carrierShare = shown?.carrier ?? 0;
+  const { x, y } = centre;
+  const look = JSON.stringify([roles, misfit]);
 
-  useEffect(
-    () =>
-      subscribe((inputTurn) => {
-        const pose = poseSet(view.layout, sunShare * inputTurn, carrierShare * inputTurn);
+  useEffect(() => {
+    const poseAt = (inputTurn: number) =>
+      poseSet(view.layout, sunShare * inputTurn, carrierShare * inputTurn);
+    const surface = canvas.current?.getContext('2d');
+    if (!playing || !surface) {
+      root.current?.removeAttribute('data-turning');
+      surface?.clearRect(0, 0, surface.canvas.width, surface.canvas.height);
+      return subscribe((inputTurn) => {
+        const pose = poseAt(inputTurn);
         sun.current?.setAttribute('transform', `rotate(${degrees(pose.sun)})`);
         carrier.current?.setAttribute('transform', `rotate(${degrees(pose.carrier)})`);
         ring.current?.setAttribute('transform', `rotate(${degrees(pose.ring)})`);
@@ -46,9 +60,39 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
               `translate(${placed.centre.x.toFixed(3)} ${placed.centre.y.toFixed(3)}) rotate(${degrees(placed.turn)})`,
             );
         });
-      }),
-    [subscribe, view, sunShare, carrierShare],
-  );
+      });
+    }
+    root.current?.setAttribute('data-turning', '');
+    const density = surface.canvas.width / surface.canvas.clientWidth;
+    let theme: string | undefined;
+    let painted: (PaintedPart | null)[] = [];
+    return subscribe((inputTurn) => {
+      const now = document.documentElement.dataset['theme'] ?? '';
+      if (now !== theme) {
+        theme = now;
+        painted = [ring.current, carrier.current, ...pinions.current, sun.current].map((group) =>
+          group ? paintPart(group, scale, density) : null,
+        );
+      }
+      const pose = poseAt(inputTurn);
+      surface.setTransform(1, 0, 0, 1, 0, 0);
+      surface.clearRect(0, 0, surface.canvas.width, surface.canvas.height);
+      painted[0]?.draw(surface, x, y, pose.ring);
+      painted[1]?.draw(surface, x, y, pose.carrier);
+      view.pinions.forEach(({ station, seat }, k) => {
+        const placed = pose.stations[station]?.[seat];
+        if (placed)
+          painted[2 + k]?.draw(
+            surface,
+            x + placed.centre.x * scale,
+            y + placed.centre.y * scale,
+            placed.turn,
+          );
+      });
+      painted[2 + view.pinions.length]?.draw(surface, x, y, pose.sun);
+    });
+    // oxlint-disable-next-line react/exhaustive-deps -- `look` stands for what is painted
+  }, [subscribe, playing, view, sunShare, carrierShare, look, scale, x, y, canvas]);
 
   const paths = useMemo(
     () => ({
@@ -66,8 +110,8 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
     carrier: paintOf(roles.carrier),
     ring: paintOf(roles.ring),
   };
-  const part = (port: Port) => ({
-    className: `part part-${paint[port]}${onPart ? ' part-active' : ''}`,
+  const part = (port: Port, also = '') => ({
+    className: `part part-${paint[port]}${onPart ? ' part-active' : ''} ${also}`,
     onClick: onPart ? () => onPart(port) : undefined,
   });
   const stationCount = Math.max(1, view.layout.stations.length);
@@ -78,14 +122,18 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
   const bandMiddle = (view.carrier.inner + view.carrier.outer) / 2;
 
   return (
-    <g transform={`translate(${centre.x} ${centre.y}) scale(${scale})`} data-drawing="end-view">
+    <g
+      ref={root}
+      transform={`translate(${centre.x} ${centre.y}) scale(${scale})`}
+      data-drawing="end-view"
+    >
       <HatchPattern scale={scale} />
       <g {...part('ring')}>
-        <g ref={ring}>
+        <g ref={ring} className="turns">
           <path d={paths.ring} fillRule="evenodd" className={misfit ? 'misfit' : undefined} />
         </g>
       </g>
-      <g ref={carrier} {...part('carrier')}>
+      <g ref={carrier} {...part('carrier', 'turns')}>
         <path d={paths.band} fillRule="evenodd" className="carrier-band" />
         {shown && shown.carrier !== 0 && (
           <Arrow arrow={carrierArrow(bandMiddle, between, open, shown.carrier > 0)} />
@@ -97,6 +145,7 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
       {view.pinions.map((pinion, k) => (
         <g
           key={`${pinion.station}-${pinion.seat}`}
+          className="turns"
           ref={(element) => {
             pinions.current[k] = element;
           }}
@@ -112,7 +161,7 @@ export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
         </g>
       ))}
       <g {...part('sun')}>
-        <g ref={sun}>
+        <g ref={sun} className="turns">
           <path d={paths.sun} fillRule="evenodd" />
           <path d={circlePath(view.sun.bore)} className="hit" />
           <path d={shaftKey(view.sun.bore)} className="shaft" />

@@ -13,7 +13,7 @@ import { useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
 import { useElementSize, type Size } from '../shared/useElementSize';
 import { Balloon } from './Balloon';
-import { EndViewDrawing } from './EndViewDrawing';
+import { EndViewPicture } from './EndViewPicture';
 import { RoleStrip } from './RoleStrip';
 import type { SetModel } from './useSetModel';
 import type { Turning } from './useTurning';
@@ -67,24 +67,26 @@ export function EndViewSheet(props: Props) {
     <Sheet label={t('bench.endView')}>
       <div ref={field} className="end-view-field" data-mode={mode}>
         {size.width > 0 && (
-          <svg width={size.width} height={size.height} role="img" aria-label={description}>
-            <EndViewDrawing
-              view={model.view}
-              roles={roles}
-              shown={mode === 'live' ? model.shown : null}
-              turning={turning}
-              scale={place.scale}
-              centre={place.centre}
-              onPart={onRole ? (port) => onRole(port, next(port)) : undefined}
-              misfit={model.findings.length > 0}
-            />
+          <EndViewPicture
+            width={size.width}
+            height={size.height}
+            label={description}
+            view={model.view}
+            roles={roles}
+            shown={mode === 'live' ? model.shown : null}
+            turning={turning}
+            scale={place.scale}
+            centre={place.centre}
+            onPart={onRole ? (port) => onRole(port, next(port)) : undefined}
+            misfit={model.findings.length > 0}
+          >
             {PORTS.map((port) => (
               <g key={port} className="leader" data-leader={port}>
                 <path />
                 <circle r={3.6} />
               </g>
             ))}
-          </svg>
+          </EndViewPicture>
         )}
         {PORTS.map((port, k) => (
           <Balloon

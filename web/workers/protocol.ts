@@ -1,11 +1,5 @@
 import type { SectionDrawing } from '../../core/drawing';
-import type {
-  DocumentKind,
-  Documents,
-  LessonPack,
-  OpenFailure,
-  PackFailure,
-} from '../../core/formats';
+import type { LessonPack, OpenFileResult } from '../../core/formats';
 import type {
   Converter,
   Engine,
@@ -39,7 +33,15 @@ import type {
   Reading,
   SymptomRow,
 } from '../../core/faults';
-import type { SearchStep, ToothSearch, Unit, UnitFinding } from '../../core/geartrain';
+import type {
+  ChartRow,
+  Combined,
+  Range,
+  SearchStep,
+  ToothSearch,
+  Unit,
+  UnitFinding,
+} from '../../core/geartrain';
 import type {
   Attempt,
   ClassBook,
@@ -51,20 +53,6 @@ import type {
 import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
 
 /** Messages between the page and the worker that opens and packs files. An error crosses as a value. */
-export type OpenedFile =
-  | { readonly kind: 'lesson'; readonly pack: LessonPack }
-  | {
-      readonly kind: 'document';
-      readonly format: Exclude<DocumentKind, 'fair-sprocket/lesson'>;
-      readonly document: Documents[Exclude<DocumentKind, 'fair-sprocket/lesson'>];
-    };
-
-export type FileFailure = OpenFailure | PackFailure | { readonly cause: 'not-text' };
-
-export type OpenFileResult =
-  | { readonly ok: true; readonly file: OpenedFile }
-  | { readonly ok: false; readonly failure: FileFailure };
-
 export interface FileWorker {
   openFile(bytes: Uint8Array): OpenFileResult;
   packLesson(pack: LessonPack): Uint8Array;
@@ -255,4 +243,6 @@ export interface UnitFigures {
 
 export interface UnitWorker {
   figures(unit: Unit): UnitFigures;
+  chartRows(unit: Unit, ranges: readonly Range[]): readonly ChartRow[];
+  combined(unit: Unit): Combined;
 }

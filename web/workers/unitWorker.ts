@@ -1,5 +1,15 @@
-import { useEffect, useMemo, useState } from 'react';
-import { forwardRatios, unitFindings, type Unit } from '../../core/geartrain';
+import type { Remote } from 'comlink';
+import { startTransition, useEffect, useMemo, useState } from 'react';
+import {
+  chartRows,
+  combined,
+  forwardRatios,
+  unitFindings,
+  type ChartRow,
+  type Combined,
+  type Range,
+  type Unit,
+} from '../../core/geartrain';
 import type { UnitFigures, UnitWorker } from './protocol';
 import { withWorker } from './withWorker';
 
@@ -7,12 +17,15 @@ import { withWorker } from './withWorker';
 const start = (): Worker =>
   new Worker(new URL('./unit.worker.ts', import.meta.url), { type: 'module' });
 
-const figuresOf = (unit: Unit, signal: AbortSignal): Promise<UnitFigures> =>
-  withWorker<UnitWorker, UnitFigures>(
-    start(),
-    async (worker): Promise<UnitFigures> => await worker.figures(unit),
-    signal,
-  );
+/** Asks a worker of its own. */
+const ask =
+  <T>(question: (worker: Remote<UnitWorker>, unit: Unit, ranges: readonly Range[]) => Promise<T>) =>
+  (unit: Unit, ranges: readonly Range[], signal: AbortSignal): Promise<T> =>
+    withWorker<UnitWorker, T>(start(), (worker) => question(worker, unit, ranges), signal);
+
+const figuresOf = ask<UnitFigures>((worker, unit) => worker.figures(unit));
+const rowsOf = ask<readonly ChartRow[]>((worker, unit, ranges) => worker.chartRows(unit, ranges));
+const combinedOf = ask<Combined>((worker, unit) => worker.combined(unit));
 
 /** Ranges times the square of members up to which a unit is worked out within a frame. */
 const AT_ONCE = 4000;
@@ -22,19 +35,50 @@ export const isLarge = (unit: Unit): boolean =>
 
 /** Ratios and findings of a unit; those of a large one come a moment later, and the last ones stay until then. */
 export function useUnitFigures(unit: Unit | null): UnitFigures | null {
-  const large = unit !== null && isLarge(unit);
   const atOnce = useMemo(
     () =>
       unit && !isLarge(unit) ? { ratios: forwardRatios(unit), findings: unitFindings(unit) } : null,
     [unit],
   );
-  const [later, setLater] = useState<UnitFigures | null>(null);
+  const later = useLater(unit !== null && isLarge(unit), unit, NO_RANGES, figuresOf);
+  return atOnce ?? later;
+}
+
+/** The rows of a chart in the same way. */
+export function useChartRows(unit: Unit, ranges: readonly Range[]): readonly ChartRow[] | null {
+  const large = isLarge(unit);
+  const atOnce = useMemo(() => (large ? null : chartRows(unit, ranges)), [large, unit, ranges]);
+  const later = useLater(large, unit, ranges, rowsOf);
+  return atOnce ?? later;
+}
+
+/** What all combinations of its elements do; `null` while that is not known yet. */
+export function useCombined(unit: Unit): Combined | null {
+  const large = isLarge(unit);
+  const atOnce = useMemo(() => (large ? null : combined(unit)), [large, unit]);
+  const later = useLater(large, unit, NO_RANGES, combinedOf);
+  return atOnce ?? later;
+}
+
+const NO_RANGES: readonly Range[] = [];
+
+/** What the worker answers about a unit; the last answer stays until the next. */
+function useLater<T>(
+  asks: boolean,
+  unit: Unit | null,
+  ranges: readonly Range[],
+  ask: (unit: Unit, ranges: readonly Range[], signal: AbortSignal) => Promise<T>,
+): T | null {
+  const [later, setLater] = useState<T | null>(null);
   useEffect(() => {
-    if (!unit || !large) return;
+    if (!unit || !asks) return;
     const cancel = new AbortController();
     // Without it the unit shows no figures: nothing else depends on them.
-    figuresOf(unit, cancel.signal).then(setLater, () => undefined);
+    ask(unit, ranges, cancel.signal).then(
+      (answer) => startTransition(() => setLater(answer)),
+      () => undefined,
+    );
     return () => cancel.abort();
-  }, [unit, large]);
-  return large ? later : atOnce;
+  }, [asks, unit, ranges, ask]);
+  return later;
 }

@@ -1,8 +1,9 @@
-import { Button } from 'antd';
-import { useMemo, useState } from 'react';
+import { Button, Spin } from 'antd';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { combinations, ratioGroups, type Outcome, type Unit } from '../../../core/geartrain';
+import type { Outcome, Unit } from '../../../core/geartrain';
 import { formatRatio } from '../../shared/numbers';
+import { useCombined } from '../../workers/unitWorker';
 import { sameElements } from '../applySlice';
 import { ToothSearchDialog } from './ToothSearchDialog';
 
@@ -18,18 +19,19 @@ const OUTCOMES: readonly Outcome[] = ['drives', 'neutral', 'tied-up', 'output-he
 export function ElsePanel({ unit, applied, onApply }: Props) {
   const { t } = useTranslation();
   const [searching, setSearching] = useState(false);
-  const all = useMemo(() => combinations(unit), [unit]);
-  const groups = useMemo(() => ratioGroups(all), [all]);
-  const counts = OUTCOMES.map((o) => [o, all.filter((c) => c.outcome === o).length] as const);
+  const [shown, setShown] = useState(MOST_GROUPS);
+  const all = useCombined(unit);
   const inChart = (way: readonly string[]) => unit.ranges.some((r) => sameElements(r.apply, way));
+  if (!all) return <Spin />;
+  const { count, counts, groups } = all;
+  const left = groups.length - shown;
   return (
     <>
       <p>
-        {t('apply.combined', { count: all.length })}{' '}
-        {counts
-          .filter(([, n]) => n > 0)
-          .map(([o, n]) => `${n} ${t(`outcomes.${o}`)}`)
-          .join(', ')}
+        {t('apply.combined', { count })}{' '}
+        {OUTCOMES.flatMap((o) => (counts[o] ? [`${counts[o]} ${t(`outcomes.${o}`)}`] : [])).join(
+          ', ',
+        )}
         .
       </p>
       <table className="plain apply-elements">
@@ -44,7 +46,7 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
           </tr>
         </thead>
         <tbody>
-          {groups.map(({ ratio, ways }) => (
+          {groups.slice(0, shown).map(({ ratio, ways }) => (
             <tr key={ratio}>
               <td className="num">
                 <strong>{formatRatio(ratio)}</strong>
@@ -73,6 +75,11 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
           ))}
         </tbody>
       </table>
+      {left > 0 && (
+        <Button onClick={() => setShown(shown + MOST_GROUPS)}>
+          {t('apply.more', { count: Math.min(left, MOST_GROUPS) })}
+        </Button>
+      )}
       <Button onClick={() => setSearching(true)}>{t('search.open')}</Button>
       {searching && <ToothSearchDialog unit={unit} onClose={() => setSearching(false)} />}
     </>
@@ -80,3 +87,5 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
 }
 
 const MOST_WAYS = 4;
+/** Ratios shown at once. */
+const MOST_GROUPS = 40;

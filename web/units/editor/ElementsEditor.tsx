@@ -3,6 +3,8 @@ import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import type { ElementKind, ShiftElement } from '../../../core/geartrain';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
+import { CardWhenNear } from '../../shared/CardWhenNear';
+import { isLarge } from '../../workers/unitWorker';
 import { MemberSelect } from './MemberSelect';
 import type { EditorProps } from './editorProps';
 import { addElement, changeElement, isGrounded, removeElement, withKind } from './unitEdits';
@@ -18,7 +20,13 @@ export function ElementsEditor({ unit, onUnit }: EditorProps) {
         const change = (next: ShiftElement, field?: string) =>
           onUnit(changeElement(unit, k, next), field);
         return (
-          <section key={k} className="part-card" aria-label={element.id}>
+          <CardWhenNear
+            key={k}
+            className="part-card"
+            label={element.id}
+            long={isLarge(unit)}
+            height={110}
+          >
             <div className="element-head">
               <Input
                 aria-label={t('unitEditor.elementId', { n: k + 1 })}
@@ -71,7 +79,7 @@ export function ElementsEditor({ unit, onUnit }: EditorProps) {
             {element.kind === 'one-way' && (
               <p className="quiet part-hint">{t('unitEditor.oneWaySaid')}</p>
             )}
-          </section>
+          </CardWhenNear>
         );
       })}
       <div className="row part-add">

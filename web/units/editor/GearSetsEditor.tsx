@@ -8,6 +8,8 @@ import {
   type GearSet,
 } from '../../../core/geartrain';
 import { DeleteOutlined, PlusOutlined } from '../../shared/icons';
+import { CardWhenNear } from '../../shared/CardWhenNear';
+import { isLarge } from '../../workers/unitWorker';
 import { MemberSelect } from './MemberSelect';
 import type { EditorProps } from './editorProps';
 import { addGearSet, changeGearSet, removeGearSet } from './unitEdits';
@@ -21,7 +23,13 @@ export function GearSetsEditor({ unit, onUnit }: EditorProps) {
   return (
     <>
       {unit.gearsets.map((set, k) => (
-        <section key={set.id} className="part-card" aria-label={set.id}>
+        <CardWhenNear
+          key={set.id}
+          className="part-card"
+          label={set.id}
+          long={isLarge(unit)}
+          height={190}
+        >
           <header className="row">
             <strong>{set.id}</strong>
             <span className="quiet">{t(`kinds.${set.kind}`)}</span>
@@ -52,7 +60,7 @@ export function GearSetsEditor({ unit, onUnit }: EditorProps) {
             </div>
           ))}
           <PinionRow unit={unit} onUnit={onUnit} set={set} index={k} />
-        </section>
+        </CardWhenNear>
       ))}
       <div className="row part-add">
         {KINDS.map((kind) => (

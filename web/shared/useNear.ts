@@ -1,0 +1,34 @@
+import { startTransition, useEffect, useRef, useState, type RefObject } from 'react';
+
+/** Part of a long list: drawn only while it is near what can be seen, so that the list costs what is seen of it. */
+export interface Near<T extends HTMLElement> {
+  readonly ref: RefObject<T | null>;
+  readonly near: boolean;
+  /** px that it took when it was last drawn; a guess before. */
+  readonly height: number;
+}
+
+const AROUND = '400px';
+
+/** @param long the list is so long that it matters; where not, everything is drawn @param guess px */
+export function useNear<T extends HTMLElement>(long: boolean, guess: number): Near<T> {
+  const ref = useRef<T>(null);
+  const [seen, setSeen] = useState({ near: false, height: guess });
+  useEffect(() => {
+    const element = ref.current;
+    if (!long || !element) return;
+    const watch = new IntersectionObserver(
+      ([entry]) => {
+        if (!entry) return;
+        const { isIntersecting: near, boundingClientRect } = entry;
+        startTransition(() =>
+          setSeen((was) => ({ near, height: was.near ? boundingClientRect.height : was.height })),
+        );
+      },
+      { rootMargin: AROUND, scrollMargin: AROUND } as IntersectionObserverInit,
+    );
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, [long]);
+  return { ref, near: !long || seen.near, height: seen.height };
+}
