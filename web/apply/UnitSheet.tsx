@@ -1,4 +1,4 @@
-import { Segmented, Spin } from 'antd';
+import { Segmented, Select, Spin } from 'antd';
 import {
   memo,
   startTransition,
@@ -64,18 +64,10 @@ export function UnitSheet(props: Props) {
       {!sealed && (
         <div className="unit-sheet-bar">
           {onView && (
-            <Segmented
-              aria-label={t('apply.view')}
+            <Views
               value={set || view === LEVER ? view : SECTION}
-              onChange={onView}
-              options={[
-                { value: SECTION, label: t('apply.views.section') },
-                { value: LEVER, label: t('apply.views.lever') },
-                ...planetary.map((g) => ({
-                  value: g.id,
-                  label: t('apply.views.endView', { set: g.id }),
-                })),
-              ]}
+              sets={planetary}
+              onView={onView}
             />
           )}
           <Transport
@@ -89,6 +81,26 @@ export function UnitSheet(props: Props) {
       )}
     </div>
   );
+}
+
+/** Views that still stand side by side. */
+const MOST_SIDE_BY_SIDE = 8;
+
+interface ViewsProps {
+  value: string;
+  sets: readonly { id: string }[];
+  onView: (view: string) => void;
+}
+
+function Views({ value, sets, onView }: ViewsProps) {
+  const { t } = useTranslation();
+  const options = [
+    { value: SECTION, label: t('apply.views.section') },
+    { value: LEVER, label: t('apply.views.lever') },
+    ...sets.map((g) => ({ value: g.id, label: t('apply.views.endView', { set: g.id }) })),
+  ];
+  const Choice = options.length > MOST_SIDE_BY_SIDE ? Select<string> : Segmented<string>;
+  return <Choice aria-label={t('apply.view')} value={value} onChange={onView} options={options} />;
 }
 
 /** The four roles as they are drawn. */
