@@ -15,6 +15,8 @@ export interface Browser {
   /** Where its downloads land. */
   readonly downloads: string;
   open(url: string): Promise<void>;
+  /** To another screen as a link of the application goes there: the page stays. */
+  go(route: string): Promise<void>;
   /** The element with this role and accessible name; waits for it, fails when there are several. */
   role(role: string, name?: string | RegExp): Promise<WebElement>;
   /** How many elements have this role and name now. */
@@ -177,6 +179,13 @@ export async function openBrowser({
         PATIENCE_MS,
       );
     },
+    go: (route) =>
+      driver.executeScript<void>(
+        `const state = { usr: null, key: String(Math.random()), idx: (history.state?.idx ?? 0) + 1 };
+         history.pushState(state, '', arguments[0]);
+         dispatchEvent(new PopStateEvent('popstate', { state }));`,
+        route,
+      ),
     count: async (wanted, name) => (await all(wanted, name)).length,
     press: (wanted, name) =>
       unlessReplaced(async () => {

@@ -49,7 +49,7 @@ afterEach(() => rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
 test('killed in mid-sentence: what was called saved is there', async () => {
   const counted = { kills: 0, lost: 0 };
   let called = 0;
-  for (let round = 1; round <= rounds(3, 60); round++) {
+  for (let round = 1; round <= rounds(2, 40); round++) {
     const b = await openBrowser({ profile });
     await b.open(server.url + ROUTE);
     await b.see('Saved');
@@ -92,7 +92,7 @@ test.each([
     await b.open(address);
     await b.see('Saved');
     const second = await b.driver.getWindowHandle();
-    for (let round = 1; round <= rounds(3, 40); round++) {
+    for (let round = 1; round <= rounds(1, 20); round++) {
       const mine: string[] = [];
       for (const tab of [first, second]) {
         const text = `Parts, round ${round}, ${tab === first ? 'left' : 'right'} tab`;
@@ -137,7 +137,7 @@ function databaseFiles(folder: string): string[] {
 
 test('a damaged store: the work is there, or the screen says that it is gone', async () => {
   const counted = { rounds: 0, whole: 0, told: 0 };
-  for (let round = 1; round <= rounds(2, 20); round++) {
+  for (let round = 1; round <= rounds(1, 12); round++) {
     rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
     const b = await openBrowser({ profile });
     await b.open(server.url + ROUTE);

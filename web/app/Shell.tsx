@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
+import { selectStorageTrouble } from '../lessons/librarySlice';
 import { useShortcuts } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector } from './hooks';
 import { settingsChanged } from './settingsSlice';
@@ -42,9 +43,7 @@ export function Shell() {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const { paper, units } = useAppSelector((state) => state.settings);
-  const storageTrouble = useAppSelector(
-    ({ library }) => library.status === 'failed' || library.unreadable > 0,
-  );
+  const storageTrouble = useAppSelector(selectStorageTrouble);
   const { pathname } = useLocation();
   const [keysOpen, setKeysOpen] = useState(false);
   const door: Door | null = pathname.startsWith('/teach')

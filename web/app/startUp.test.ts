@@ -1,6 +1,11 @@
 import { newLesson, newStep, signerFrom, type Attempt } from '../../core/lesson';
 import { saveAttempt, removeAttempt } from '../classBook/attemptsSlice';
-import { refreshLesson, removeLesson, saveLesson } from '../lessons/librarySlice';
+import {
+  refreshLesson,
+  removeLesson,
+  saveLesson,
+  selectStorageTrouble,
+} from '../lessons/librarySlice';
 import { documentStore } from '../storage/documentStore';
 import { newUnit } from '../units/editor/unitEdits';
 import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
@@ -102,11 +107,13 @@ test('an empty database where work was kept before is no first start', async () 
   const first = setUp(memoryStore(), marks);
   await startUp(first.store, first.services, false);
   expect(first.store.getState().library.lost).toBeNull();
+  expect(selectStorageTrouble(first.store.getState())).toBe(false);
   await first.store.dispatch(save('Mine', 1)).unwrap();
   // The browser has cleared the database, but not what stands beside it.
   const later = setUp(memoryStore(), marks);
   await startUp(later.store, later.services, false);
   expect(later.store.getState().library.lost).toBe('2030-01-01T08:00:00Z');
+  expect(selectStorageTrouble(later.store.getState())).toBe(true);
 });
 
 test('what was changed of the demo world is known, models too, and what can’t be read is left alone', async () => {

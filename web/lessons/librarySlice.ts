@@ -126,3 +126,7 @@ export const selectLesson =
   (id: string | undefined) =>
   (state: WithLibrary): LessonRecord | undefined =>
     id === undefined ? undefined : state.library.byId[id];
+
+/** Something about what this browser keeps is to be told. */
+export const selectStorageTrouble = ({ library }: { library: LibraryState }): boolean =>
+  library.status === 'failed' || library.unreadable > 0 || library.lost !== null || library.passing;

@@ -1,0 +1,100 @@
+import { largestUnit } from '../core/geartrain/tests/largestUnit';
+import { type Browser } from './browser';
+import { chooseFile, writeFile } from './files';
+import { session } from './session';
+
+/** Long use and large documents: nothing piles up, and nothing freezes. */
+const run = session();
+let b: Browser;
+beforeAll(() => {
+  b = run.browser();
+});
+
+interface Devtools {
+  sendDevToolsCommand(command: string, parameters: object): Promise<void>;
+  sendAndGetDevToolsCommand(command: string, parameters: object): Promise<unknown>;
+}
+const devtools = () => b.driver as unknown as Devtools;
+
+/** Listeners that scripts have registered and that are still there. */
+async function listeners(): Promise<number> {
+  await devtools().sendDevToolsCommand('HeapProfiler.collectGarbage', {});
+  const said = (await devtools().sendAndGetDevToolsCommand('Performance.getMetrics', {})) as {
+    metrics: { name: string; value: number }[];
+  };
+  return said.metrics.find((m) => m.name === 'JSEventListeners')!.value;
+}
+
+const ROUTES = [
+  '/teach/lessons',
+  '/teach/lessons/hold-one-drive-one',
+  '/teach/lessons/name-the-parts/preview',
+  '/teach/ratio',
+  '/teach/apply',
+  '/teach/converter',
+  '/teach/clutch',
+  '/teach/clutch/packs',
+  '/teach/faults',
+  '/teach/faults/atlas',
+  '/teach/models',
+  '/teach/models/units/capstan-five',
+  '/teach/class-book',
+  '/',
+];
+
+test('going round all screens again and again leaves no listener behind', async () => {
+  await b.open(run.at('/'));
+  await devtools().sendDevToolsCommand('Performance.enable', {});
+  const round = async () => {
+    for (const route of ROUTES) {
+      await b.go(route);
+      await b.settled();
+      await b.driver.sleep(120);
+    }
+  };
+  await round();
+  await round();
+  const before = await listeners();
+  for (let k = 0; k < 3; k++) await round();
+  // A screen that was left while it loaded may or may not have got as far as its own.
+  expect(await listeners()).toBeLessThan(before + ROUTES.length);
+});
+
+test('a unit at every limit of the format: no press waits for all of it to be drawn', async () => {
+  await devtools().sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+    source: `window.long_ = [];
+      new PerformanceObserver((list) => window.long_.push(...list.getEntries().map((e) => e.duration)))
+        .observe({ type: 'longtask', buffered: true });`,
+  });
+  const longest = () =>
+    b.driver.executeScript<number>(
+      'const most = Math.max(50, ...window.long_); window.long_ = []; return most',
+    );
+  await b.open(run.at('/teach/models'));
+  await b.see('Capstan five-speed');
+  await b.driver.sleep(1500);
+  // What this machine needs for the start of the application, in one piece, is the yardstick.
+  const start = await longest();
+  await chooseFile(b, writeFile(b, 'largest.json', JSON.stringify(largestUnit())));
+  await b.see('Largest unit');
+  const found: Record<string, number> = { shelf: await longest() };
+  await b.go('/teach/models/units/largest-unit');
+  await b.role('textbox', 'Name of the unit');
+  await b.driver.sleep(4000);
+  found['editor'] = await longest();
+  await b.go('/teach/apply/largest-unit');
+  await b.see('What else');
+  await b.driver.sleep(4000);
+  found['bench'] = await longest();
+  await b.driver.executeScript('document.querySelector(".chart-cell-button").click()');
+  await b.driver.sleep(1000);
+  found['cell'] = await longest();
+  await b.press('radio', 'What else');
+  await b.driver.sleep(1500);
+  found['combinations'] = await longest();
+  process.stdout.write(
+    `largest unit: longest task ${JSON.stringify(found)} ms, ${Math.round(start)} ms at the start\n`,
+  );
+  for (const [where, ms] of Object.entries(found))
+    expect([where, ms < 5 * start]).toEqual([where, true]);
+});
