@@ -132,11 +132,14 @@ export function Ledger({ lesson, book, sealOf, chosen, onChoose, onCount }: Prop
   );
 }
 
-/** What the seal of a record shows; nothing is said where there is nothing to be said. */
+/** What the seal of a record shows; nothing is said of a record without one. */
 function SealNote({ verdict, sharing }: { verdict: SealVerdict; sharing: readonly string[] }) {
   const { t } = useTranslation();
   return (
     <>
+      {verdict.kind === 'whole' && (
+        <span className="ledger-version">{t('classBook.seal.whole')}</span>
+      )}
       {verdict.kind === 'edited' && (
         <span className="ledger-version ledger-edited">
           {verdict.from === null

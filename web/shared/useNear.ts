@@ -25,7 +25,7 @@ export function useNear<T extends HTMLElement>(long: boolean, guess: number): Ne
           setSeen((was) => ({ near, height: was.near ? boundingClientRect.height : was.height })),
         );
       },
-      { rootMargin: AROUND, scrollMargin: AROUND } as IntersectionObserverInit,
+      { rootMargin: AROUND, scrollMargin: AROUND },
     );
     watch.observe(element);
     return () => watch.disconnect();
