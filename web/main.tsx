@@ -15,12 +15,19 @@ import { createStore } from './app/store';
 import { beginVisit } from './shared/kept';
 import { askToKeep } from './storage/persistence';
 
+const SETTINGS_MS = 800;
+
 async function main(): Promise<void> {
   const services = browserServices();
   beginVisit();
   const store = createStore(services, true);
   const prefersNight = matchMedia('(prefers-color-scheme: dark)').matches;
-  await Promise.all([startWords(), startUp(store, services, prefersNight)]);
+  // The first screen waits for the settings, not for the documents; a store that does not answer holds it up no longer.
+  const settled = new Promise<void>((onSettings) => {
+    setTimeout(onSettings, SETTINGS_MS);
+    void startUp(store, services, prefersNight, { onSettings });
+  });
+  await Promise.all([startWords(), settled]);
   const root = document.getElementById('root');
   if (!root) throw new Error('main: expected an element with id "root"');
   createRoot(root).render(

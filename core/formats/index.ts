@@ -1,16 +1,8 @@
 export { classBookCsv, type CsvWords } from './classBookCsv';
 export { jsonSchemas } from './jsonSchemas';
 export { readJson, type JsonFailure } from './jsonText';
-export {
-  isModel,
-  KINDS,
-  MODEL_KINDS,
-  type DocumentKind,
-  type Documents,
-  type Migration,
-  type Model,
-  type ModelKind,
-} from './kinds';
+export { KINDS, type DocumentKind, type Documents, type Migration } from './kinds';
+export { isModel, MODEL_KINDS, type Model, type ModelKind } from './modelKinds';
 export { contentHash, lessonHash } from './lessonHash';
 export {
   MOST_JSON_BYTES,

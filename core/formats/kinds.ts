@@ -4,7 +4,7 @@ import type { Converter, Engine } from '../converter';
 import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
-import { LIST_OF, type Attempt, type Carried, type Lesson } from '../lesson';
+import type { Attempt, Lesson } from '../lesson';
 import { attemptV1, setAsideUnread } from './attemptV1';
 import { clutchPackV1 } from './clutchPackV1';
 import { clutchV1 } from './clutchV1';
@@ -33,14 +33,6 @@ export interface Documents {
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
-
-/** The kinds that stand in the library as models, and that lessons carry. */
-export type ModelKind = Carried['format'];
-export type Model = Carried;
-export const MODEL_KINDS = Object.keys(LIST_OF) as ModelKind[];
-
-export const isModel = (document: { readonly format: string }): document is Model =>
-  (MODEL_KINDS as readonly string[]).includes(document.format);
 
 export interface Migration {
   /** Turns a document of this version into the next. */

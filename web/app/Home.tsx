@@ -80,7 +80,7 @@ function HomeDrawing() {
         />
       )}
       <button type="button" className="home-pause" onClick={turning.toggle}>
-        {turning.playing ? t('bench.pause') : t('bench.turn')}
+        {turning.playing ? t('home.pause') : t('home.turn')}
       </button>
     </div>
   );

@@ -2,16 +2,24 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { selectStorageTrouble } from '../lessons/librarySlice';
+import { Loading } from '../shared/PartMissing';
 import { useShortcuts } from '../shared/useShortcuts';
 import { useAppDispatch, useAppSelector } from './hooks';
+import { moreWords } from './i18n';
 import { settingsChanged } from './settingsSlice';
 import { SprocketMark } from './SprocketMark';
 import './Shell.css';
 
-const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).KeysSheet }));
+/** A part is shown when its words are here too. */
+const withWords = async <T,>(part: Promise<T>): Promise<T> =>
+  (await Promise.all([part, moreWords()]))[0];
+
+const KeysSheet = lazy(async () => ({
+  default: (await withWords(import('./KeysSheet'))).KeysSheet,
+}));
 
 const StorageNotice = lazy(async () => ({
-  default: (await import('./StorageNotice')).StorageNotice,
+  default: (await withWords(import('./StorageNotice'))).StorageNotice,
 }));
 
 type Door = 'teach' | 'learn';
@@ -44,6 +52,7 @@ export function Shell() {
   const dispatch = useAppDispatch();
   const { paper, units } = useAppSelector((state) => state.settings);
   const storageTrouble = useAppSelector(selectStorageTrouble);
+  const loading = useAppSelector(({ library }) => library.status === 'loading');
   const { pathname } = useLocation();
   const [keysOpen, setKeysOpen] = useState(false);
   const door: Door | null = pathname.startsWith('/teach')
@@ -112,7 +121,7 @@ export function Shell() {
             type="button"
             className="shell-keys"
             onClick={() => setKeysOpen(true)}
-            aria-label={t('keys.open')}
+            aria-label={t('app.openKeys')}
           >
             ?
           </button>
@@ -124,7 +133,7 @@ export function Shell() {
         </Suspense>
       )}
       <div className="shell-screen" ref={screen}>
-        <Outlet />
+        {loading && pathname !== '/' ? <Loading /> : <Outlet />}
       </div>
       {keysOpen && (
         <Suspense fallback={null}>

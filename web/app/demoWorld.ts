@@ -1,5 +1,6 @@
 import { isModel, openValue, type DocumentKind, type Model } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
+import { DEMO_ORDER } from './demoOrder';
 
 /** The made-up training shop, loaded when it is needed. */
 export interface DemoWorld {
@@ -8,28 +9,6 @@ export interface DemoWorld {
   /** Everything of it that stands in the library as a model. */
   readonly models: Model[];
 }
-
-/** Order in which the demo lessons stand in the library. */
-export const DEMO_ORDER: readonly string[] = [
-  'name-the-parts',
-  'hold-one-drive-one',
-  'what-the-held-part-feels',
-  'two-pinions-in-a-row',
-  'fill-the-chart',
-  'follow-the-power',
-  'what-does-this-row-do',
-  'who-holds',
-  'drive-or-coast',
-  'why-it-multiplies',
-  'read-the-crossing',
-  'stator-and-launch',
-  'pedal-to-plate',
-  'new-to-rivets',
-  'listen-and-start',
-  'plates-and-rings',
-  'good-gears-bad-gears',
-  'before-you-strip-it',
-];
 
 export async function loadDemoWorld(): Promise<DemoWorld> {
   const { demoLessons, demoAttempts, demoModels } = await import('./demoFiles');

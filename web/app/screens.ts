@@ -1,4 +1,13 @@
 import type { ComponentType } from 'react';
+import { moreWords } from './i18n';
+
+type Loader<P> = () => Promise<ComponentType<P>>;
+
+/** A screen is shown when its words are here too. */
+const worded =
+  <P extends object>(load: Loader<P>): Loader<P> =>
+  async () =>
+    (await Promise.all([load(), moreWords()]))[0];
 
 /** Loads a screen together with the dialogs it uses. */
 async function withDialogs<P extends object>(
@@ -19,18 +28,18 @@ const classBook = async () => (await import('../classBook/ClassBookScreen')).Cla
 
 /** Every screen is loaded when it is opened. */
 export const screens = {
-  ratio: async () => (await import('../ratio/RatioBench')).RatioBench,
-  apply: () => withDialogs(apply()),
-  converter: async () => (await import('../converter/ConverterBench')).ConverterBench,
-  faultDesk: async () => (await import('../faults/FaultDesk')).FaultDesk,
-  atlas: async () => (await import('../faults/AtlasScreen')).AtlasScreen,
-  clutch: async () => (await import('../clutch/ClutchBench')).ClutchBench,
-  packs: () => withDialogs(packs()),
-  models: () => withDialogs(models()),
-  modelEditor: () => withDialogs(modelEditor()),
-  player: async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen,
-  library: () => withDialogs(library()),
-  builder: () => withDialogs(builder()),
-  records: () => withDialogs(records()),
-  classBook: () => withDialogs(classBook()),
+  ratio: worded(async () => (await import('../ratio/RatioBench')).RatioBench),
+  apply: worded(() => withDialogs(apply())),
+  converter: worded(async () => (await import('../converter/ConverterBench')).ConverterBench),
+  faultDesk: worded(async () => (await import('../faults/FaultDesk')).FaultDesk),
+  atlas: worded(async () => (await import('../faults/AtlasScreen')).AtlasScreen),
+  clutch: worded(async () => (await import('../clutch/ClutchBench')).ClutchBench),
+  packs: worded(() => withDialogs(packs())),
+  models: worded(() => withDialogs(models())),
+  modelEditor: worded(() => withDialogs(modelEditor())),
+  player: worded(async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen),
+  library: worded(() => withDialogs(library())),
+  builder: worded(() => withDialogs(builder())),
+  records: worded(() => withDialogs(records())),
+  classBook: worded(() => withDialogs(classBook())),
 };

@@ -2,13 +2,13 @@ import { nanoid } from '@reduxjs/toolkit';
 import type { Signer } from '../../core/lesson';
 import { browserMarks, type Marks } from '../storage/marks';
 import { browserStore } from '../storage/browserStore';
-import { deviceSigner } from '../storage/deviceKey';
-import { documentStore, type DocumentStore } from '../storage/documentStore';
+import type { DocumentStore } from '../storage/documentStore';
+import { lazyDocuments } from '../storage/lazyDocuments';
 import { keptForNowOnly } from '../storage/persistence';
 import { browserTabs, type Tabs } from '../storage/tabs';
 import { layOutSection } from '../workers/drawingWorker';
 import { sectionLayouts, type SectionLayouts } from '../workers/sectionLayouts';
-import { loadDemoWorld, type DemoWorld } from './demoWorld';
+import type { DemoWorld } from './demoWorld';
 
 /** What state changes may reach outside the state: storage, other tabs, the clock and new ids. */
 export interface Services {
@@ -30,15 +30,16 @@ export function browserServices(): Services {
   const store = browserStore();
   let own: Promise<Signer> | null = null;
   return {
-    documents: documentStore(store, Date.now),
-    signer: () => (own ??= deviceSigner(store)),
+    documents: lazyDocuments(store, Date.now),
+    signer: () =>
+      (own ??= import('../storage/deviceKey').then(({ deviceSigner }) => deviceSigner(store))),
     marks: browserMarks(),
     passing: keptForNowOnly,
     tabs: browserTabs(),
     now: () => new Date().toISOString(),
     // Ids start with a letter, so that they fit the format whatever nanoid draws.
     newId: () => `k${nanoid(12)}`,
-    loadDemo: loadDemoWorld,
+    loadDemo: async () => (await import('./demoWorld')).loadDemoWorld(),
     sections: sectionLayouts(layOutSection),
   };
 }

@@ -97,7 +97,7 @@ test('storage that refuses: the demo world opens from memory and the state says 
 test('a database that does not answer is told of, and the demo world opens from memory', async () => {
   const never = () => new Promise<never>(() => undefined);
   const { services, store } = setUp({ ...memoryStore(), get: never });
-  await startUp(store, services, false, 5);
+  await startUp(store, services, false, { patienceMs: 5 });
   expect(store.getState().library).toMatchObject({ status: 'failed', ids: ['hold-one-drive-one'] });
   expect(store.getState().library.failure).toContain('no answer');
 });

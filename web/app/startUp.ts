@@ -3,7 +3,7 @@ import { attemptsLoaded } from '../classBook/attemptsSlice';
 import { keptForNow, libraryFailed, libraryLoaded, workLost } from '../lessons/librarySlice';
 import type { LessonRecord, Loaded } from '../storage/documentStore';
 import { modelsLoaded } from '../models/modelsSlice';
-import { DEMO_ORDER } from './demoWorld';
+import { DEMO_ORDER } from './demoOrder';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
 import type { AppStore } from './store';
@@ -14,6 +14,13 @@ const SEEDED = 'demo-seeded';
 /** A database that does not answer by then is told of. */
 const PATIENCE_MS = 5000;
 
+export interface StartOptions {
+  /** How long storage may take to answer at first. */
+  readonly patienceMs?: number;
+  /** Settings are known: the first screen can be drawn. */
+  readonly onSettings?: () => void;
+}
+
 /**
  * Reads settings and documents; puts the demo world in on the very first start. When storage refuses or does not answer, the
  * demo world still opens, from memory, and the screen says that nothing can be kept. A first start on which a mark tells of
@@ -23,13 +30,14 @@ export async function startUp(
   store: AppStore,
   services: Services,
   prefersNight: boolean,
-  patienceMs: number = PATIENCE_MS,
+  { patienceMs = PATIENCE_MS, onSettings = () => undefined }: StartOptions = {},
 ): Promise<void> {
   const { documents, marks } = services;
   const fallback = defaultSettings(prefersNight);
   try {
     const stored = await answered(documents.readSetting('settings'), patienceMs);
     store.dispatch(settingsLoaded(readSettings(stored, fallback)));
+    onSettings();
     if ((await documents.readSetting(SEEDED)) !== true) {
       store.dispatch(workLost(marks.kept()));
       await putDemoWorld(services);
@@ -89,22 +97,26 @@ export async function changedDemo({ documents, loadDemo }: Services): Promise<Ch
 export async function putDemoWorld(services: Services): Promise<void> {
   const { documents, tabs, loadDemo } = services;
   const { lessons, attempts, models } = await loadDemo();
-  for (const lesson of lessons) {
-    const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
-    const saved = await documents.saveLesson({ lesson, origin: 'demo', changed: false }, revision);
-    if (saved.outcome === 'saved')
-      tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
-  }
-  for (const attempt of attempts) {
-    const there = await documents.readAttempt(attempt.id);
-    await documents.saveAttempt({ attempt, source: 'demo' }, there?.attempt ?? null);
-  }
-  for (const model of models) {
-    const there = await documents.readModel(model.format, model.id);
-    const saved = await documents.saveModel(model, there);
-    if (saved.outcome === 'saved')
-      tabs.post({ type: 'model-saved', kind: model.format, id: model.id });
-  }
+  // Each stands by itself: they go in side by side.
+  await Promise.all([
+    ...lessons.map(async (lesson) => {
+      const revision = (await documents.readLesson(lesson.id))?.revision ?? 0;
+      const record = { lesson, origin: 'demo', changed: false } as const;
+      const saved = await documents.saveLesson(record, revision);
+      if (saved.outcome === 'saved')
+        tabs.post({ type: 'lesson-saved', id: lesson.id, revision: saved.record.revision });
+    }),
+    ...attempts.map(async (attempt) => {
+      const there = await documents.readAttempt(attempt.id);
+      await documents.saveAttempt({ attempt, source: 'demo' }, there?.attempt ?? null);
+    }),
+    ...models.map(async (model) => {
+      const there = await documents.readModel(model.format, model.id);
+      const saved = await documents.saveModel(model, there);
+      if (saved.outcome === 'saved')
+        tabs.post({ type: 'model-saved', kind: model.format, id: model.id });
+    }),
+  ]);
 }
 
 /** Reset demo, then show what storage holds now. */

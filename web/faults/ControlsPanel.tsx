@@ -2,7 +2,7 @@ import { Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '../../core/geartrain';
 import { gearName } from '../shared/unitNames';
-import type { Controls, DeskWork } from './deskWork';
+import type { Controls, DeskWork } from './work';
 
 interface Props {
   unit: Unit | null;

@@ -12,7 +12,8 @@ import {
 } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import type { DeskSession } from '../workers/faultWorker';
-import { boardOf, type DeskWork } from './deskWork';
+import { boardOf } from './deskWork';
+import type { DeskWork } from './work';
 import { checkName, faultsOfKey, faultText, kindText, shortTarget, targetName } from './faultWords';
 
 interface Props {

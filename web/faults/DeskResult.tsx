@@ -5,7 +5,7 @@ import { CheckCircleFilled, CloseCircleFilled } from '../shared/icons';
 import { formatShare, useNumbers } from '../shared/numbers';
 import { rangeName } from '../shared/unitNames';
 import type { OpenedDesk } from '../workers/protocol';
-import type { LogEntry } from './deskWork';
+import type { LogEntry } from './work';
 import { checkName, faultText, readingText, severityText } from './faultWords';
 
 interface Props {

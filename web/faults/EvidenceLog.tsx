@@ -4,7 +4,8 @@ import type { Unit } from '../../core/geartrain';
 import { CheckOutlined, CloseOutlined } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
 import type { OpenedDesk } from '../workers/protocol';
-import { stateOf, type DeskWork, type LogEntry } from './deskWork';
+import { stateOf } from './deskWork';
+import type { DeskWork, LogEntry } from './work';
 import { checkName, readingText, wordText } from './faultWords';
 
 interface Props {

@@ -5,7 +5,8 @@ import { byFault, type Suspect } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { formatShare } from '../shared/numbers';
 import type { OpenedDesk } from '../workers/protocol';
-import { boardOf, type DeskWork } from './deskWork';
+import { boardOf } from './deskWork';
+import type { DeskWork } from './work';
 import { kindText, targetName } from './faultWords';
 
 interface Props {

@@ -14,7 +14,8 @@ import type { Unit } from '../../core/geartrain';
 import { WarningFilled } from '../shared/icons';
 import { useNumbers } from '../shared/numbers';
 import type { DeskSession } from '../workers/faultWorker';
-import { expectable, type LogEntry } from './deskWork';
+import { expectable } from './deskWork';
+import type { LogEntry } from './work';
 import { checkName, howText, readingText, wordText } from './faultWords';
 import { ShiftTrace } from './ShiftTrace';
 

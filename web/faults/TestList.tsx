@@ -4,7 +4,8 @@ import { priceFrom, type Check } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { CheckOutlined } from '../shared/icons';
 import type { OpenedDesk } from '../workers/protocol';
-import { DESK_PLACES, placeOf, standsFor, stateOf, type DeskWork } from './deskWork';
+import { placeOf, standsFor, stateOf } from './deskWork';
+import { DESK_PLACES, type DeskWork } from './work';
 import { checkName } from './faultWords';
 
 interface Props {

@@ -3,7 +3,8 @@ import type { FaultCase } from '../../core/faults';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import type { OpenedDesk } from '../workers/protocol';
 import { complaintText } from './complaintWords';
-import { stateOf, type LogEntry } from './deskWork';
+import { stateOf } from './deskWork';
+import type { LogEntry } from './work';
 
 interface Props {
   faultCase: FaultCase;

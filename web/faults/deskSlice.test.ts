@@ -1,7 +1,8 @@
 import type { FaultCase } from '../../core/faults';
 import { atlasChanged, atlasReducer } from './atlasSlice';
 import { caseLaid, deskChanged, deskReducer, selectDesk, workChanged } from './deskSlice';
-import { NEW_WORK, readingsOf } from './deskWork';
+import { readingsOf } from './deskWork';
+import { NEW_WORK } from './work';
 
 const begin = () => deskReducer(undefined, { type: 'start' });
 const CASE = { id: 'drawn', name: 'Drawn' } as FaultCase;

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Difficulty, FaultCase } from '../../core/faults';
-import { NEW_WORK, type DeskWork } from './deskWork';
+import { NEW_WORK, type DeskWork } from './work';
 
 /** Which case lies on the desk, how the next is to be drawn, and what has been done at it. */
 export interface DeskState {

@@ -15,7 +15,8 @@ import {
 } from '../../core/faults';
 import { testNumbers, testWords } from '../tests/words';
 import { complaintText } from './complaintWords';
-import { NEW_WORK, boardOf, expectable, placeOf, standsFor } from './deskWork';
+import { boardOf, expectable, placeOf, standsFor } from './deskWork';
+import { NEW_WORK } from './work';
 import {
   checkName,
   faultsOfKey,

@@ -121,12 +121,17 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
       const unreadable: string[] = [];
       const put = <T>(list: T[], key: string, record: T | null) =>
         void (record === null ? unreadable.push(key) : list.push(record));
-      for (const key of await store.keys()) {
-        const kind = MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
-        if (kind) put(models, key, modelOf(await store.get(key), kind));
-        else if (key.startsWith(LESSON)) put(lessons, key, lessonRecord(await store.get(key)));
-        else if (key.startsWith(ATTEMPT)) put(attempts, key, attemptRecord(await store.get(key)));
-      }
+      const kindOf = (key: string) => MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
+      const isDocument = (key: string) =>
+        kindOf(key) !== undefined || key.startsWith(LESSON) || key.startsWith(ATTEMPT);
+      const keys = (await store.keys()).filter(isDocument);
+      const values = await Promise.all(keys.map((key) => store.get(key)));
+      keys.forEach((key, k) => {
+        const kind = kindOf(key);
+        if (kind) put(models, key, modelOf(values[k], kind));
+        else if (key.startsWith(LESSON)) put(lessons, key, lessonRecord(values[k]));
+        else put(attempts, key, attemptRecord(values[k]));
+      });
       return { lessons, attempts, models, unreadable };
     },
     readLesson: async (id) => lessonRecord(await store.get(LESSON + id)),

@@ -3,13 +3,18 @@ import i18next, { type TFunction } from 'i18next';
 import { convertToDisplay, displayUnit } from '../../core/quantities';
 import { formatReading, type Numbers } from '../shared/numbers';
 
+/** The whole English catalogue: the first screen's words, and all others. */
+export const catalogue = (): Record<string, unknown> => ({
+  ...(JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as object),
+  ...(JSON.parse(readFileSync('web/app/words/start.en.json', 'utf8')) as object),
+});
+
 /** The English catalogue's words for tests; a word that is missing shows as its key. */
 export async function testWords(): Promise<TFunction> {
-  const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as Record<string, unknown>;
   const instance = i18next.createInstance();
   return instance.init({
     lng: 'en',
-    resources: { en: { translation: en } },
+    resources: { en: { translation: catalogue() } },
     interpolation: { escapeValue: false },
   });
 }

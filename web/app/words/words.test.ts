@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
+import { catalogue as whole } from '../../tests/words';
 
-const en = JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as {
+const en = whole() as {
   misconceptions: Record<string, string>;
   why: Record<string, object>;
   whyUnit: Record<string, object>;
@@ -69,4 +70,17 @@ test('every misconception has its name and its reason', () => {
   ]);
   for (const none of ['unknown', 'unknown-pack']) reasons.delete(none);
   expect([...reasons].sort()).toEqual(Object.keys(en.misconceptions).sort());
+});
+
+test('the first screen has all its words at once', () => {
+  const start = keys(JSON.parse(readFileSync('web/app/words/start.en.json', 'utf8')) as object);
+  const rest = keys(JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as object);
+  expect(start.filter((k) => rest.includes(k))).toEqual([]);
+  const parts = ['app/App', 'app/Shell', 'app/Home', 'app/NotFound', 'app/ErrorScreen'];
+  const first = [...parts, 'shared/PartMissing'].map((f) => readFileSync(`web/${f}.tsx`, 'utf8'));
+  const needed = [...first.join('\n').matchAll(/\bt\(\s*(?:'([^']+)'|`([^`]+)`)/g)].map(
+    (m) => m[1] ?? m[2]!.replace(/\$\{[^}]*\}/g, '*'),
+  );
+  expect(needed.length).toBeGreaterThan(15);
+  expect(needed.filter((k) => !start.some((s) => pattern(k).test(s)))).toEqual([]);
 });

@@ -12,7 +12,7 @@ import {
 } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { Desk } from '../../faults/Desk';
-import { NEW_WORK, type DeskWork } from '../../faults/deskWork';
+import { NEW_WORK, type DeskWork } from '../../faults/work';
 import { Opening } from '../../faults/Opening';
 import { useDesk } from '../../faults/useDesk';
 import type { DeskSession } from '../../workers/faultWorker';

@@ -1,0 +1,21 @@
+/** Order in which the demo lessons stand in the library. */
+export const DEMO_ORDER: readonly string[] = [
+  'name-the-parts',
+  'hold-one-drive-one',
+  'what-the-held-part-feels',
+  'two-pinions-in-a-row',
+  'fill-the-chart',
+  'follow-the-power',
+  'what-does-this-row-do',
+  'who-holds',
+  'drive-or-coast',
+  'why-it-multiplies',
+  'read-the-crossing',
+  'stator-and-launch',
+  'pedal-to-plate',
+  'new-to-rivets',
+  'listen-and-start',
+  'plates-and-rings',
+  'good-gears-bad-gears',
+  'before-you-strip-it',
+];
