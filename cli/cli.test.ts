@@ -4,9 +4,10 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Unit } from '../core/geartrain';
 import { check } from './check';
+import { grade } from './grade';
 import { inspect } from './inspect';
 
-const commands = { check, inspect };
+const commands = { check, grade, inspect };
 
 const run = (name: keyof typeof commands, ...args: string[]) => {
   const [out, err]: string[][] = [[], []];
@@ -195,4 +196,49 @@ test('inspect: teeth stripped off a set', () => {
   expect(
     run('inspect', 'demo/units/skerry-three.json', '--fault', 'C1=accumulator-stuck').code,
   ).toBe(2);
+});
+
+interface Line {
+  id: string;
+  kind: string;
+  attempt?: string;
+  key: object | null;
+  score: number | null;
+  right: boolean | null;
+  reasons: { code: string; text: string }[];
+}
+
+test('grade: answers are graded as in the class book, with their reasons; without any, the key alone', () => {
+  const lesson = 'demo/lessons/hold-one-drive-one.json';
+  const lines = (...args: string[]) => {
+    const { code, out, err } = run('grade', ...args);
+    expect([code, err]).toEqual([0, '']);
+    return JSON.parse(out) as Line[];
+  };
+  const keys = lines(lesson);
+  expect(keys.map((l) => l.score)).toEqual(keys.map(() => null));
+  expect(keys.every((l) => l.key !== null)).toBe(true);
+
+  const folder = mkdtempSync(path.join(tmpdir(), 'grade-'));
+  const answers = path.join(folder, 'answers.json');
+  // The ring drives and the sun is held: 1 + 30/70 = 1.43; without the 1 it is 0.43.
+  const sun = { kind: 'number', value: 0.43, direction: 'same' };
+  writeFileSync(answers, JSON.stringify({ 'q-sun': sun, 'q-ring': { kind: 'nonsense' } }));
+  const wrong = lines(lesson, '--answers', answers);
+  const told = wrong.find((l) => l.id === 'q-sun')!;
+  expect(told).toMatchObject({ right: false, reasons: [{ code: 'forgot-one-plus' }] });
+  expect(told.reasons[0]!.text).not.toMatch(/^why/);
+  expect(wrong.find((l) => l.id === 'q-ring')).toMatchObject({ answer: null, score: null });
+
+  const record = lines(lesson, '--attempt', 'demo/attempts/demo-1.json');
+  expect(record.map((l) => l.attempt)).toEqual(record.map(() => 'demo-1'));
+  expect(record.find((l) => l.id === 'q-ring')).toMatchObject({ score: 1, right: true });
+
+  expect(run('grade').code).toBe(2);
+  expect(run('grade', lesson, '--attempt').code).toBe(2);
+  expect(run('grade', 'demo/units/skerry-three.json')).toMatchObject({
+    code: 1,
+    err: 'demo/units/skerry-three.json: expected a lesson',
+  });
+  expect(run('grade', lesson, '--answers', 'no/such.json').code).toBe(1);
 });

@@ -1,8 +1,9 @@
 import { check } from './check';
+import { grade } from './grade';
 import { inspect } from './inspect';
 
 /** The command named first, with what follows; its number is the exit code. */
-const commands = { check, inspect };
+const commands = { check, grade, inspect };
 
 const [name, ...args] = process.argv.slice(2);
 const command = commands[name as keyof typeof commands];
