@@ -147,7 +147,7 @@ const bytesOf = (file: string): Uint8Array => {
   try {
     return new Uint8Array(readFileSync(file));
   } catch (error) {
-    throw new Error(`${file}: can't be read: ${error instanceof Error ? error.message : ''}`);
+    throw new Error(`${file}: can't be read`, { cause: error });
   }
 };
 

@@ -167,7 +167,7 @@ test('the power moves only while it turns, and each frame leaves room', async ()
   await b.open(run.at('/teach/apply/skerry-three'));
   await b.driver.wait(
     async () => (await b.driver.findElements(By.css('.section-flow'))).length > 4,
-    8000,
+    PATIENCE_MS,
   );
   const offsets = () =>
     b.driver.executeScript<string>(

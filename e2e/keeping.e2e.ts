@@ -71,7 +71,7 @@ test('a prediction that is typed, and the step, survive a reload; answers of two
   await b.press('button', 'Begin');
   const field = await b.driver.wait(
     async () => (await b.driver.findElements(By.css('.prediction-number input')))[0],
-    8000,
+    PATIENCE_MS,
   );
   await field!.sendKeys('1', ',', '5');
   await b.press('radio', 'a guess');

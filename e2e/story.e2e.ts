@@ -247,7 +247,7 @@ test('deleting a lesson can be undone; a duplicate is a lesson of its own', asyn
   await b.press('button', 'Undo');
   await b.driver.wait(
     async () => (await b.count('heading', 'The slip at quay two (copy)')) === 1,
-    4000,
+    PATIENCE_MS,
   );
 });
 

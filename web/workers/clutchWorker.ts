@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import type { ClutchPack, Duty } from '../../core/clutch';
 import type { EngagementPoint, EngagementResult, SlipTest } from '../../core/shift';
 import type {
@@ -8,16 +7,20 @@ import type {
   PackReport,
   StartInARow,
 } from './protocol';
+import type { Tell } from './tellers';
 import { withWorker } from './withWorker';
 
 /** Engagements, shop tests and hot packs, away from the page. Cancelling ends the worker at once. */
 const start = (): Worker =>
   new Worker(new URL('./clutch.worker.ts', import.meta.url), { type: 'module' });
 
-const run = <T>(work: (worker: ClutchWorker) => unknown, signal: AbortSignal): Promise<T> =>
+const run = <T>(
+  work: (worker: ClutchWorker, tell: Tell) => unknown,
+  signal: AbortSignal,
+): Promise<T> =>
   withWorker<ClutchWorker, T>(
     start(),
-    async (worker) => (await work(worker as unknown as ClutchWorker)) as T,
+    async (worker, tell) => (await work(worker as unknown as ClutchWorker, tell)) as T,
     signal,
   );
 
@@ -55,7 +58,10 @@ export async function runEngagementSweep(
 ): Promise<void> {
   await Promise.all(
     Array.from({ length: WORKERS }, (_v, index) =>
-      run<void>((worker) => worker.sweep(request, { index, of: WORKERS }, proxy(onPoint)), signal),
+      run<void>(
+        (worker, tell) => worker.sweep(request, { index, of: WORKERS }, tell(onPoint)),
+        signal,
+      ),
     ),
   );
 }

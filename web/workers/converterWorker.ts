@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import type { FitStep, StreamlineModel, TableModel } from '../../core/converter';
 import type { LaunchResult, SweepPoint } from '../../core/vehicle';
 import type { ConverterWorker, LaunchRequest, SweepRequest } from './protocol';
@@ -23,8 +22,8 @@ export const runSweep = (
 ): Promise<void> =>
   withWorker<ConverterWorker, void>(
     start(),
-    async (worker) => {
-      await worker.sweep(request, proxy(onPoint));
+    async (worker, tell) => {
+      await worker.sweep(request, tell(onPoint));
     },
     signal,
   );
@@ -38,8 +37,8 @@ export const runFit = (
 ): Promise<void> =>
   withWorker<ConverterWorker, void>(
     start(),
-    async (worker) => {
-      await worker.fit(table, from, proxy(onStep));
+    async (worker, tell) => {
+      await worker.fit(table, from, tell(onStep));
     },
     signal,
   );

@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import type { SectionDrawing } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
 import type { DrawingWorker } from './protocol';
@@ -20,7 +19,7 @@ export const layOutSection = (
 ): Promise<SectionDrawing> =>
   withWorker<DrawingWorker, SectionDrawing>(
     start(),
-    async (worker): Promise<SectionDrawing> =>
-      await worker.sectionDrawing(unit, keep, proxy(onFirst)),
+    async (worker, tell): Promise<SectionDrawing> =>
+      await worker.sectionDrawing(unit, keep, tell(onFirst)),
     signal,
   );

@@ -1,4 +1,4 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { wrap, type Remote } from 'comlink';
 import type {
   Answer,
   DeskEntry,
@@ -21,6 +21,7 @@ import type {
   Progress,
   ShiftTraces,
 } from './protocol';
+import { tellers, type Tell } from './tellers';
 import { withWorker } from './withWorker';
 
 /** Symptom tables and cases, away from the page. Cancelling ends the worker at once. */
@@ -28,7 +29,7 @@ const start = (): Worker =>
   new Worker(new URL('./fault.worker.ts', import.meta.url), { type: 'module' });
 
 const run = <T>(
-  work: (worker: Remote<FaultWorker>) => Promise<T>,
+  work: (worker: Remote<FaultWorker>, tell: Tell) => Promise<T>,
   signal: AbortSignal,
 ): Promise<T> => withWorker<FaultWorker, T>(start(), work, signal);
 
@@ -39,7 +40,7 @@ export const pairsOf = (
   unit: Unit,
   signal: AbortSignal,
   onStep: (step: Progress) => void,
-): Promise<SymptomRow[]> => run((worker) => worker.pairs(unit, proxy(onStep)), signal);
+): Promise<SymptomRow[]> => run((worker, tell) => worker.pairs(unit, tell(onStep)), signal);
 
 export const reportOn = (faultCase: FaultCase, signal: AbortSignal): Promise<CaseReport> =>
   run((worker) => worker.report(faultCase), signal);
@@ -69,16 +70,19 @@ export async function openDesk(
 ): Promise<DeskSession> {
   const worker = start();
   const remote = wrap<FaultWorker>(worker);
+  const { tell, close } = tellers();
   const failed = new Promise<never>((_done, fail) => {
     worker.addEventListener('error', (e) => fail(new Error(e.message || 'worker failed')));
     signal.addEventListener('abort', () => {
       worker.terminate();
+      close();
       fail(new DOMException('cancelled', 'AbortError'));
     });
   });
   // Closing the session later is no failure of anything that waits.
   failed.catch(() => undefined);
-  const opened = await Promise.race([remote.open(faultCase, proxy(onStep)), failed]);
+  const opened = await Promise.race([remote.open(faultCase, tell(onStep)), failed]);
+  close();
   return {
     ...opened,
     read: (check) => Promise.race([remote.read(check), failed]),

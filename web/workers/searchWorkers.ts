@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import type { FoundTeeth, SearchStep, ToothSearch } from '../../core/geartrain';
 import type { SearchWorker } from './protocol';
 import { withWorker } from './withWorker';
@@ -20,7 +19,7 @@ export async function searchInWorkers(
 ): Promise<void> {
   const of = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency - 1));
   const steps: SearchStep[] = Array.from({ length: of }, () => ({ tried: 0, share: 0, found: [] }));
-  const tell = (index: number, step: SearchStep) => {
+  const put = (index: number, step: SearchStep) => {
     steps[index] = step;
     onStep({
       tried: steps.reduce((sum, s) => sum + s.tried, 0),
@@ -32,11 +31,11 @@ export async function searchInWorkers(
     steps.map((_s, index) =>
       withWorker<SearchWorker, void>(
         start(),
-        async (worker) => {
+        async (worker, tell) => {
           await worker.searchTeeth(
             search,
             { index, of },
-            proxy((step: SearchStep) => tell(index, step)),
+            tell((step: SearchStep) => put(index, step)),
           );
         },
         signal,

@@ -1,20 +1,26 @@
 import { wrap, type Remote } from 'comlink';
+import { tellers, type Tell } from './tellers';
 
-/** Starts a worker for one piece of work and ends it afterwards; ending it early cancels the work. */
+/**
+ * Starts a worker for one piece of work and ends it afterwards; ending it early cancels the work.
+ * @param work is handed what makes functions that the worker can call
+ */
 export async function withWorker<W, T>(
   worker: Worker,
-  work: (remote: Remote<W>) => Promise<T>,
+  work: (remote: Remote<W>, tell: Tell) => Promise<T>,
   signal?: AbortSignal,
 ): Promise<T> {
+  const { tell, close } = tellers();
   try {
     return await new Promise<T>((done, fail) => {
       worker.addEventListener('error', (event) =>
         fail(new Error(event.message || 'worker failed')),
       );
       signal?.addEventListener('abort', () => fail(new DOMException('cancelled', 'AbortError')));
-      work(wrap<W>(worker)).then(done, fail);
+      work(wrap<W>(worker), tell).then(done, fail);
     });
   } finally {
     worker.terminate();
+    close();
   }
 }
