@@ -18,7 +18,11 @@ const devtools = () => b.driver as unknown as Devtools;
 
 /** Listeners that scripts have registered and that are still there. */
 async function listeners(): Promise<number> {
-  await devtools().sendDevToolsCommand('HeapProfiler.collectGarbage', {});
+  // What one pass finds free may free more in the next.
+  for (let pass = 0; pass < 3; pass++) {
+    await devtools().sendDevToolsCommand('HeapProfiler.collectGarbage', {});
+    await b.driver.sleep(250);
+  }
   const said = (await devtools().sendAndGetDevToolsCommand('Performance.getMetrics', {})) as {
     metrics: { name: string; value: number }[];
   };
@@ -60,8 +64,8 @@ test('going round all screens again and again leaves no listener behind', async 
   await round();
   const after = await listeners();
   process.stdout.write(`listeners: ${before}, and ${after} after ${ROUTES.length} more screens\n`);
-  // Not one for every second screen; a few come and go with what a screen shows last.
-  expect(after).toBeLessThan(before + ROUTES.length);
+  // A few come and go with what a screen shows last.
+  expect(after).toBeLessThan(before + 5);
 });
 
 test('a unit at every limit of the format: no press waits for all of it to be drawn', async () => {

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { releaseProxy, wrap, type Remote } from 'comlink';
 import type {
   Answer,
   DeskEntry,
@@ -74,6 +74,7 @@ export async function openDesk(
   const failed = new Promise<never>((_done, fail) => {
     worker.addEventListener('error', (e) => fail(new Error(e.message || 'worker failed')));
     signal.addEventListener('abort', () => {
+      remote[releaseProxy]();
       worker.terminate();
       close();
       fail(new DOMException('cancelled', 'AbortError'));

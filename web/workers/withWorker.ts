@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { releaseProxy, wrap, type Remote } from 'comlink';
 import { tellers, type Tell } from './tellers';
 
 /**
@@ -11,15 +11,18 @@ export async function withWorker<W, T>(
   signal?: AbortSignal,
 ): Promise<T> {
   const { tell, close } = tellers();
+  const remote = wrap<W>(worker);
   try {
     return await new Promise<T>((done, fail) => {
       worker.addEventListener('error', (event) =>
         fail(new Error(event.message || 'worker failed')),
       );
       signal?.addEventListener('abort', () => fail(new DOMException('cancelled', 'AbortError')));
-      work(wrap<W>(worker), tell).then(done, fail);
+      work(remote, tell).then(done, fail);
     });
   } finally {
+    // Unless it is let go of, the page holds on to a worker that was ended.
+    remote[releaseProxy]();
     worker.terminate();
     close();
   }
