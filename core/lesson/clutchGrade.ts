@@ -11,7 +11,6 @@ import {
   type Adjustment,
   type Clutch,
 } from '../clutch';
-import { allowedAround } from './converterKey';
 import { misadjusted } from './clutchSetup';
 import {
   clutchKey,
@@ -25,6 +24,7 @@ import {
 } from './clutchKey';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './clutchQuestion';
 import type { Misconception } from './misconceptions';
+import { within } from './questionParts';
 
 /** Parts of an answer about a clutch. */
 export type ClutchPart =
@@ -168,8 +168,7 @@ function held(
   }
   if (key.kind !== 'will-it-hold') throw new Error(`clutchGrader: key "${key.kind}" does not fit`);
   const near = (wanted: number) =>
-    answer.value !== undefined &&
-    Math.abs(answer.value - wanted) <= allowedAround(wanted, question.tolerance);
+    answer.value !== undefined && within(question.tolerance, wanted, answer.value);
   const code: Misconception | null = near(key.value / 2)
     ? 'counts-one-face'
     : near(key.asNew) && !near(key.value)
@@ -278,8 +277,7 @@ function upgradedTo(
   }
   if (key.kind !== 'carried') throw new Error(`clutchGrader: key "${key.kind}" does not fit`);
   const near = (wanted: number) =>
-    answer.value !== undefined &&
-    Math.abs(answer.value - wanted) <= allowedAround(wanted, tolerance);
+    answer.value !== undefined && within(tolerance, wanted, answer.value);
   const before = packTorque(pack!, pack!.pressure);
   const after = upgraded(pack!, upgrade);
   const now = packTorque(after, after.pressure);

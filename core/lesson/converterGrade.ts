@@ -1,7 +1,6 @@
 import { characteristicOf, engineModel, matchEngine } from '../converter';
 import { monotoneCurve } from '../numerics';
 import {
-  allowedAround,
   converterKey,
   measured,
   type ConverterKey,
@@ -18,6 +17,7 @@ import {
   type SketchQuestion,
 } from './converterQuestion';
 import type { Misconception } from './misconceptions';
+import { within } from './questionParts';
 
 /** Parts of an answer about a converter: of a sketch its ends, its shape, its crossing and the area between. */
 export type ConverterPart =
@@ -120,8 +120,7 @@ function operated(
     converter: characteristicOf(rig.converter)!,
   };
   const value = measured(question.measure, models, answer, rig.converter.lockUpCapacity ?? 0);
-  const allowed = allowedAround(question.target, question.tolerance);
-  const right = value !== null && Math.abs(value - question.target) <= allowed;
+  const right = value !== null && within(question.tolerance, question.target, value);
   const multiplies = question.measure === 'torque-ratio' && question.target > 1.05;
   const coupled = value !== null && multiplies && value < 1.02;
   return {
@@ -140,8 +139,7 @@ function read(
   right: number,
   given: number,
 ): Judged {
-  const near = (wanted: number) =>
-    Math.abs(given - wanted) <= allowedAround(wanted, question.tolerance);
+  const near = (wanted: number) => within(question.tolerance, wanted, given);
   const match = matchEngine(
     engineModel(rig.engine),
     characteristicOf(rig.converter)!,
@@ -210,10 +208,7 @@ function predicted(
 ): Judged {
   const parts: ConverterGradedPart[] = [
     { part: 'way', right: answer.way === key.way },
-    {
-      part: 'value',
-      right: Math.abs(answer.value - key.after) <= allowedAround(key.after, tolerance),
-    },
+    { part: 'value', right: within(tolerance, key.after, answer.value) },
   ];
   if (answer.way === key.way) return { parts, misconception: null };
   return { parts, misconception: wrongWay(of, change, key.way) };

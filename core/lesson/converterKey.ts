@@ -26,6 +26,7 @@ import type {
   StallChange,
   Way,
 } from './converterQuestion';
+import { allowedAround } from './questionParts';
 
 /** The right answers to questions about a converter, computed from the models at the moment they are asked for. */
 export type ConverterKey =
@@ -116,12 +117,6 @@ export function measured(
       return match.heatKw;
   }
 }
-
-export const allowedAround = (
-  value: number,
-  tolerance: { kind: 'percent' | 'absolute'; value: number },
-): number =>
-  tolerance.kind === 'percent' ? (Math.abs(value) * tolerance.value) / 100 : tolerance.value;
 
 /** Throttle and turbine steps of the search for one setting that meets a target. */
 const TRIED = 24;

@@ -1,6 +1,7 @@
 import type { GearSetSetup } from '../geartrain';
 import { answerKey, type AnswerKey, type QuestionFault } from './answerKey';
-import { recognise, sameRoles, withinTolerance, type Misconception } from './misconceptions';
+import { recognise, sameRoles, type Misconception } from './misconceptions';
+import { within } from './questionParts';
 import type { SetAnswer, SetQuestion } from './question';
 
 /** How an answer compares with the model's, part by part. */
@@ -35,7 +36,7 @@ function gradeParts(question: SetQuestion, key: AnswerKey, answer: SetAnswer): G
   if (question.kind === 'number' && key.kind === 'number' && answer.kind === 'number') {
     const value = {
       part: 'value' as const,
-      right: withinTolerance(question, key.value, answer.value),
+      right: within(question.tolerance, key.value, answer.value),
     };
     if (!question.direction) return [value];
     return [value, { part: 'direction', right: answer.direction === key.direction }];

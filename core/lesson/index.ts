@@ -108,12 +108,7 @@ export {
   type QuestionFault,
   type RoleAnswer,
 } from './answerKey';
-export {
-  believedNumbers,
-  MISCONCEPTIONS,
-  withinTolerance,
-  type Misconception,
-} from './misconceptions';
+export { believedNumbers, MISCONCEPTIONS, type Misconception } from './misconceptions';
 export { grade, type Grade, type GradeResult } from './grade';
 export { setupForStudent, type VariantSeed } from './variant';
 export {

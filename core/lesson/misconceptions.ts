@@ -1,17 +1,8 @@
-import {
-  SAME_ANSWER,
-  divide,
-  fraction,
-  negate,
-  ONE,
-  signOf,
-  add,
-  toNumber,
-  type Fraction,
-} from '../numerics';
+import { divide, fraction, negate, ONE, signOf, add, toNumber, type Fraction } from '../numerics';
 import { solveSet, toothRatio, type GearSetSetup, type Roles } from '../geartrain';
 import { numberFromRatio, type AnswerKey, type RoleAnswer } from './answerKey';
 import type { ChoiceQuestion, NumberQuestion, SetAnswer, SetQuestion } from './question';
+import { within } from './questionParts';
 
 /**
  * What learners get wrong, each with the number or choice that gives it away. The wrong numbers are computed
@@ -116,20 +107,13 @@ function recogniseNumber(
   key: AnswerKey & { kind: 'number' },
   answer: SetAnswer & { kind: 'number' },
 ): Misconception | null {
-  if (withinTolerance(question, key.value, answer.value)) {
+  if (within(question.tolerance, key.value, answer.value)) {
     return question.direction && answer.direction !== key.direction ? 'wrong-sign' : null;
   }
   const match = believedNumbers(question, setup, key.value).find((b) =>
-    withinTolerance(question, b.value, answer.value),
+    within(question.tolerance, b.value, answer.value),
   );
   return match?.code ?? null;
-}
-
-/** Inside the instructor's tolerance; the limits themselves count as inside. */
-export function withinTolerance(question: NumberQuestion, right: number, given: number): boolean {
-  const { kind, value } = question.tolerance;
-  const allowed = kind === 'percent' ? (Math.abs(right) * value) / 100 : value;
-  return Math.abs(given - right) <= allowed + Math.abs(right) * SAME_ANSWER;
 }
 
 /** Every wrong number this question is known to draw, most telling first. */
@@ -163,7 +147,7 @@ export function believedNumbers(
     );
   }
   return [...plain, ...own].filter(
-    (b) => Number.isFinite(b.value) && !withinTolerance(question, right, b.value),
+    (b) => Number.isFinite(b.value) && !within(question.tolerance, right, b.value),
   );
 }
 

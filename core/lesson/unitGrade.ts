@@ -1,6 +1,7 @@
 import { memberRoles, solveUnit, type Unit } from '../geartrain';
-import { SAME_ANSWER, signOf, toNumber } from '../numerics';
+import { signOf, toNumber } from '../numerics';
 import type { Misconception } from './misconceptions';
+import { allowedAround } from './questionParts';
 import {
   unitKey,
   rowsAlike,
@@ -168,8 +169,7 @@ function rowOutcome(
   if (!key.ratio) return { parts: [outcome], misconception: null };
   const size = Math.abs(toNumber(key.ratio));
   const given = answer.ratio ?? NaN;
-  const { kind, value } = question.tolerance;
-  const allowed = (kind === 'percent' ? (size * value) / 100 : value) + size * SAME_ANSWER;
+  const allowed = allowedAround(size, question.tolerance);
   const near = (wanted: number) => Math.abs(given - wanted) <= allowed;
   const way = signOf(key.ratio) > 0 ? 'same' : 'opposite';
   const parts: UnitGradedPart[] = [
