@@ -62,6 +62,17 @@ test('the first start brings the demo world; the second leaves things as they ar
   expect(again.store.getState().library.byId['hold-one-drive-one']?.lesson.title).toBe('Mine now');
 });
 
+test('a first start that was cut off goes on; what was changed meanwhile is not written over', async () => {
+  const { services, store, keyValue } = setUp();
+  // The demo world was shown and written, a lesson changed, and then the page went before it was noted.
+  await startUp(store, services, false);
+  await store.dispatch(save('Mine now', 1)).unwrap();
+  await keyValue.remove('setting:demo-seeded');
+  const again = setUp(keyValue);
+  await startUp(again.store, again.services, false);
+  expect(again.store.getState().library.byId['hold-one-drive-one']?.lesson.title).toBe('Mine now');
+});
+
 test('reset demo writes over its own ids only', async () => {
   const { services, store } = setUp();
   await startUp(store, services, false);

@@ -4,6 +4,7 @@ import { keptForNow, libraryFailed, libraryLoaded, workLost } from '../lessons/l
 import type { LessonRecord, Loaded } from '../storage/documentStore';
 import { modelsLoaded } from '../models/modelsSlice';
 import { DEMO_ORDER } from './demoOrder';
+import type { DemoWorld } from './demoWorld';
 import type { Services } from './services';
 import { defaultSettings, readSettings, settingsLoaded } from './settingsSlice';
 import type { AppStore } from './store';
@@ -40,23 +41,29 @@ export async function startUp(
     onSettings();
     if ((await documents.readSetting(SEEDED)) !== true) {
       store.dispatch(workLost(marks.kept()));
-      await putDemoWorld(services);
+      // It is shown at once, and written meanwhile.
+      const demo = asLoaded(await services.loadDemo(), FIRST_REVISION);
+      show(store, demo);
+      const allNew = await documents.putFirst(demo);
       await documents.saveSetting(SEEDED, true);
-    }
-    show(store, await documents.load());
+      if (!allNew) show(store, await documents.load());
+    } else show(store, await documents.load());
     if (await services.passing()) store.dispatch(keptForNow());
   } catch (error) {
-    const demo = await services.loadDemo();
-    const { lessons, attempts } = demo;
-    show(store, {
-      lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision: 0, changed: false })),
-      attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
-      models: demo.models,
-      unreadable: [],
-    });
+    show(store, asLoaded(await services.loadDemo(), 0));
     store.dispatch(libraryFailed(reasonOf(error)));
   }
 }
+
+/** Every later save has a revision by the clock. */
+const FIRST_REVISION = 1;
+
+const asLoaded = ({ lessons, attempts, models }: DemoWorld, revision: number): Loaded => ({
+  lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision, changed: false })),
+  attempts: attempts.map((attempt) => ({ attempt, source: 'demo' })),
+  models,
+  unreadable: [],
+});
 
 const answered = <T>(task: Promise<T>, ms: number): Promise<T> =>
   Promise.race([

@@ -50,6 +50,8 @@ export interface Loaded {
 
 export interface DocumentStore {
   load(): Promise<Loaded>;
+  /** Writes each where nothing stands yet. @returns whether nothing stood anywhere */
+  putFirst(documents: Omit<Loaded, 'unreadable'>): Promise<boolean>;
   /** @param baseRevision the revision the change was made on; 0 for a new lesson */
   saveLesson(record: Omit<LessonRecord, 'revision'>, baseRevision: number): Promise<SaveResult>;
   readLesson(id: string): Promise<LessonRecord | null>;
@@ -133,6 +135,18 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
         else put(attempts, key, attemptRecord(values[k]));
       });
       return { lessons, attempts, models, unreadable };
+    },
+    async putFirst({ lessons, attempts, models }) {
+      const put = (key: string, value: LessonRecord | AttemptRecord | Model) =>
+        store.change<boolean>(key, (stored) =>
+          stored === null ? { do: 'write', value, result: true } : { do: 'nothing', result: false },
+        );
+      const were = await Promise.all([
+        ...lessons.map((record) => put(LESSON + record.lesson.id, record)),
+        ...attempts.map((record) => put(ATTEMPT + record.attempt.id, record)),
+        ...models.map((model) => put(keyOf(model), model)),
+      ]);
+      return were.every(Boolean);
     },
     readLesson: async (id) => lessonRecord(await store.get(LESSON + id)),
     saveLesson: (record, baseRevision) =>
