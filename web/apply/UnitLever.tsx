@@ -20,6 +20,8 @@ const BOTTOM = 26;
 /** Room for names and numbers beside each lever. */
 const NAMES = 128;
 const NUMBERS = 62;
+/** Below this a lever's words would lie over one another: the drawing scrolls instead. */
+const LEAST_SLOT = NAMES + NUMBERS + 50;
 
 /** The lever diagram of a whole unit: one lever where the sets share enough members, else one each, linked. */
 export function UnitLever({ unit, solution, roles }: Props) {
@@ -42,7 +44,8 @@ export function UnitLever({ unit, solution, roles }: Props) {
         .join(', '),
     )
     .join('. ');
-  const slot = width / levers.length;
+  const drawn = Math.max(width, levers.length * LEAST_SLOT);
+  const slot = drawn / levers.length;
   const frames = levers.map((lever, k) => ({
     lever,
     left: k * slot + NAMES,
@@ -50,9 +53,15 @@ export function UnitLever({ unit, solution, roles }: Props) {
     y: (place: number) => TOP + place * (height - TOP - BOTTOM),
   }));
   return (
-    <div ref={box} className="lever unit-lever">
+    <div
+      ref={box}
+      className="lever unit-lever"
+      {...(drawn > width
+        ? { tabIndex: 0, role: 'region', 'aria-label': t('apply.views.lever') }
+        : {})}
+    >
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label={t('bench.leverShows', { words })}>
+        <svg width={drawn} height={height} role="img" aria-label={t('bench.leverShows', { words })}>
           {linksOf(frames).map(({ from, to }, k) => (
             <path key={k} className="lever-link" d={`M${from.x} ${from.y}L${to.x} ${to.y}`} />
           ))}
