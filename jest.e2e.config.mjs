@@ -4,7 +4,7 @@ export default {
   ...base,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.e2e.ts'],
-  testTimeout: 90_000,
+  testTimeout: 180_000,
   // One more than there are cores: a browser that waits for a hand leaves its core idle.
   maxWorkers: 3,
 };

@@ -11,7 +11,7 @@ import { startServer } from './server';
 const LONG = process.env['TORTURE'] === 'long';
 const rounds = (few: number, many: number) => (LONG ? many : few);
 /** ms that a test may take. */
-const MOST = LONG ? 3_600_000 : 90_000;
+const MOST = LONG ? 3_600_000 : 300_000;
 
 interface Devtools {
   sendDevToolsCommand(command: string, parameters: object): Promise<void>;
