@@ -1,8 +1,9 @@
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { signerFrom, type Signer } from '../../core/lesson';
 import type { KeyValueStore } from './keyValueStore';
+import { settingKey } from './settingsIn';
 
-const KEY = 'setting:device-key';
+const KEY = settingKey('device-key');
 
 /** Kept in the browser's database: a pair whose secret can't be read out, or, over plain http, 32 bytes. */
 type Kept = CryptoKeyPair | Uint8Array;

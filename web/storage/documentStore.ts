@@ -8,6 +8,7 @@ import {
 } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
 import type { Decision, KeyValueStore } from './keyValueStore';
+import { settingsIn, type SettingsStore } from './settingsIn';
 
 /**
  * Lessons, attempts, models and pictures over a key–value store. One rule for every kind: a save names what it was made
@@ -48,7 +49,7 @@ export interface Loaded {
   readonly unreadable: string[];
 }
 
-export interface DocumentStore {
+export interface DocumentStore extends SettingsStore {
   load(): Promise<Loaded>;
   /** Writes each where nothing stands yet. @returns whether nothing stood anywhere */
   putFirst(documents: Omit<Loaded, 'unreadable'>): Promise<boolean>;
@@ -72,15 +73,12 @@ export interface DocumentStore {
   /** A lesson as it was when somebody began it. */
   keepVersion(hash: string, lesson: Lesson): Promise<void>;
   readVersion(hash: string): Promise<Lesson | null>;
-  readSetting(name: string): Promise<unknown>;
-  saveSetting(name: string, value: unknown): Promise<void>;
 }
 
 const LESSON = 'lesson:';
 const ATTEMPT = 'attempt:';
 const MEDIA = 'media:';
 const VERSION = 'version:';
-const SETTING = 'setting:';
 /** `unit:`, `converter:` and so on. */
 const prefixOf = (kind: ModelKind): string => `${kind.slice('fair-sprocket/'.length)}:`;
 const keyOf = (model: Model): string => prefixOf(model.format) + model.id;
@@ -228,8 +226,7 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
       const opened = openValue(await store.get(VERSION + hash), 'fair-sprocket/lesson');
       return opened.ok ? opened.document : null;
     },
-    readSetting: (name) => store.get(SETTING + name),
-    saveSetting: (name, value) => store.set(SETTING + name, value),
+    ...settingsIn(store),
   };
 }
 

@@ -1,7 +1,6 @@
 import type { DocumentStore } from './documentStore';
 import type { KeyValueStore } from './keyValueStore';
-
-const SETTING = 'setting:';
+import { settingsIn } from './settingsIn';
 
 /**
  * The store of documents with everything that checks them is loaded when the first document is asked for, so that the
@@ -15,11 +14,7 @@ export function lazyDocuments(store: KeyValueStore, now: () => number): Document
     loaded.catch(() => (loaded = null));
     return loaded;
   };
-  const settings: Pick<DocumentStore, 'readSetting' | 'saveSetting'> = {
-    readSetting: (name) => store.get(SETTING + name),
-    saveSetting: (name, value) => store.set(SETTING + name, value),
-  };
-  return new Proxy(settings as DocumentStore, {
+  return new Proxy(settingsIn(store) as DocumentStore, {
     get:
       (known, name: keyof DocumentStore) =>
       (...given: never[]) =>

@@ -77,7 +77,7 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
       </table>
       {left > 0 && (
         <Button onClick={() => setShown(shown + MOST_GROUPS)}>
-          {t('apply.more', { count: Math.min(left, MOST_GROUPS) })}
+          {t('apply.showMore', { count: Math.min(left, MOST_GROUPS) })}
         </Button>
       )}
       <Button onClick={() => setSearching(true)}>{t('search.open')}</Button>
