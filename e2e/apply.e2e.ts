@@ -23,7 +23,7 @@ const shows = async (text: string) =>
     });
 
 test('a unit is opened, its section drawn, and a row of the chart put on the bench', async () => {
-  await b.open(run.at('/teach/models/units'));
+  await b.visit(run.at('/teach/models/units'));
   await b.press('link', 'Skerry three-speed');
   await shows('2.44 exactly 61/25 same way');
   await b.role('button', 'C1, Forward clutch: applied');
@@ -34,7 +34,7 @@ test('a unit is opened, its section drawn, and a row of the chart put on the ben
 });
 
 test('elements are switched on the drawing, by mouse and by key; one-way clutches are not', async () => {
-  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.visit(run.at('/teach/apply/skerry-three'));
   await shows('2.44');
   const band = await b.role('button', 'B1, Second band: open');
   await b.driver.executeScript('arguments[0].focus()', band);
@@ -49,7 +49,7 @@ test('elements are switched on the drawing, by mouse and by key; one-way clutche
 });
 
 test('drive and coast: a one-way clutch alone gives no engine braking', async () => {
-  await b.open(run.at('/teach/apply/harbour-trainer'));
+  await b.visit(run.at('/teach/apply/harbour-trainer'));
   await shows('2.44');
   await b.driver.actions().sendKeys('c').perform();
   await shows('neutral');
@@ -62,7 +62,7 @@ test('drive and coast: a one-way clutch alone gives no engine braking', async ()
 });
 
 test('a wide unit is laid out away from the page, and scrolls instead of shrinking', async () => {
-  await b.open(run.at('/teach/apply/ferry-dual'));
+  await b.visit(run.at('/teach/apply/ferry-dual'));
   await shows('9.86');
   await b.driver.wait(
     async () => (await b.driver.findElements(By.css('.section-view'))).length === 1,
@@ -75,7 +75,7 @@ test('a wide unit is laid out away from the page, and scrolls instead of shrinki
 });
 
 test('units go out and come in as files; a broken one is refused with its paths', async () => {
-  await b.open(run.at('/teach/models/units'));
+  await b.visit(run.at('/teach/models/units'));
   const first = await b.driver.findElement(By.xpath('(//li//button[contains(., "Export")])[1]'));
   await first.click();
   const file = await downloaded(b, '.unit.json');
@@ -93,7 +93,7 @@ test('units go out and come in as files; a broken one is refused with its paths'
 });
 
 test('the chart is changed by key on the bench, and put back or kept', async () => {
-  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.visit(run.at('/teach/apply/skerry-three'));
   await shows('2.44');
   const cell = await b.role('button', /^C2 in D 1:/);
   await b.driver.executeScript('arguments[0].focus()', cell);
@@ -110,7 +110,7 @@ test('the chart is changed by key on the bench, and put back or kept', async () 
 });
 
 test('the selector lever drives it, and plus and minus shift', async () => {
-  await b.open(run.at('/teach/apply/quay-four'));
+  await b.visit(run.at('/teach/apply/quay-four'));
   await b.press('radio', 'R');
   await shows('−2.17');
   await b.press('radio', 'D');
@@ -123,7 +123,7 @@ test('the selector lever drives it, and plus and minus shift', async () => {
 });
 
 test('lever, end view, derivation, power and what else are one click away', async () => {
-  await b.open(run.at('/teach/apply/lighter-six'));
+  await b.visit(run.at('/teach/apply/lighter-six'));
   await b.press('radio', 'Lever diagram');
   await b.role('img', /Slow carrier 0\.67/);
   await b.press('radio', 'P2 end');
@@ -144,14 +144,14 @@ test('lever, end view, derivation, power and what else are one click away', asyn
 });
 
 test('other teeth are searched in workers, cancelled, and kept as a unit', async () => {
-  await b.open(run.at('/teach/apply/ferry-dual'));
+  await b.visit(run.at('/teach/apply/ferry-dual'));
   await b.press('radio', 'What else');
   await b.press('button', 'Other teeth for it');
   await b.press('button', 'Search');
   await b.see(/tried/);
   await b.press('button', 'Cancel');
   await b.role('button', 'Search');
-  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.visit(run.at('/teach/apply/skerry-three'));
   await b.press('radio', 'What else');
   await b.press('button', 'Other teeth for it');
   await b.fill('spinbutton', /Wanted ratio, D 1/, '2.6');
@@ -164,7 +164,7 @@ test('other teeth are searched in workers, cancelled, and kept as a unit', async
 });
 
 test('the power moves only while it turns, and each frame leaves room', async () => {
-  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.visit(run.at('/teach/apply/skerry-three'));
   await b.driver.wait(
     async () => (await b.driver.findElements(By.css('.section-flow'))).length > 4,
     PATIENCE_MS,

@@ -20,7 +20,7 @@ const choose = async (name: string, option: string) => {
 };
 
 test('third and reverse gone, the others good: only what works in both and in no good range is left', async () => {
-  await b.open(run.at('/teach/faults/atlas'));
+  await b.visit(run.at('/teach/faults/atlas'));
   await choose('Unit', 'Skerry three-speed');
   await b.see('Skerry three-speed');
   await choose('Seen in R', 'neutral');
@@ -37,7 +37,7 @@ test('third and reverse gone, the others good: only what works in both and in no
 });
 
 test('a fault shows what looks like it and the check that splits them; the table goes out', async () => {
-  await b.open(run.at('/teach/faults/atlas'));
+  await b.visit(run.at('/teach/faults/atlas'));
   await b.press('button', /look alike: C1/);
   await b.press('button', 'C1, Forward clutch: will not come on');
   await b.see('On the road these look just like it:');

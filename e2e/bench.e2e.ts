@@ -27,7 +27,7 @@ const key = (...keys: string[]) =>
     .perform();
 
 beforeEach(async () => {
-  await b.open(run.at('/teach/ratio'));
+  await b.visit(run.at('/teach/ratio'));
 });
 
 test('roles by radio, by the drawing and by the table', async () => {

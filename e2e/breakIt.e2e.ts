@@ -20,7 +20,7 @@ const choose = async (option: string) => {
 };
 
 test('apply bench: a one-way clutch that does not hold leaves first in neutral; seized it brakes', async () => {
-  await b.open(run.at('/teach/apply/skerry-three'));
+  await b.visit(run.at('/teach/apply/skerry-three'));
   await b.see('exactly 61/25');
   await choose('F1: will not hold');
   await b.see('The chart stays that of the sound unit');
@@ -35,7 +35,7 @@ test('apply bench: a one-way clutch that does not hold leaves first in neutral; 
 });
 
 test('ratio bench: the brake lets go, and two parts seize', async () => {
-  await b.open(run.at('/teach/ratio'));
+  await b.visit(run.at('/teach/ratio'));
   await b.see('3.33');
   await choose('two parts seize together');
   await b.see('1.00');
@@ -46,7 +46,7 @@ test('ratio bench: the brake lets go, and two parts seize', async () => {
 });
 
 test('pack bench: a plate left out opens the clearance, and nothing broken is kept', async () => {
-  await b.open(run.at('/teach/clutch/packs'));
+  await b.visit(run.at('/teach/clutch/packs'));
   await b.see('nearest to the middle');
   await choose('one friction plate left out');
   await b.see('While it is broken the plates only show.');
@@ -58,10 +58,10 @@ test('pack bench: a plate left out opens the clearance, and nothing broken is ke
 });
 
 test('converter and clutch benches break by their own switches', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   const stator = await b.role('combobox', /[Ss]tator/);
   await stator.sendKeys(Key.ARROW_DOWN, Key.ENTER);
   await b.see(/stator/i);
-  await b.open(run.at('/teach/clutch'));
+  await b.visit(run.at('/teach/clutch'));
   await b.see('clamps');
 });

@@ -17,6 +17,8 @@ export interface Browser {
   open(url: string): Promise<void>;
   /** To another screen as a link of the application goes there: the page stays. */
   go(route: string): Promise<void>;
+  /** Is at this address with nothing begun there: by a link where the application is open, which is quicker, or else opened. */
+  visit(url: string): Promise<void>;
   /** The element with this role and accessible name; waits for it, fails when there are several. */
   role(role: string, name?: string | RegExp): Promise<WebElement>;
   /** How many elements have this role and name now. */
@@ -166,26 +168,48 @@ export async function openBrowser({
 
   const text = () => driver.executeScript<string>('return document.body.innerText');
 
+  const open = async (url: string) => {
+    await driver.get(url);
+    await driver.wait(
+      () => driver.executeScript<boolean>('return !!document.querySelector("main")'),
+      PATIENCE_MS,
+    );
+  };
+  const go = (route: string) =>
+    driver.executeScript<void>(
+      `const state = { usr: null, key: String(Math.random()), idx: (history.state?.idx ?? 0) + 1 };
+       history.pushState(state, '', arguments[0]);
+       dispatchEvent(new PopStateEvent('popstate', { state }));`,
+      route,
+    );
+
   return {
     driver,
     downloads,
     role,
     text,
     viewport: async (width, height) => void (await viewport(width, height)),
-    async open(url) {
-      await driver.get(url);
+    open,
+    go,
+    async visit(url) {
+      const { origin, pathname, search } = new URL(url);
+      const route = pathname + search;
+      const at = 'document.querySelector("[data-at]")?.dataset.at';
+      // The same address again would leave what stands there; and a dialog belongs to the screen below it.
+      const linked = await driver.executeScript<boolean>(
+        `return location.origin === arguments[0] && !!${at} && ${at} !== arguments[1]
+           && !document.querySelector('[role="dialog"]')`,
+        origin,
+        route,
+      );
+      if (!linked) return open(url);
+      await driver.executeScript('sessionStorage.clear()');
+      await go(route);
       await driver.wait(
-        () => driver.executeScript<boolean>('return !!document.querySelector("main")'),
+        () => driver.executeScript<boolean>(`return ${at} === arguments[0]`, route),
         PATIENCE_MS,
       );
     },
-    go: (route) =>
-      driver.executeScript<void>(
-        `const state = { usr: null, key: String(Math.random()), idx: (history.state?.idx ?? 0) + 1 };
-         history.pushState(state, '', arguments[0]);
-         dispatchEvent(new PopStateEvent('popstate', { state }));`,
-        route,
-      ),
     count: async (wanted, name) => (await all(wanted, name)).length,
     press: (wanted, name) =>
       unlessReplaced(async () => {

@@ -47,7 +47,7 @@ const choose = async (name: string, option: string) => {
 };
 
 test('the pedal moves the plate: by its keys, by the bench’s keys, and by dragging it', async () => {
-  await b.open(run.at('/teach/clutch'));
+  await b.visit(run.at('/teach/clutch'));
   await shows(/closed, holds/);
   await b.see(/clamps 3.703 N/);
   await keys('p');
@@ -71,7 +71,7 @@ test('the pedal moves the plate: by its keys, by the bench’s keys, and by drag
 });
 
 test('wear lifts the clamp load over its hump, and the high gear slips first', async () => {
-  await b.open(run.at('/teach/clutch'));
+  await b.visit(run.at('/teach/clutch'));
   await shows(/250 N·m/);
   await b.press('radio', 'Wear');
   await b.see(/Slips from this wear on/i);
@@ -91,7 +91,7 @@ test('wear lifts the clamp load over its hump, and the high gear slips first', a
 });
 
 test('driving off: the feet drawn, the run in words, one kept beside the next, a sweep cancelled', async () => {
-  await b.open(run.at('/teach/clutch'));
+  await b.visit(run.at('/teach/clutch'));
   await b.press('radio', 'Drive off');
   await b.see('A clean start.');
   await b.press('button', 'Keep this run');
@@ -109,7 +109,7 @@ test('driving off: the feet drawn, the run in words, one kept beside the next, a
 });
 
 test('shop tests: readings come from the model, and an unknown clutch is said before it is shown', async () => {
-  await b.open(run.at('/teach/clutch'));
+  await b.visit(run.at('/teach/clutch'));
   await choose('What is wrong with it', 'air in the line');
   await b.press('radio', 'Shop tests');
   await b.press('radio', 'Drag test');
@@ -135,7 +135,7 @@ test('shop tests: readings come from the model, and an unknown clutch is said be
 });
 
 test('adjusting in the wrong order shows what it leaves', async () => {
-  await b.open(run.at('/teach/clutch?clutch=hawser-twelve'));
+  await b.visit(run.at('/teach/clutch?clutch=hawser-twelve'));
   await b.press('radio', 'Shop tests');
   await b.press('radio', 'Adjust');
   await b.press('button', 'Set the free play at the fork rod');
@@ -148,7 +148,7 @@ test('adjusting in the wrong order shows what it leaves', async () => {
 });
 
 test('a pack: plates in and out, moved by keyboard; the selective part is advised with its reason', async () => {
-  await b.open(run.at('/teach/clutch/packs'));
+  await b.visit(run.at('/teach/clutch/packs'));
   await shows(/186 N·m/);
   await b.see('1.05 mm is nearest to the middle');
   await b.press('button', '+ steel');
@@ -173,7 +173,7 @@ test('a pack: plates in and out, moved by keyboard; the selective part is advise
 });
 
 test('a clutch that can’t be is refused with its places, and nothing is lost', async () => {
-  await b.open(run.at('/teach/models/clutches/bollard-nine'));
+  await b.visit(run.at('/teach/models/clutches/bollard-nine'));
   await b.see('Nothing wrong found');
   await b.fill('spinbutton', 'Inner radius', '200');
   await b.see('must be inside the outer one');

@@ -10,7 +10,7 @@ beforeAll(() => {
 });
 
 const begin = async (lesson: string, step?: RegExp) => {
-  await b.open(run.at(`/teach/lessons/${lesson}/preview`));
+  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
   await b.press('button', 'Begin');
   if (step) await b.press('button', step);
 };
@@ -100,7 +100,7 @@ test('packs: the part, what it carries, what gives first', async () => {
 });
 
 test('an instructor adds a clutch question and a bench; the answer is computed at once', async () => {
-  await b.open(run.at('/teach/lessons/plates-and-rings'));
+  await b.visit(run.at('/teach/lessons/plates-and-rings'));
   await b.press('button', /2 Set the clearance/);
   await b.see('The model answers');
   await b.press('button', /Clutch bench/);

@@ -27,7 +27,7 @@ const number = async (pattern: RegExp) =>
   Number(pattern.exec(await out())?.[1]?.replace(/\s/g, ''));
 
 test('at stall the stator holds, torque is multiplied and all power becomes heat', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await shows('stator holds');
   await shows(/× 2\.\d\d/);
   await shows('0 % comes out');
@@ -50,7 +50,7 @@ test('let go, it couples; locked up, the heat is gone', async () => {
 });
 
 test('a slipping stator multiplies nothing and stalls low; a seized one drags at speed', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await shows('stator holds');
   const sound = await number(/Stall speed, full throttle ([\d\s]+) rev/);
   const choose = async (option: string) => {
@@ -72,7 +72,7 @@ test('a slipping stator multiplies nothing and stalls low; a seized one drags at
 });
 
 test('a launch runs in a worker; a steeper road is slower and hotter', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await b.press('radio', 'Launch');
   await b.see(/After 15 s: [\d.]+ km\/h, gear \d/);
   const share = async () => Number(/fluid \((\d+) % of the work/.exec(await b.text())?.[1] ?? NaN);
@@ -88,7 +88,7 @@ test('a launch runs in a worker; a steeper road is slower and hotter', async () 
 });
 
 test('the shift map shows the run; a foot to the floor changes down', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await b.press('radio', 'Launch');
   await b.see('After 15 s');
   const unit = await b.role('combobox', 'Unit');
@@ -102,7 +102,7 @@ test('the shift map shows the run; a foot to the floor changes down', async () =
 });
 
 test('a sweep shows how far it is, can be cancelled, and draws what it has', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await b.press('radio', 'Launch');
   await b.see('After 15 s');
   await b.press('radio', 'Sweep');
@@ -121,7 +121,7 @@ test('a sweep shows how far it is, can be cancelled, and draws what it has', asy
 });
 
 test('curves can be taken away as a picture and as a table', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await shows('stator holds');
   await b.press('button', 'PNG');
   const png = bytesOf(await downloaded(b, 'jetty-eleven-inch.png'));
@@ -143,7 +143,7 @@ const put = async (what: string) => {
 };
 
 test('a stall test waits for its checks, ends by itself, and tells low from high', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await b.press('radio', 'Stall test');
   const start = await b.role('button', 'Full throttle');
   expect(await start.isEnabled()).toBe(false);
@@ -168,7 +168,7 @@ test('a stall test waits for its checks, ends by itself, and tells low from high
 });
 
 test('in inch-pound units road speed is in miles and heat in horsepower', async () => {
-  await b.open(run.at('/teach/converter'));
+  await b.visit(run.at('/teach/converter'));
   await b.press('button', /^Units: SI/);
   await b.press('radio', 'Launch');
   await b.see(/After 15 s: [\d.]+ mph/);

@@ -10,7 +10,7 @@ beforeAll(() => {
 });
 
 const begin = async (lesson: string, step?: RegExp) => {
-  await b.open(run.at(`/teach/lessons/${lesson}/preview`));
+  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
   await b.press('button', 'Begin');
   if (step) await b.press('button', step);
 };
@@ -133,7 +133,7 @@ test('a launch is put in order with the keyboard', async () => {
 });
 
 test('an instructor asks a question about a converter, and the lesson carries the models', async () => {
-  await b.open(run.at('/teach/lessons'));
+  await b.visit(run.at('/teach/lessons'));
   await b.press('button', 'New lesson');
   await b.press('button', 'Question');
   const pick = async (label: string, option: string) => {
@@ -167,7 +167,7 @@ test('an instructor asks a question about a converter, and the lesson carries th
 });
 
 test('a student’s record about a converter is kept, and stands in the class book', async () => {
-  await b.open(run.at('/learn/lessons/read-the-crossing'));
+  await b.visit(run.at('/learn/lessons/read-the-crossing'));
   await b.fill('textbox', /Your name/, 'Brin Sheave');
   await b.press('button', 'Begin');
   await b.fill('spinbutton', 'Stall speed', '2010');
@@ -204,7 +204,7 @@ test('a bench in a lesson lets the student do what the instructor allows, and no
 });
 
 test('with the server gone a converter question still opens, runs and is graded', async () => {
-  await b.open(run.at('/teach/lessons'));
+  await b.visit(run.at('/teach/lessons'));
   await b.see('Read off the crossing');
   await b.kept();
   await b.offline(true);

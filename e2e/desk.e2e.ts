@@ -10,7 +10,7 @@ beforeAll(() => {
 });
 
 const open = async (id: string, door: 'teach' | 'learn' = 'learn') => {
-  await b.open(run.at(`/${door}/faults?case=${id}`));
+  await b.visit(run.at(`/${door}/faults?case=${id}`));
   await b.see('Set the controls as you would in the seat');
 };
 const read = async (test: RegExp, expected: string, ...cautions: RegExp[]) => {
@@ -97,13 +97,13 @@ test('before the verdict the page holds no answer', async () => {
   expect(page).not.toContain('Pressure cable: set too long');
   expect(page).not.toContain('Nothing inside is broken yet');
   // Nor does the shelf: an instructor's notes stay in the editor.
-  await b.open(run.at('/teach/models/cases'));
+  await b.visit(run.at('/teach/models/cases'));
   await b.see('Yard tractor, lazy on the ramp');
   expect(await b.text()).not.toContain('Nothing inside is broken yet');
 });
 
 test('the editor refuses a case that nobody would notice, and says why', async () => {
-  await b.open(run.at('/teach/models/cases/pier-crawler'));
+  await b.visit(run.at('/teach/models/cases/pier-crawler'));
   await b.see('What the driver notices');
   await b.see(/An expert’s way: \d+ min/);
   const cause = await b.role('combobox', 'Cause 1');

@@ -9,7 +9,7 @@ beforeAll(() => {
 });
 
 const begin = async (lesson: string, step: RegExp) => {
-  await b.open(run.at(`/teach/lessons/${lesson}/preview`));
+  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
   await b.press('button', 'Begin');
   await b.press('button', step);
 };
@@ -79,7 +79,7 @@ test('a whole case in a lesson: no answer before the verdict, and it goes on the
 });
 
 test('an instructor adds a question about faults and a symptom table', async () => {
-  await b.open(run.at('/teach/lessons/good-gears-bad-gears'));
+  await b.visit(run.at('/teach/lessons/good-gears-bad-gears'));
   await b.press('button', /4 Name the element/);
   await b.see('B1, Second and fourth band');
   await b.press('button', /^Symptom table$/);

@@ -28,7 +28,7 @@ export function lookAtScreens(run: Session, half: 0 | 1): void {
   const b = () => run.browser();
   test.each(screenList(b).filter((_s, k) => k % 2 === half))('%s', async (_name, route, steps) => {
     await b().viewport(1280, 800);
-    await b().open(run.at(route));
+    await b().visit(run.at(route));
     for (const step of steps) await step();
     const found: string[] = [];
     for (const [width, height] of SIZES) {

@@ -14,7 +14,7 @@ beforeAll(() => {
 const csv = (name: string, text: string) => writeFile(b, name, text);
 
 test('a converter comes in from a test stand’s CSV with decimal commas, and goes onto the bench', async () => {
-  await b.open(run.at('/teach/models/converters'));
+  await b.visit(run.at('/teach/models/converters'));
   await b.press('button', 'New converter');
   await b.fill('textbox', 'Name', 'Basin twelve');
   await b.press('radio', 'by a table');
@@ -72,7 +72,7 @@ test('blades are found for the table in a worker, and a stator can then be broke
 });
 
 test('an engine gets a part-load curve; its file goes out and comes in elsewhere', async () => {
-  await b.open(run.at('/teach/models/engines/pilot-petrol'));
+  await b.visit(run.at('/teach/models/engines/pilot-petrol'));
   await b.press('button', 'Add a part-load curve');
   await b.role('spinbutton', 'Throttle');
   await chooseFile(
@@ -104,7 +104,7 @@ test('an engine gets a part-load curve; its file goes out and comes in elsewhere
 });
 
 test('a negative mass is found, and gear changes must not come earlier with an open throttle', async () => {
-  await b.open(run.at('/teach/models/vehicles/yard-tractor'));
+  await b.visit(run.at('/teach/models/vehicles/yard-tractor'));
   await b.fill('spinbutton', 'Mass', '-5');
   await b.see(/Mass: is [^;]*; the least allowed/);
   await b.press('button', 'Undo');
@@ -123,7 +123,7 @@ test('an engine too weak for its converter is told on the bench', async () => {
   engine.id = 'too-weak';
   engine.name = 'Dinghy outboard';
   for (const row of engine.rows) row.torqueNm *= 0.05;
-  await b.open(run.at('/teach/models/engines'));
+  await b.visit(run.at('/teach/models/engines'));
   await chooseFile(b, writeFile(b, 'weak.json', JSON.stringify(engine)));
   await b.see('“Dinghy outboard” is in the library.');
   await b.driver.get(run.at('/teach/converter?engine=too-weak&converter=jetty-eleven'));
@@ -131,7 +131,7 @@ test('an engine too weak for its converter is told on the bench', async () => {
 });
 
 test('a deleted model comes back by undo', async () => {
-  await b.open(run.at('/teach/models/vehicles'));
+  await b.visit(run.at('/teach/models/vehicles'));
   await b.see('Yard tow tractor');
   await b.press('button', 'Delete');
   await b.see('Nothing stands here yet.');
@@ -141,7 +141,7 @@ test('a deleted model comes back by undo', async () => {
 
 test('two tabs change one engine: nothing is overwritten, my version goes on as a copy', async () => {
   const driver = b.driver;
-  await b.open(run.at('/teach/models/engines/yard-diesel'));
+  await b.visit(run.at('/teach/models/engines/yard-diesel'));
   await b.see('Nothing wrong found.');
   const first = await driver.getWindowHandle();
   await driver.switchTo().newWindow('tab');

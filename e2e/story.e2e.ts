@@ -24,7 +24,7 @@ const names = (b: Browser, css: string) =>
 
 test('an instructor builds a lesson, tries it, and exports it', async () => {
   const b = instructor;
-  await b.open(run.at('/teach/lessons'));
+  await b.visit(run.at('/teach/lessons'));
   expect(await b.count('heading', /Hold one, drive one/)).toBe(1);
   await b.press('button', 'New lesson');
   await b.fill('textbox', 'Title of the lesson', 'The slip at quay two');
@@ -109,7 +109,7 @@ test('steps are reordered by dragging and by the keyboard, and the order survive
 
 test('a student opens the file, predicts, is told why, practises, and exports the record', async () => {
   const b = student;
-  await b.open(run.at('/learn/lessons'));
+  await b.visit(run.at('/learn/lessons'));
   await chooseFile(b, lessonFile);
   await b.see('is in the library');
   await b.press('link', 'The slip at quay two');
@@ -168,7 +168,7 @@ test('a student opens the file, predicts, is told why, practises, and exports th
 
 test('the instructor imports the record and reads it in the class book', async () => {
   const b = instructor;
-  await b.open(run.at('/teach/class-book'));
+  await b.visit(run.at('/teach/class-book'));
   await b.see('Tova Relnik');
   await chooseFile(b, recordFile);
   await b.see('is in the class book');
@@ -188,7 +188,7 @@ test('the instructor imports the record and reads it in the class book', async (
 
 test('a picture of the instructor’s own goes into the lesson, the player and the pack', async () => {
   const b = instructor;
-  await b.open(run.at('/teach/lessons'));
+  await b.visit(run.at('/teach/lessons'));
   await b.press('button', 'New lesson');
   await b.fill('textbox', 'Title of the lesson', 'Worn ring');
   await b.press('button', 'Picture');
@@ -211,7 +211,7 @@ test('a picture of the instructor’s own goes into the lesson, the player and t
 
 test('once loaded, everything works with no server', async () => {
   const b = student;
-  await b.open(run.at('/'));
+  await b.visit(run.at('/'));
   await b.kept();
   await b.offline(true);
   await b.press('link', 'Ratio bench at the projector');
@@ -237,7 +237,7 @@ test('once loaded, everything works with no server', async () => {
 
 test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {
   const b = instructor;
-  await b.open(run.at('/teach/lessons'));
+  await b.visit(run.at('/teach/lessons'));
   await b.press('button', 'More for The slip at quay two');
   await b.press('menuitem', 'Duplicate');
   await b.see('The slip at quay two (copy)');
@@ -253,7 +253,7 @@ test('deleting a lesson can be undone; a duplicate is a lesson of its own', asyn
 
 test('reset demo keeps what the user changed as a copy', async () => {
   const b = instructor;
-  await b.open(run.at('/teach/lessons/two-pinions-in-a-row'));
+  await b.visit(run.at('/teach/lessons/two-pinions-in-a-row'));
   await b.fill('textbox', 'Title of the lesson', 'Crane night');
   await b.see('Saved');
   await b.press('link', 'Lessons');

@@ -12,7 +12,7 @@ beforeAll(() => {
 });
 
 const begin = async (lesson: string, name: string) => {
-  await b.open(run.at(`/learn/lessons/${lesson}`));
+  await b.visit(run.at(`/learn/lessons/${lesson}`));
   await b.fill('textbox', /Your name/, name);
   await b.press('button', 'Begin');
 };
@@ -101,9 +101,9 @@ test('what a row does, who holds, and who brakes', async () => {
 });
 
 test('the class book shows them, and the record goes out with no set in it', async () => {
-  await b.open(run.at('/teach/class-book'));
+  await b.visit(run.at('/teach/class-book'));
   await b.see('How sure');
-  await b.open(run.at('/learn/records'));
+  await b.visit(run.at('/learn/records'));
   await b.driver.findElement(By.xpath('(//button[contains(., "Export")])[1]')).click();
   const record = await downloaded(b, '.attempt.json');
   const opened = openText(new TextDecoder().decode(bytesOf(record)), 'fair-sprocket/attempt');
@@ -113,7 +113,7 @@ test('the class book shows them, and the record goes out with no set in it', asy
 });
 
 test('an instructor asks about a unit; the lesson carries it', async () => {
-  await b.open(run.at('/teach/lessons'));
+  await b.visit(run.at('/teach/lessons'));
   await b.press('button', 'New lesson');
   await b.fill('textbox', 'Title of the lesson', 'Which band?');
   await b.press('button', 'Whole unit');

@@ -29,7 +29,7 @@ const pick = async (label: string, option: string) => {
 let file: string;
 
 test('an instructor builds a two-speed from one set, two elements and a one-way clutch', async () => {
-  await b.open(run.at('/teach/models/units'));
+  await b.visit(run.at('/teach/models/units'));
   await b.press('button', 'New unit');
   await b.fill('textbox', 'Name of the unit', 'Pilot two-speed');
   await b.see('Nothing wrong found.');

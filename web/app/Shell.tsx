@@ -53,7 +53,7 @@ export function Shell() {
   const { paper, units } = useAppSelector((state) => state.settings);
   const storageTrouble = useAppSelector(selectStorageTrouble);
   const loading = useAppSelector(({ library }) => library.status === 'loading');
-  const { pathname } = useLocation();
+  const { pathname, search } = useLocation();
   const [keysOpen, setKeysOpen] = useState(false);
   const door: Door | null = pathname.startsWith('/teach')
     ? 'teach'
@@ -132,7 +132,7 @@ export function Shell() {
           <StorageNotice />
         </Suspense>
       )}
-      <div className="shell-screen" ref={screen}>
+      <div className="shell-screen" ref={screen} data-at={pathname + search}>
         {loading && pathname !== '/' ? <Loading /> : <Outlet />}
       </div>
       {keysOpen && (
