@@ -61,6 +61,10 @@ const find = `
   const found = window.TestingLibraryDom.queryAllByRole(document.body, role, wanted);
 `;
 
+/** Takes a profile away; what is left of a killed browser may write into it for some seconds more. */
+export const removeProfile = (profile: string): void =>
+  rmSync(profile, { recursive: true, force: true, maxRetries: 20 });
+
 export interface BrowserOptions {
   readonly reducedMotion?: boolean;
   /** Folder of a profile that stays when the browser ends; a fresh one when left out. */
@@ -304,7 +308,7 @@ export async function openBrowser({
     },
     async quit() {
       await driver.quit();
-      if (given === undefined) rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+      if (given === undefined) removeProfile(profile);
     },
   };
 }

@@ -1,7 +1,7 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openBrowser, PATIENCE_MS, type Browser } from './browser';
+import { openBrowser, PATIENCE_MS, removeProfile, type Browser } from './browser';
 import { startServer } from './server';
 
 /**
@@ -45,7 +45,7 @@ afterAll(() => server.stop());
 beforeEach(() => {
   profile = mkdtempSync(path.join(tmpdir(), 'e2e-torture-'));
 });
-afterEach(() => rmSync(profile, { recursive: true, force: true, maxRetries: 5 }));
+afterEach(() => removeProfile(profile));
 
 test(
   'killed in mid-sentence: what was called saved is there',
@@ -149,7 +149,7 @@ test(
   async () => {
     const counted = { rounds: 0, whole: 0, told: 0 };
     for (let round = 1; round <= rounds(1, 12); round++) {
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+      removeProfile(profile);
       const b = await openBrowser({ profile });
       await b.open(server.url + ROUTE);
       await b.see('Saved');
