@@ -32,7 +32,7 @@ const html = () => b.driver.executeScript<string>('return document.documentEleme
 
 test('an automatic case, from the complaint to the verdict, the cautions seen to', async () => {
   await open('slipway-two-gears');
-  await b.see('second is just first again');
+  await b.see('the engine runs up and nothing pulls');
   await b.see('of 60 shop minutes spent');
   await read(/^Drive D 3/, 'as it should');
   await b.see('as expected');

@@ -22,10 +22,10 @@ type Story = Omit<FaultCase, 'format' | 'version'>;
 const STORIES: readonly Story[] = [
   {
     id: 'slipway-two-gears',
-    name: 'Slipway tractor, two gears short',
+    name: 'Slipway tractor, lost on the quay road',
     notes: 'Second and fourth share one band. Driving tells which element; fluid and pan tell why.',
     complaint:
-      'She pulls the tug up the slip in first and drops into third, but **second is just first again**, and on the quay road **fourth lets go altogether**.',
+      'She pulls the tug up the slip in first as she always did, but on the quay road, where she should run in fourth, **the engine runs up and nothing pulls**.',
     unit: model('units/quay-four'),
     ...yard(),
     cause: [{ target: 'B1', kind: 'burnt' }],
