@@ -13,7 +13,7 @@ import {
   type Question,
   type Subject,
 } from '../core/lesson';
-import { reasonOf } from '../web/lessons/reasonOf';
+import { whyFor } from '../web/lessons/families/words';
 import type { Say } from './say';
 
 const USAGE = 'Usage: npm run -s grade -- LESSON [--attempt FILE]… [--answers FILE]';
@@ -63,8 +63,7 @@ function line(
   attempt?: string,
 ): Graded {
   const grader = graderOf(question, subject);
-  const judged = grader.ok && answer && grader.fits(answer) ? grader.grade(answer) : null;
-  const grade = judged?.ok ? judged.grade : null;
+  const grade = grader.ok && answer && grader.fits(answer) ? grader.grade(answer) : null;
   const code = grade?.misconception ?? null;
   return {
     id,
@@ -74,7 +73,7 @@ function line(
     answer,
     score: grade?.score ?? null,
     right: grade ? grade.score === 1 : null,
-    reasons: code && subject ? [{ code, text: reasonOf(t, code, question, subject).text }] : [],
+    reasons: code && subject ? [{ code, text: whyFor(t, code, question, subject).text }] : [],
   };
 }
 

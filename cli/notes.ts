@@ -4,20 +4,12 @@ import { pairFindings } from '../core/converter';
 import { caseProblems, type FaultCase } from '../core/faults';
 import { unitFindings, type Unit } from '../core/geartrain';
 import {
-  answerKey,
-  converterKey,
-  clutchKey,
   clutchRigOf,
-  caseOf,
-  faultAnswerKey,
-  isCaseQuestion,
-  isClutchQuestion,
-  isConverterQuestion,
-  isFaultQuestion,
+  isOf,
+  keyFor,
   missingFault,
-  isUnitQuestion,
   rigOf,
-  unitKey,
+  subjectFor,
   unitOf,
   type Lesson,
   type Question,
@@ -87,7 +79,7 @@ function noteLesson(lesson: Lesson, found: Notes): void {
       if (block.kind === 'pack-bench' && !clutchRigOf(lesson, block))
         found.notes.push(`${path}.pack: pack-missing (${block.pack})`);
       if (block.kind !== 'question') return;
-      if (isConverterQuestion(block.question))
+      if (isOf('converter', block.question))
         noteRig(lesson, block.question, `${path}.question`, found);
       const fault = faultOf(lesson, block.question);
       if (fault) found.notes.push(`${path}.question: ${fault}`);
@@ -111,32 +103,17 @@ function noteRig(
     found.notes.push(`${path}: ${code} (asked ${Math.round(asked)}, there ${Math.round(there)})`);
 }
 
+/** Why a question can't be asked; what a converter question lacks is noted with its rig. */
 function faultOf(lesson: Lesson, question: Question): string | null {
-  if (isConverterQuestion(question)) {
-    const rig = rigOf(lesson, question);
-    if (!rig) return null;
-    const key = converterKey(question, rig);
-    return key.ok ? null : key.fault;
+  const subject = isOf('gear-set', question)
+    ? { kind: 'gear-set' as const, setup: question.setup }
+    : subjectFor(lesson, question, NOBODY);
+  if (!subject) {
+    if (isOf('converter', question)) return null;
+    return isOf('unit', question) ? `unit-missing (${question.unit})` : missingFault(question);
   }
-  if (isClutchQuestion(question)) {
-    const rig = clutchRigOf(lesson, question);
-    if (!rig) return missingFault(question);
-    const key = clutchKey(question, rig);
-    return key.ok ? null : key.fault;
-  }
-  if (isFaultQuestion(question)) {
-    const named = isCaseQuestion(question);
-    const faultCase = named ? caseOf(lesson, question) : null;
-    const unit = named ? null : (unitOf(lesson, question) ?? null);
-    const key = faultAnswerKey(question, { unit, faultCase });
-    return key.ok ? null : key.fault;
-  }
-  if (!isUnitQuestion(question)) {
-    const key = answerKey(question);
-    return key.ok ? null : key.fault;
-  }
-  const unit = unitOf(lesson, question);
-  if (!unit) return `unit-missing (${question.unit})`;
-  const key = unitKey(question, unit);
+  const key = keyFor(question, subject);
   return key.ok ? null : key.fault;
 }
+
+const NOBODY = { student: '', lessonId: '', questionId: '', round: 0 };

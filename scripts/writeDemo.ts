@@ -2,9 +2,9 @@ import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { lessonHash, openText } from '../core/formats';
 import type { GearSetSetup } from '../core/geartrain';
 import {
-  answerKey,
+  isOf,
   assess,
-  isSetQuestion,
+  setKey,
   questionsOf,
   subjectFor,
   type Answer,
@@ -38,7 +38,7 @@ function answersOf(
     const subject = subjectFor(lesson, asked.question, seed);
     let answer: Answer = given.answer;
     const open = answer.kind === 'number' && Number.isNaN(answer.value);
-    if ((round > 0 || open) && answer.kind === 'number' && subject?.kind === 'set')
+    if ((round > 0 || open) && answer.kind === 'number' && subject?.kind === 'gear-set')
       answer = rightNumber(asked.question, subject.setup, answer);
     const result = assess(asked.question, subject, answer);
     if (!result.ok) throw new Error(`${lesson.id} ${asked.id}: ${result.fault}`);
@@ -46,7 +46,7 @@ function answersOf(
     return {
       question: asked.id,
       round,
-      ...(subject?.kind === 'set' ? { setup: subject.setup } : {}),
+      ...(subject?.kind === 'gear-set' ? { setup: subject.setup } : {}),
       answer,
       confidence: given.confidence,
       at,
@@ -62,8 +62,8 @@ function rightNumber(
   setup: GearSetSetup,
   answer: Answer & { kind: 'number' },
 ): Answer {
-  if (!isSetQuestion(question)) throw new Error('only a gear set has tooth counts to vary');
-  const key = answerKey(question, setup);
+  if (!isOf('gear-set', question)) throw new Error('only a gear set has tooth counts to vary');
+  const key = setKey(question, setup);
   if (!key.ok || key.key.kind !== 'number') throw new Error(`${question.kind}: no number`);
   return {
     ...answer,

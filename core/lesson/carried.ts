@@ -3,8 +3,8 @@ import type { Converter, Engine } from '../converter';
 import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
-import type { ClutchRig } from './clutchQuestion';
-import type { ConverterRig } from './converterQuestion';
+import type { ClutchRig } from './families/clutch/kinds';
+import type { ConverterRig } from './families/converter/kinds';
 import type { Block, Lesson } from './lesson';
 
 /**

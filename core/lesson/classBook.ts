@@ -1,10 +1,10 @@
 import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
-import { graderOf, type Grader } from './assess';
+import { graderOf, subjectFor } from './assess';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
-import { isSetQuestion, type Confidence, type Question } from './question';
-import { subjectFor, type Subject } from './subject';
+import type { Confidence, Question } from './question';
+import type { Subject } from './families/families';
 
 /**
  * The class book of one lesson: who predicted what, and what the class gets wrong. Everything is graded from the
@@ -111,7 +111,7 @@ const countingOf = (records: readonly Attempt[], chosen: readonly string[]): Att
 
 interface Asked {
   readonly subject: Subject | null;
-  readonly grader: Grader;
+  readonly grader: ReturnType<typeof graderOf>;
 }
 
 /** A question, and what it is about for a student. */
@@ -137,7 +137,7 @@ function gradersOf(lesson: Lesson, id: string, question: Question): (student: st
   return (student) => {
     const seed = { student, lessonId: lesson.id, questionId: id, round: 0 };
     const subject = subjectFor(lesson, question, seed);
-    const about = isSetQuestion(question) ? JSON.stringify(subject) : '';
+    const about = subject?.kind === 'gear-set' ? JSON.stringify(subject) : '';
     const asked = known.get(about) ?? { subject, grader: graderOf(question, subject) };
     known.set(about, asked);
     return asked;
@@ -160,18 +160,18 @@ function cellOf(attempt: Attempt, id: string, about: Answered | undefined): Clas
   });
   if (answer.answer.kind !== question.kind) return aside('misfit');
   if (!grader.ok) return aside('ungraded');
-  if (subject?.kind === 'set' && !sameSetup(answer, subject)) return aside('other-setup');
+  if (subject?.kind === 'gear-set' && !sameSetup(answer, subject)) return aside('other-setup');
   if (!grader.fits(answer.answer)) return aside('misfit');
-  const graded = grader.grade(answer.answer);
-  if (!graded.ok) return aside('ungraded');
-  const { score, misconception } = graded.grade;
+  const { score, misconception } = grader.grade(answer.answer);
   const differs = Math.abs(score - answer.score) > 1e-6;
   return { ...cell, score, setAside: null, misconception, differs };
 }
 
 /** Key order does not count: a file may have been written by something else. */
-const sameSetup = ({ setup }: AttemptAnswer, subject: Extract<Subject, { kind: 'set' }>): boolean =>
-  setup === undefined || stringify(setup) === stringify(subject.setup);
+const sameSetup = (
+  { setup }: AttemptAnswer,
+  subject: Extract<Subject, { kind: 'gear-set' }>,
+): boolean => setup === undefined || stringify(setup) === stringify(subject.setup);
 
 function tally(cells: readonly (ClassCell | null)[]): QuestionTally {
   const given = cells.filter((c) => c !== null).filter((c) => c.score !== null);

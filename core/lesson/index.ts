@@ -9,18 +9,16 @@ export {
   type Carried,
   type CarriedList,
 } from './carried';
-export { gradeConverter, type ConverterGradedPart, type ConverterPart } from './converterGrade';
+export type { ConverterPart } from './families/converter/types';
 export {
   converterKey,
   LAUNCH_TARGET,
   measured,
   type ConverterKey,
-  type ConverterQuestionFault,
-} from './converterKey';
+  type ConverterKeyFault,
+} from './families/converter/key';
 export {
   CHANGED,
-  CONVERTER_QUESTION_KINDS,
-  isConverterQuestion,
   MATCH_ASKS,
   MEASURES,
   SKETCH_AT,
@@ -41,7 +39,7 @@ export {
   type SketchQuestion,
   type StallChange,
   type Way,
-} from './converterQuestion';
+} from './families/converter/kinds';
 export {
   CAUTION_TOPICS,
   mediaOf,
@@ -63,54 +61,83 @@ export {
   type UnitBenchBlock,
 } from './lesson';
 export {
+  CONFIDENCES,
+  FAMILY_NAMES,
+  familyOf,
+  isOf,
+  kindsOf,
+  QUESTION_KINDS,
+  type Answer,
+  type AnswerOf,
+  type Confidence,
+  type FamilyName,
+  type Question,
+  type QuestionKind,
+  type QuestionOf,
+} from './question';
+export {
   arrangementKey,
   CHOICE_ASKS,
-  CONFIDENCES,
   EFFECTS,
   GOALS,
   hasDirection,
   hidesRoles,
-  isSetQuestion,
   NUMBER_ASKS,
-  type Answer,
   type ChoiceAsk,
   type ChoiceQuestion,
-  type Confidence,
   type Goal,
   type NumberAsk,
   type NumberQuestion,
-  type Question,
   type RolesQuestion,
   type SetAnswer,
   type SetQuestion,
-} from './question';
+} from './families/gear-set/kinds';
 export { DIRECTIONS, type Direction, type Tolerance } from './questionParts';
 export {
   applyOf,
   cellKey,
-  isUnitQuestion,
-  UNIT_QUESTION_KINDS,
   unitOf,
   type FillChartQuestion,
   type RowOutcomeQuestion,
   type UnitAnswer,
   type UnitQuestion,
-} from './unitQuestion';
-export { rowsAlike, unitKey, type UnitKey, type UnitQuestionFault } from './unitKey';
-export { gradeUnit, type UnitGradedPart, type UnitPart } from './unitGrade';
-export { assess, graderOf, type AnyFault, type AssessResult, type GradedPart } from './assess';
-export { subjectFor, type Subject } from './subject';
+} from './families/unit/kinds';
+export { rowsAlike, unitKey, type UnitKey, type UnitKeyFault } from './families/unit/key';
+export type { UnitPart } from './families/unit/types';
 export {
-  answerKey,
+  assess,
+  assessed,
+  graderOf,
+  keyFor,
+  missingFault,
+  subjectFor,
+  type Assessment,
+  type AssessResult,
+  type Grader,
+} from './assess';
+export {
+  FAMILIES,
+  type AnyFault,
+  type AnyKey,
+  type AnyPart,
+  type KeyOf,
+  type Subject,
+  type SubjectOf,
+} from './families/families';
+export type { GradedPart, KeyResult } from './family';
+export {
+  setKey,
   HELD_ARRANGEMENTS,
-  type AnswerKey,
-  type KeyResult,
-  type QuestionFault,
+  type SetKey,
+  type SetKeyResult,
+  type SetKeyFault,
   type RoleAnswer,
-} from './answerKey';
-export { believedNumbers, MISCONCEPTIONS, type Misconception } from './misconceptions';
-export { grade, type Grade, type GradeResult } from './grade';
-export { setupForStudent, type VariantSeed } from './variant';
+} from './families/gear-set/key';
+export { MISCONCEPTIONS, type Misconception } from './misconceptions';
+export { believedNumbers } from './families/gear-set/misread';
+export type { SetPart } from './families/gear-set/types';
+export { setupForStudent } from './families/gear-set/variant';
+export type { VariantSeed } from './seed';
 export {
   attemptScore,
   continuationOf,
@@ -135,18 +162,12 @@ export {
   type QuestionTally,
   type SetAside,
 } from './classBook';
-export {
-  defaultSet,
-  defaultSetup,
-  newBlock,
-  newConverterQuestion,
-  newLesson,
-  newQuestion,
-  newStep,
-  newUnitQuestion,
-} from './defaults';
-export { misadjusted } from './clutchSetup';
-export { clutchGrader, gradeClutch, type ClutchGradedPart, type ClutchPart } from './clutchGrade';
+export { newBlock, newLesson, newStep } from './defaults';
+export { defaultSet, defaultSetup, newSetQuestion } from './families/gear-set/defaults';
+export { newUnitQuestion } from './families/unit/defaults';
+export { newConverterQuestion } from './families/converter/defaults';
+export { misadjusted } from './families/clutch/setup';
+export type { ClutchPart } from './families/clutch/types';
 export {
   clutchKey,
   fittedPack,
@@ -155,34 +176,31 @@ export {
   startSetup,
   type ClutchKey,
   type ClutchKeyResult,
-  type ClutchQuestionFault,
-} from './clutchKey';
+  type ClutchKeyFault,
+} from './families/clutch/key';
 export {
-  CLUTCH_QUESTION_KINDS,
   HOLD_ASKS,
-  isClutchQuestion,
   isPackQuestion,
   UPGRADE_ASKS,
   type ClutchAnswer,
   type ClutchQuestion,
   type ClutchRig,
   type DrawStartQuestion,
-} from './clutchQuestion';
-export { newClutchQuestion } from './clutchDefaults';
+} from './families/clutch/kinds';
+export { newClutchQuestion } from './families/clutch/defaults';
 export type { ClutchBenchBlock, ClutchSetting, FaultTableBlock, PackBenchBlock } from './lesson';
 export {
   deskOf,
-  faultAnswerKey,
-  type FaultAnswerKey,
+  faultQuestionKey,
+  type FaultKey,
   type FaultKeyResult,
-  type FaultQuestionFault,
-} from './faultAnswerKey';
-export { newFaultQuestion } from './faultDefaults';
-export { gradeFault, gradeOfDiagnosis, type FaultGradedPart, type FaultPart } from './faultGrade';
+  type FaultKeyFault,
+} from './families/fault/key';
+export { newFaultQuestion } from './families/fault/defaults';
+export { diagnosed } from './families/fault/grade';
+export type { FaultPart } from './families/fault/types';
 export {
-  FAULT_QUESTION_KINDS,
   isCaseQuestion,
-  isFaultQuestion,
   type CaseQuestion,
   type DiagnoseQuestion,
   type FaultAnswer,
@@ -191,5 +209,4 @@ export {
   type SymptomRowQuestion,
   type WhichElementQuestion,
   type WhichTestQuestion,
-} from './faultQuestion';
-export { missingFault } from './assess';
+} from './families/fault/kinds';

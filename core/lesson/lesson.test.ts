@@ -1,17 +1,17 @@
 import { checkTeeth, solveSet, type GearSetSetup, type Roles } from '../geartrain';
 import { toNumber } from '../numerics';
 import {
-  answerKey,
+  setKey,
   attemptScore,
   believedNumbers,
   classBook,
   confidenceTally,
   defaultSet,
-  grade,
+  assess,
   HELD_ARRANGEMENTS,
   newBlock,
   newLesson,
-  newQuestion,
+  newSetQuestion,
   newStep,
   setupForStudent,
   type SetAnswer,
@@ -31,11 +31,11 @@ const setup = (
   inputTorqueNm: 150,
 });
 const ask = (over: Partial<NumberQuestion> = {}, s = setup()): NumberQuestion => ({
-  ...(newQuestion('number', s) as NumberQuestion),
+  ...(newSetQuestion('number', s) as NumberQuestion),
   ...over,
 });
 const mark = (question: SetQuestion, answer: SetAnswer, s = question.setup) => {
-  const result = grade(question, s, answer);
+  const result = assess(question, { kind: 'gear-set', setup: s }, answer);
   if (!result.ok) throw new Error(result.fault);
   return { score: result.grade.score, why: result.grade.misconception };
 };
@@ -76,7 +76,7 @@ test('double-pinion set taken as a single one', () => {
 
 test('speed and torque questions have keys and wrong numbers of their own', () => {
   const key = (q: NumberQuestion) => {
-    const k = answerKey(q);
+    const k = setKey(q);
     return k.ok && k.key.kind === 'number' ? k.key.value : k;
   };
   expect(key(ask({ ask: 'output-speed' }))).toBeCloseTo(360, 9);
@@ -95,7 +95,7 @@ test('speed and torque questions have keys and wrong numbers of their own', () =
 
 test('a question that the model cannot answer says why', () => {
   const fault = (q: SetQuestion) => {
-    const k = answerKey(q);
+    const k = setKey(q);
     return k.ok ? null : k.fault;
   };
   expect(fault(ask({}, setup({ reaction: 'free' })))).toBe('no-output');
@@ -105,10 +105,10 @@ test('a question that the model cannot answer says why', () => {
     set: { kind: 'single-pinion', teeth: { sun: 30, ring: 70 } },
   };
   expect(fault(ask({ ask: 'pinion-speed' }, unknown))).toBe('pinion-unknown');
-  expect(fault({ ...newQuestion('roles'), setup: setup({ reaction: 'locked' }) })).toBe(
+  expect(fault({ ...newSetQuestion('roles'), setup: setup({ reaction: 'locked' }) })).toBe(
     'locked-has-no-roles',
   );
-  const goal = { ...(newQuestion('choice') as ChoiceQuestion), ask: 'arrangement' as const };
+  const goal = { ...(newSetQuestion('choice') as ChoiceQuestion), ask: 'arrangement' as const };
   expect(
     fault({ ...goal, goal: 'reverse-reduction', setup: setup({}, 'double-pinion') }),
   ).toBeNull();
@@ -139,18 +139,18 @@ test.each([
   ['reverse-overdrive', ['ring-sun']],
 ] as const)('which arrangement: %s', (goal, right) => {
   const question: ChoiceQuestion = {
-    ...(newQuestion('choice') as ChoiceQuestion),
+    ...(newSetQuestion('choice') as ChoiceQuestion),
     ask: 'arrangement',
     goal,
   };
-  const key = answerKey(question);
+  const key = setKey(question);
   expect(key.ok && key.key.kind === 'choice' && key.key.right).toEqual(right);
 });
 
 test('choices recognise their misconceptions', () => {
   const choice = (a: ChoiceQuestion['ask'], roles: Partial<Roles>, c: string) =>
     mark(
-      { ...(newQuestion('choice', setup(roles)) as ChoiceQuestion), ask: a },
+      { ...(newSetQuestion('choice', setup(roles)) as ChoiceQuestion), ask: a },
       { kind: 'choice', choice: c },
     );
   expect(choice('effect', {}, 'reduction')).toEqual({ score: 1, why: null });
@@ -164,7 +164,7 @@ test('choices recognise their misconceptions', () => {
 });
 
 test('roles: right from the ratio alone, parts scored one by one', () => {
-  const question = newQuestion('roles', setup());
+  const question = newSetQuestion('roles', setup());
   const answer = (
     drives: 'sun' | 'ring' | 'carrier',
     driven: typeof drives,
@@ -187,7 +187,7 @@ test('no wrong number is ever within tolerance of the right one', () => {
   for (const roles of HELD_ARRANGEMENTS)
     for (const kind of ['single-pinion', 'double-pinion'] as const) {
       const question = ask({ direction: false }, setup(roles, kind));
-      const key = answerKey(question);
+      const key = setKey(question);
       if (!key.ok || key.key.kind !== 'number') throw new Error('no key');
       for (const wrong of believedNumbers(question, question.setup, key.key.value))
         expect(mark(question, number(wrong.value)).score).toBe(0);
@@ -257,7 +257,7 @@ test('the class book grades again from the model and counts what went wrong', ()
 });
 
 test('an answer of another kind than the question is a programmer’s error', () => {
-  expect(() => grade(ask(), setup(), { kind: 'choice', choice: 'x' })).toThrow(
-    /"number".*"choice"/,
-  );
+  expect(() =>
+    assess(ask(), { kind: 'gear-set', setup: setup() }, { kind: 'choice', choice: 'x' }),
+  ).toThrow(/"number".*"choice"/);
 });

@@ -3,12 +3,12 @@ import type { Converter, Engine, StatorFault } from '../converter';
 import { HAZARDS, type CaseFault, type FaultCase } from '../faults';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
-import type { ConverterSetting } from './converterQuestion';
+import type { ConverterSetting } from './families/converter/kinds';
 import type { Question } from './question';
 
 /**
  * The lesson document, version 1: steps of blocks. It holds what is shown and what is asked, and never an
- * answer: answers are computed from the gear set when they are asked for (`answerKey.ts`).
+ * answer: answers are computed from the gear set when they are asked for (`setKey.ts`).
  */
 export interface Lesson {
   format: 'fair-sprocket/lesson';

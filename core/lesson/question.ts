@@ -1,110 +1,68 @@
-import type { Effect, GearSetSetup, Port, Roles } from '../geartrain';
-import type { Direction, Tolerance } from './questionParts';
-import {
-  isConverterQuestion,
-  type ConverterAnswer,
-  type ConverterQuestion,
-} from './converterQuestion';
-import { isClutchQuestion, type ClutchAnswer, type ClutchQuestion } from './clutchQuestion';
-import { isFaultQuestion, type FaultAnswer, type FaultQuestion } from './faultQuestion';
-import { isUnitQuestion, type UnitAnswer, type UnitQuestion } from './unitQuestion';
+import type { ClutchAnswer, ClutchQuestion } from './families/clutch/kinds';
+import type { ConverterAnswer, ConverterQuestion } from './families/converter/kinds';
+import type { FaultAnswer, FaultQuestion } from './families/fault/kinds';
+import type { SetAnswer, SetQuestion } from './families/gear-set/kinds';
+import type { UnitAnswer, UnitQuestion } from './families/unit/kinds';
 
-/**
- * Questions about one gear set, and what a student may answer. A question carries the set it is about and
- * how the set is run; the right answer is not in it. Questions about whole units stand in `unitQuestion.ts`, those
- * about converters in `converterQuestion.ts`, about clutches in `clutchQuestion.ts`, about faults in
- * `faultQuestion.ts`.
- */
-export const NUMBER_ASKS = [
-  'ratio',
-  'output-speed',
-  'output-torque',
-  'held-torque',
-  'pinion-speed',
-] as const;
-export type NumberAsk = (typeof NUMBER_ASKS)[number];
-
-interface QuestionBase {
-  /** The instructor's own wording; empty: the program words it. */
-  prompt: string;
-  setup: GearSetSetup;
-  /** Every student gets tooth counts of their own. */
-  vary: boolean;
+/** The families of questions, by what a question of each is about; `families/` holds a folder for each. */
+interface Families {
+  'gear-set': { question: SetQuestion; answer: SetAnswer };
+  unit: { question: UnitQuestion; answer: UnitAnswer };
+  converter: { question: ConverterQuestion; answer: ConverterAnswer };
+  clutch: { question: ClutchQuestion; answer: ClutchAnswer };
+  fault: { question: FaultQuestion; answer: FaultAnswer };
 }
+export type FamilyName = keyof Families;
+export type QuestionOf<F extends FamilyName> = Families[F]['question'];
+export type AnswerOf<F extends FamilyName> = Families[F]['answer'];
+export type Question = QuestionOf<FamilyName>;
+export type Answer = AnswerOf<FamilyName>;
+export type QuestionKind = Question['kind'];
 
-export interface NumberQuestion extends QuestionBase {
-  kind: 'number';
-  ask: NumberAsk;
-  tolerance: Tolerance;
-  /** Also ask which way it turns (ratio, output speed and pinion speed only). */
-  direction: boolean;
-}
+type FamilyOfKind<K extends QuestionKind> = {
+  [F in FamilyName]: K extends QuestionOf<F>['kind'] ? F : never;
+}[FamilyName];
 
-/**
- * What a choice is about; the right one is computed.
- * effect: what the arrangement does · direction: which way the output turns ·
- * fastest: which part turns fastest · arrangement: which arrangement gives a wanted effect most strongly
- */
-export const CHOICE_ASKS = ['effect', 'direction', 'fastest', 'arrangement'] as const;
-export type ChoiceAsk = (typeof CHOICE_ASKS)[number];
+/** Every kind of question, in the order in which they are offered, and its family. */
+const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
+  number: 'gear-set',
+  choice: 'gear-set',
+  roles: 'gear-set',
+  'fill-chart': 'unit',
+  'trace-path': 'unit',
+  'row-outcome': 'unit',
+  reaction: 'unit',
+  'drive-or-coast': 'unit',
+  operate: 'converter',
+  'read-match': 'converter',
+  'sketch-curve': 'converter',
+  'predict-change': 'converter',
+  'launch-order': 'converter',
+  'set-free-play': 'clutch',
+  'will-it-hold': 'clutch',
+  'adjust-order': 'clutch',
+  'noise-test': 'clutch',
+  'draw-start': 'clutch',
+  'choose-selective': 'clutch',
+  'upgrade-limit': 'clutch',
+  'symptom-row': 'fault',
+  'which-element': 'fault',
+  'which-test': 'fault',
+  diagnose: 'fault',
+};
 
-export const GOALS = [
-  'largest-reduction',
-  'smallest-reduction',
-  'strongest-overdrive',
-  'reverse-reduction',
-  'reverse-overdrive',
-] as const;
-export type Goal = (typeof GOALS)[number];
+export const QUESTION_KINDS = Object.keys(FAMILY_OF) as readonly QuestionKind[];
+export const FAMILY_NAMES = [...new Set(Object.values(FAMILY_OF))] as readonly FamilyName[];
 
-export interface ChoiceQuestion extends QuestionBase {
-  kind: 'choice';
-  ask: ChoiceAsk;
-  /** Only read when `ask` is `arrangement`. */
-  goal: Goal;
-}
+export const familyOf = ({ kind }: { readonly kind: QuestionKind }): FamilyName => FAMILY_OF[kind];
 
-/** Given the ratio that `setup` makes, name who drives, who is driven and who is held. */
-export interface RolesQuestion extends QuestionBase {
-  kind: 'roles';
-}
+export const kindsOf = <F extends FamilyName>(family: F) =>
+  QUESTION_KINDS.filter((kind) => FAMILY_OF[kind] === family) as readonly QuestionOf<F>['kind'][];
 
-export type SetQuestion = NumberQuestion | ChoiceQuestion | RolesQuestion;
-export type Question =
-  SetQuestion | UnitQuestion | ConverterQuestion | ClutchQuestion | FaultQuestion;
-
-export const isSetQuestion = (question: Question): question is SetQuestion =>
-  !isUnitQuestion(question) &&
-  !isConverterQuestion(question) &&
-  !isClutchQuestion(question) &&
-  !isFaultQuestion(question);
-
-export type SetAnswer =
-  | { kind: 'number'; value: number; direction?: Direction }
-  | { kind: 'choice'; choice: string }
-  | { kind: 'roles'; drives: Port; driven: Port; held: Port };
-export type Answer = SetAnswer | UnitAnswer | ConverterAnswer | ClutchAnswer | FaultAnswer;
+export const isOf = <F extends FamilyName>(
+  family: F,
+  question: Question,
+): question is QuestionOf<F> => familyOf(question) === family;
 
 export const CONFIDENCES = ['guess', 'fairly-sure', 'certain'] as const;
 export type Confidence = (typeof CONFIDENCES)[number];
-
-/** The six arrangements with one part held, as a choice's value: "sun-carrier" is sun in, carrier out. */
-export const arrangementKey = (roles: Pick<Roles, 'drives' | 'driven'>): string =>
-  `${roles.drives}-${roles.driven}`;
-
-export const EFFECTS: readonly Effect[] = [
-  'reduction',
-  'direct',
-  'overdrive',
-  'reverse-reduction',
-  'reverse-overdrive',
-  'neutral',
-];
-
-/** Whether a number has a way of turning that can be asked for. */
-export const hasDirection = (ask: NumberAsk): boolean =>
-  ask === 'ratio' || ask === 'output-speed' || ask === 'pinion-speed';
-
-/** True when showing the roles in the drawing would give the answer away. */
-export const hidesRoles = (question: SetQuestion): boolean =>
-  question.kind === 'roles' || (question.kind === 'choice' && question.ask === 'arrangement');

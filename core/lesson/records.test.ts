@@ -7,7 +7,7 @@ import {
   mergedAttempt,
   questionsOf,
   setupForStudent,
-  isSetQuestion,
+  isOf,
   type Answer,
   type AttemptAnswer,
   type Lesson,
@@ -41,7 +41,7 @@ test('an answer of another kind is set aside, whatever score it states', () => {
 test('a gear set that a record brings along is not believed', () => {
   const { lesson, asked } = asking('number');
   const { question } = asked;
-  if (!isSetQuestion(question) || question.kind !== 'number') throw new Error(question.kind);
+  if (!isOf('gear-set', question) || question.kind !== 'number') throw new Error(question.kind);
   const given = setupForStudent(question, {
     student: 'Wend Halyard',
     lessonId: lesson.id,

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { ClassBook } from '../../core/lesson';
 import { useAppSelector } from '../app/hooks';
-import { answerFor, promptFor, rightFor, whyFor } from '../lessons/subjectWords';
+import { answerFor, promptFor, rightFor, whyFor } from '../lessons/families/words';
 import { useNumbers } from '../shared/numbers';
 import { selectAttempts } from './attemptsSlice';
 import { useRemoveAttempt } from './useRemoveAttempt';
@@ -35,7 +35,9 @@ export function CellDetail({ book, chosen }: Props) {
     setAside === 'misfit' ? null : answerFor(t, numbers, question, subject, cell.answer.answer);
   const right = rightFor(t, numbers, question, subject);
   const reason =
-    cell.score !== null && cell.score < 1 ? whyFor(t, cell.misconception, question, subject) : null;
+    cell.score !== null && cell.score < 1 && subject
+      ? whyFor(t, cell.misconception, question, subject)
+      : null;
   return (
     <section className="cell-detail" aria-live="polite">
       <h2 className="class-book-heading">{row.attempt.student}</h2>

@@ -10,7 +10,7 @@ import { download, fileName } from '../files/download';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
 import { selectLibrary } from '../lessons/librarySlice';
-import { answerFor } from '../lessons/subjectWords';
+import { answerFor } from '../lessons/families/words';
 import { FileButton } from '../shared/FileButton';
 import { useNumbers } from '../shared/numbers';
 import { selectAttempts } from './attemptsSlice';

@@ -9,7 +9,7 @@ import {
   type Lesson,
   type SealVerdict,
 } from '../../core/lesson';
-import { shortFor } from '../lessons/subjectWords';
+import { shortFor } from '../lessons/families/words';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ChosenCell } from './CellDetail';
 import { questionName } from './questionName';

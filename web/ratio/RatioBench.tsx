@@ -40,7 +40,7 @@ export function RatioBench() {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const setup = useAppSelector(selectRatioSetup);
-  const [broken, setBroken] = useKept<SetFault | null>('RatioBench broken', null);
+  const [broken, setBroken] = useKept<SetKeyFault | null>('RatioBench broken', null);
   const shown = useMemo(() => brokenSetup(setup, broken), [setup, broken]);
   const model = useSetModel(shown);
   const turning = useTurning(setup.inputSpeedRpm, true);
@@ -103,7 +103,7 @@ export function RatioBench() {
           onRingFollows={setRingFollows}
         />
         <ReactionPicker roles={setup.roles} onRoles={onRoles} />
-        <BreakItChoice<SetFault>
+        <BreakItChoice<SetKeyFault>
           value={broken}
           of={SET_FAULTS}
           name={(f) => t(`breakIt.set.${f}`)}
@@ -132,9 +132,9 @@ export function RatioBench() {
 
 /** What can befall a gear set on the bench: its held part is let go, or two of its parts seize. */
 const SET_FAULTS = ['lets-go', 'locks'] as const;
-type SetFault = (typeof SET_FAULTS)[number];
+type SetKeyFault = (typeof SET_FAULTS)[number];
 
-function brokenSetup(setup: GearSetSetup, fault: SetFault | null): GearSetSetup {
+function brokenSetup(setup: GearSetSetup, fault: SetKeyFault | null): GearSetSetup {
   if (!fault) return setup;
   const reaction = fault === 'locks' ? 'locked' : 'free';
   return { ...setup, roles: { ...setup.roles, reaction } };

@@ -22,7 +22,7 @@ import {
   type FaultCase,
   type SymptomRow,
 } from '../../core/faults';
-import { deskOf, faultAnswerKey } from '../../core/lesson';
+import { deskOf, faultQuestionKey } from '../../core/lesson';
 import type { FaultWorker } from './protocol';
 
 /** The case that lies open in this worker, and its answer with it: the page never has it. */
@@ -93,8 +93,8 @@ const worker: FaultWorker = {
   },
   grade: (entries, diagnosis) => gradeDiagnosis(opened(), entries, diagnosis),
   rank: (question) =>
-    faultAnswerKey(question, { unit: null, faultCase: opened().faultCase }, opened()),
-  keyOf: (question, faultCase) => faultAnswerKey(question, { unit: null, faultCase }),
+    faultQuestionKey(question, { unit: null, faultCase: opened().faultCase }, opened()),
+  keyOf: (question, faultCase) => faultQuestionKey(question, { unit: null, faultCase }),
   report(faultCase) {
     const problems = caseProblems(faultCase);
     if (problems.length > 0) return { problems, complaint: [], alike: 0, expert: null };

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { AnyFault } from '../../../core/lesson';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
-import type { Worded } from '../questionWords';
+import type { Worded } from '../worded';
 
 interface Props {
   prompt: string;

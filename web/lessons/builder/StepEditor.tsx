@@ -16,13 +16,7 @@ import { Button, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
-import {
-  isSetQuestion,
-  newBlock,
-  type Block,
-  type BlockKind,
-  type LessonStep,
-} from '../../../core/lesson';
+import { isOf, newBlock, type Block, type BlockKind, type LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../app/hooks';
 import { SortableList } from '../../shared/SortableList';
 import { BlockEditor } from './BlockEditor';
@@ -56,7 +50,7 @@ export function StepEditor({ step }: { step: LessonStep }) {
     .map((b) =>
       b.kind === 'bench'
         ? b.setup
-        : b.kind === 'question' && isSetQuestion(b.question)
+        : b.kind === 'question' && isOf('gear-set', b.question)
           ? b.question.setup
           : null,
     )

@@ -16,7 +16,7 @@ import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { NextButton, type Next } from './NextButton';
 import { useKept } from '../../shared/kept';
 import '../../faults/Atlas.css';
-import './FaultStage.css';
+import '../families/fault/Stage.css';
 
 interface Props {
   block: FaultTableBlock;

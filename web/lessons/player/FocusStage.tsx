@@ -1,16 +1,10 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  caseOf,
   clutchRigOf,
-  isClutchQuestion,
-  isCaseQuestion,
-  isConverterQuestion,
-  isFaultQuestion,
-  isUnitQuestion,
   missingFault,
   rigOf,
-  setupForStudent,
+  subjectFor,
   unitOf,
   type AnyFault,
   type Lesson,
@@ -22,28 +16,17 @@ import { KeptScope } from '../../shared/kept';
 import { lazyPart } from '../../shared/lazyPart';
 import { NextButton, type Next } from './NextButton';
 import { selectPlayer } from './playerSlice';
-import { QuestionStage } from './QuestionStage';
+import { ANY_STAGE } from '../families/stages';
 import type { Focus } from './usePlayerStep';
 
-const UnitQuestionStage = lazyPart(
-  async () => (await import('./UnitQuestionStage')).UnitQuestionStage,
-);
 const UnitBenchStage = lazyPart(async () => (await import('./UnitBenchStage')).UnitBenchStage);
-const ClutchQuestionStage = lazyPart(
-  async () => (await import('./ClutchQuestionStage')).ClutchQuestionStage,
-);
 const ClutchBenchStage = lazyPart(
   async () => (await import('./ClutchBenchStage')).ClutchBenchStage,
 );
 const PackBenchStage = lazyPart(async () => (await import('./ClutchBenchStage')).PackBenchStage);
-const ConverterQuestionStage = lazyPart(
-  async () => (await import('./ConverterQuestionStage')).ConverterQuestionStage,
-);
 const ConverterBenchStage = lazyPart(
   async () => (await import('./ConverterBenchStage')).ConverterBenchStage,
 );
-const FaultRowStage = lazyPart(async () => (await import('./FaultRowStage')).FaultRowStage);
-const CaseStage = lazyPart(async () => (await import('./CaseStage')).CaseStage);
 const FaultTableStage = lazyPart(async () => (await import('./FaultTableStage')).FaultTableStage);
 const BenchStage = lazyPart(async () => (await import('./BenchStage')).BenchStage);
 
@@ -112,88 +95,16 @@ interface AskedProps extends Frame {
 
 /** A question with what it is about for this student: a gear set of their own, or models of the lesson. */
 function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
-  const player = useAppSelector(selectPlayer);
-  const seed = {
-    student: player.attempt?.student ?? '',
-    lessonId: lesson.id,
-    questionId: block.id,
-    round,
-  };
-  const { question } = block;
-  const key = `${block.id} ${round}`;
-  if (isConverterQuestion(question)) {
-    const rig = rigOf(lesson, question);
-    if (!rig) return <ModelMissing fault="converter-missing" {...frame} />;
-    return (
-      <ConverterQuestionStage
-        key={key}
-        block={{ ...block, question }}
-        rig={rig}
-        round={round}
-        {...frame}
-      />
-    );
-  }
-  if (isClutchQuestion(question)) {
-    const rig = clutchRigOf(lesson, question);
-    if (!rig) return <ModelMissing fault={missingFault(question)} {...frame} />;
-    return (
-      <ClutchQuestionStage
-        key={key}
-        block={{ ...block, question }}
-        rig={rig}
-        round={round}
-        {...frame}
-      />
-    );
-  }
-  if (isCaseQuestion(question)) {
-    const faultCase = caseOf(lesson, question);
-    if (!faultCase) return <ModelMissing fault="case-missing" {...frame} />;
-    return (
-      <CaseStage
-        key={key}
-        block={{ ...block, question }}
-        faultCase={faultCase}
-        round={round}
-        {...frame}
-      />
-    );
-  }
-  if (isFaultQuestion(question)) {
-    const unit = unitOf(lesson, question);
-    if (!unit) return <ModelMissing fault="unit-missing" {...frame} />;
-    return (
-      <FaultRowStage
-        key={key}
-        block={{ ...block, question }}
-        unit={unit}
-        round={round}
-        {...frame}
-      />
-    );
-  }
-  if (!isUnitQuestion(question))
-    return (
-      <QuestionStage
-        key={key}
-        block={{ ...block, question }}
-        setup={setupForStudent(question, seed)}
-        round={round}
-        {...frame}
-      />
-    );
-  const unit = unitOf(lesson, question);
-  if (!unit) return <ModelMissing fault="unit-missing" {...frame} />;
-  return (
-    <UnitQuestionStage
-      key={key}
-      block={{ ...block, question }}
-      unit={unit}
-      round={round}
-      {...frame}
-    />
+  const student = useAppSelector(selectPlayer).attempt?.student ?? '';
+  const { id, question } = block;
+  // One subject for the whole stage: keys are computed from it once.
+  const subject = useMemo(
+    () => subjectFor(lesson, question, { student, lessonId: lesson.id, questionId: id, round }),
+    [lesson, question, student, id, round],
   );
+  if (!subject) return <ModelMissing fault={missingFault(question)} {...frame} />;
+  const Stage = ANY_STAGE[subject.kind];
+  return <Stage key={`${id} ${round}`} block={block} subject={subject} round={round} {...frame} />;
 }
 
 /** The lesson came without the model that this step is about. */

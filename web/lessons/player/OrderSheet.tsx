@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { SortableList } from '../../shared/SortableList';
 import { moved } from './launchOrder';
-import './ConverterStageSheet.css';
+import '../families/converter/StageSheet.css';
 
 interface Props {
   order: readonly string[];

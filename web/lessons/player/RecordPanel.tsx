@@ -7,7 +7,7 @@ import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
 import { useClassBook } from '../../classBook/useClassBook';
 import { exportAttempt } from '../../files/exportFiles';
 import { formatNumber, useNumbers } from '../../shared/numbers';
-import { answerFor, promptFor } from '../subjectWords';
+import { answerFor, promptFor } from '../families/words';
 import { attemptFinished, selectPlayer } from './playerSlice';
 import { UnsavedNotice } from './UnsavedNotice';
 import { useKeepAttempt } from './useKeepAttempt';

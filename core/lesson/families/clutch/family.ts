@@ -1,0 +1,40 @@
+import { adjustmentsOf, NOISE_TESTS, selectiveChoices } from '../../../clutch';
+import { FEET_AT } from '../../../shift';
+import { clutchRigOf } from '../../carried';
+import { allOf, among, ids, type Family } from '../../family';
+import { judge, SAME_PART } from './grade';
+import { clutchKey } from './key';
+import { isPackQuestion } from './kinds';
+import type { ClutchTypes } from './types';
+
+export const CLUTCH_FAMILY: Family<ClutchTypes> = {
+  subject(lesson, question) {
+    const rig = clutchRigOf(lesson, question);
+    return rig && { kind: 'clutch', rig };
+  },
+  missing: (question) => (isPackQuestion(question) ? 'pack-missing' : 'clutch-missing'),
+  key: (question, { rig }) => clutchKey(question, rig),
+  judge,
+  fits: {
+    'set-free-play': ({ answer: { forkRod, turnbuckle } }) =>
+      [forkRod, turnbuckle].every(Number.isFinite),
+    'will-it-hold': ({ question, subject, answer: { holds, value, range } }) =>
+      question.ask === 'slips-first'
+        ? range !== undefined && ids(subject.rig.unit?.ranges ?? []).includes(range)
+        : holds !== undefined && Number.isFinite(value) && range === undefined,
+    'adjust-order': ({ subject: { rig }, answer }) =>
+      rig.clutch !== null && allOf(answer.order, adjustmentsOf(rig.clutch)),
+    'noise-test': ({ answer }) => among([answer.test], ids(NOISE_TESTS)),
+    'draw-start': ({ answer }) =>
+      [answer.pedal, answer.throttle].every(
+        (foot) => foot.length === FEET_AT.length && foot.every((v) => v >= 0 && v <= 1),
+      ),
+    'choose-selective': ({ subject: { rig }, answer }) =>
+      rig.pack !== null &&
+      selectiveChoices(rig.pack).some((c) => Math.abs(c.thickness - answer.thickness) < SAME_PART),
+    'upgrade-limit': ({ question, answer: { limit, value } }) =>
+      question.ask === 'limit'
+        ? limit !== undefined && value === undefined
+        : Number.isFinite(value) && limit === undefined,
+  },
+};

@@ -1,0 +1,29 @@
+import { rigOf } from '../../carried';
+import { allOf, keyAs, type Family } from '../../family';
+import { judge } from './grade';
+import { converterKey } from './key';
+import { SKETCH_AT } from './kinds';
+import type { ConverterTypes } from './types';
+
+export const CONVERTER_FAMILY: Family<ConverterTypes> = {
+  subject(lesson, question) {
+    const rig = rigOf(lesson, question);
+    return rig && { kind: 'converter', rig };
+  },
+  missing: () => 'converter-missing',
+  key: (question, { rig }) => converterKey(question, rig),
+  judge,
+  fits: {
+    operate: ({ answer: { throttle, turbineRpm } }) =>
+      [throttle, turbineRpm].every(Number.isFinite),
+    'read-match': ({ answer }) => Number.isFinite(answer.value),
+    'sketch-curve': ({ answer: { values } }) =>
+      values.length === SKETCH_AT.length && values.every(Number.isFinite),
+    'predict-change': ({ answer }) => Number.isFinite(answer.value),
+    'launch-order': ({ key, answer }) =>
+      allOf(
+        answer.order,
+        keyAs(key, 'launch-order').events.map((e) => e.name),
+      ),
+  },
+};

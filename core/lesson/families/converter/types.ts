@@ -1,0 +1,15 @@
+import type { ConverterKey, ConverterKeyFault } from './key';
+import type { ConverterAnswer, ConverterQuestion, ConverterRig } from './kinds';
+
+/** Parts of an answer about a converter: of a sketch its ends, its shape, its crossing and the area between. */
+export type ConverterPart =
+  'reading' | 'value' | 'at-stall' | 'at-end' | 'shape' | 'crossing' | 'area' | 'way' | 'order';
+
+export interface ConverterTypes {
+  question: ConverterQuestion;
+  answer: ConverterAnswer;
+  subject: { readonly kind: 'converter'; readonly rig: ConverterRig };
+  key: ConverterKey;
+  fault: ConverterKeyFault;
+  part: ConverterPart;
+}

@@ -1,0 +1,172 @@
+import type { KeyResult } from '../../family';
+import {
+  afterChecks,
+  caseProblems,
+  causeOf,
+  complaintOf,
+  drivingOf,
+  examine,
+  faultKey,
+  machineOf,
+  nextChecks,
+  openShop,
+  priorsOf,
+  readingOf,
+  rigFaultProblem,
+  rigOfCase,
+  rigOfUnit,
+  singleCandidates,
+  singleFaults,
+  SOUND_MACHINE,
+  suspects,
+  ticketOf,
+  type Candidate,
+  type DeskCase,
+  type Fault,
+  type FaultCase,
+  type NextCheck,
+  type Reading,
+  type SymptomCell,
+} from '../../../faults';
+import { unitFindings, type Unit } from '../../../geartrain';
+import type { FaultQuestion, FaultSubject, WhichTestQuestion } from './kinds';
+
+/** Answers to questions about faults, computed from the models. */
+export type FaultKey =
+  | { readonly kind: 'symptom-row'; readonly cells: readonly SymptomCell[] }
+  | {
+      readonly kind: 'which-element';
+      readonly cells: readonly SymptomCell[];
+      /** Elements with some fault that every range shows alike. */
+      readonly right: readonly string[];
+    }
+  | {
+      readonly kind: 'which-test';
+      readonly readings: readonly Reading[];
+      /** Of those offered, the best first; what can say nothing is left out. */
+      readonly ranked: readonly NextCheck[];
+      /** Faults that still fit. */
+      readonly left: number;
+    }
+  | { readonly kind: 'diagnose'; readonly desk: DeskCase };
+
+export type FaultKeyFault =
+  | 'unit-missing'
+  | 'unit-broken'
+  | 'case-missing'
+  | 'case-broken'
+  | 'part-missing'
+  | 'not-an-element'
+  | 'no-symptom'
+  | 'no-ranges'
+  | 'check-missing'
+  | 'nothing-to-tell';
+
+export type FaultKeyResult = KeyResult<FaultKey, FaultKeyFault>;
+
+const refuse = (fault: FaultKeyFault): FaultKeyResult => ({ ok: false, fault });
+
+/** @param desk of the question's case where it is known already: it takes a second to work out */
+export function faultQuestionKey(
+  question: FaultQuestion,
+  { unit, faultCase }: FaultSubject,
+  desk?: DeskCase,
+): FaultKeyResult {
+  switch (question.kind) {
+    case 'symptom-row':
+    case 'which-element':
+      return unit ? rowKey(question, unit) : refuse('unit-missing');
+    case 'which-test':
+    case 'diagnose': {
+      if (!faultCase) return refuse('case-missing');
+      if (!desk && caseProblems(faultCase).length > 0) return refuse('case-broken');
+      const known = desk ?? deskOf(faultCase);
+      return question.kind === 'diagnose'
+        ? { ok: true, key: { kind: 'diagnose', desk: known } }
+        : testKey(question, known);
+    }
+  }
+}
+
+type RowQuestion = Extract<FaultQuestion, { kind: 'symptom-row' | 'which-element' }>;
+
+function rowKey(question: RowQuestion, unit: Unit): FaultKeyResult {
+  if (unitFindings(unit).some((f) => f.weight === 'wrong')) return refuse('unit-broken');
+  const rig = rigOfUnit(unit);
+  const fault = question.fault as Fault;
+  if (rigFaultProblem(rig, fault)) return refuse('part-missing');
+  const driving = drivingOf(rig);
+  const cells = driving.cells(machineOf(rig, [fault]));
+  const sound = driving.cells(SOUND_MACHINE);
+  const alike = (a: SymptomCell, b: SymptomCell) => a.drive === b.drive && a.coast === b.coast;
+  if (cells.every((c, k) => alike(c, sound[k]!))) return refuse('no-symptom');
+  if (question.kind === 'symptom-row') {
+    const asked = cells.filter((c) => question.ranges.includes(c.range));
+    if (asked.length === 0) return refuse('no-ranges');
+    return { ok: true, key: { kind: 'symptom-row', cells: asked } };
+  }
+  if (!unit.elements.some((e) => e.id === fault.target)) return refuse('not-an-element');
+  const reads = (list: readonly SymptomCell[]) => list.map((c) => `${c.drive} ${c.coast}`).join();
+  const right = unit.elements
+    .map((e) => e.id)
+    .filter((id) =>
+      singleFaults(rig).some(
+        (f) => f.target === id && reads(driving.cells(machineOf(rig, [f]))) === reads(cells),
+      ),
+    );
+  const own = right.includes(fault.target) ? right : [...right, fault.target];
+  return { ok: true, key: { kind: 'which-element', cells, right: own } };
+}
+
+/** Everything that a case's desk needs: all that could be wrong, with what every check would read. */
+export function deskOf(
+  faultCase: FaultCase,
+  onCandidate: (done: Candidate) => void = () => undefined,
+): DeskCase {
+  const shop = openShop(rigOfCase(faultCase));
+  const cause = causeOf(faultCase);
+  const candidates: Candidate[] = [];
+  for (const candidate of singleCandidates(shop, cause)) {
+    candidates.push(candidate);
+    onCandidate(candidate);
+  }
+  const truth = examine(shop, cause);
+  const sound = examine(shop, []);
+  // Two causes at once are among what could be wrong too, or nothing would fit at the end.
+  if (cause.length > 1) candidates.push(truth);
+  const priors = priorsOf(faultCase);
+  const said = complaintOf(shop, truth, sound, faultCase.id);
+  return {
+    shop,
+    candidates,
+    truth,
+    sound,
+    priors,
+    complaint: ticketOf(shop, candidates, truth, said, priors).complaint,
+    limit: faultCase.limitMinutes ?? null,
+  };
+}
+
+function testKey(question: WhichTestQuestion, desk: DeskCase): FaultKeyResult {
+  const { shop, candidates, truth, priors, complaint } = desk;
+  const find = (id: string) => shop.checks.find((c) => c.id === id);
+  const [done, offered] = [question.done.map(find), question.offered.map(find)];
+  if ([...done, ...offered].some((c) => !c) || offered.length === 0) return refuse('check-missing');
+  const readings = [
+    ...complaint,
+    ...done.map((check): Reading => ({ check: check!, answer: readingOf(check!, truth) })),
+  ];
+  const known = suspects(candidates, readings, priors);
+  const ranked = nextChecks(
+    known,
+    offered.map((c) => c!),
+    readings,
+    afterChecks(done.map((c) => c!)).state,
+  );
+  if (ranked.length === 0) return refuse('nothing-to-tell');
+  const fitting = known.filter((s) => s.fits).map((s) => faultKey(s.candidate.faults));
+  return {
+    ok: true,
+    key: { kind: 'which-test', readings, ranked, left: new Set(fitting).size },
+  };
+}

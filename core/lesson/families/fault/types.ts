@@ -1,0 +1,15 @@
+import type { FaultKey, FaultKeyFault } from './key';
+import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';
+
+/** Parts of an answer about faults; `of` names the range of a cell. */
+export type FaultPart =
+  'cell' | 'element' | 'test' | 'cause' | 'remedy' | 'cost' | 'support' | 'safety';
+
+export interface FaultTypes {
+  question: FaultQuestion;
+  answer: FaultAnswer;
+  subject: { readonly kind: 'fault'; readonly subject: FaultSubject };
+  key: FaultKey;
+  fault: FaultKeyFault;
+  part: FaultPart;
+}

@@ -1,0 +1,21 @@
+import { noneTwice, type Family } from '../../family';
+import { judge } from './grade';
+import { setKey } from './key';
+import { setupForStudent } from './variant';
+import type { GearSetTypes } from './types';
+
+export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
+  subject: (_lesson, question, seed) => ({
+    kind: 'gear-set',
+    setup: setupForStudent(question, seed),
+  }),
+  missing: () => 'no-output',
+  key: (question, { setup }) => setKey(question, setup),
+  judge,
+  fits: {
+    number: ({ question, answer: { value, direction } }) =>
+      Number.isFinite(value) && (direction !== undefined) === question.direction,
+    choice: ({ key, answer }) => key.kind === 'choice' && key.options.includes(answer.choice),
+    roles: ({ answer: { drives, driven, held } }) => noneTwice([drives, driven, held]),
+  },
+};

@@ -1,0 +1,189 @@
+import type { KeyResult } from '../../family';
+import {
+  ARRANGEMENTS,
+  PORTS,
+  readSet,
+  solveSet,
+  thirdPort,
+  type Effect,
+  type GearSetSetup,
+  type PlanetarySet,
+  type Port,
+  type Roles,
+} from '../../../geartrain';
+import { equals, fraction, signOf, toNumber, type Fraction } from '../../../numerics';
+import {
+  arrangementKey,
+  EFFECTS,
+  type ChoiceQuestion,
+  type Goal,
+  type NumberAsk,
+  type NumberQuestion,
+  type SetQuestion,
+} from './kinds';
+import { DIRECTIONS, type Direction } from '../../questionParts';
+
+/** The right answer, computed from the model at the moment it is asked for. */
+export type SetKey =
+  | {
+      readonly kind: 'number';
+      readonly value: number;
+      readonly exact: Fraction | null;
+      readonly direction: Direction;
+    }
+  | {
+      readonly kind: 'choice';
+      readonly right: readonly string[];
+      readonly options: readonly string[];
+    }
+  | { readonly kind: 'roles'; readonly right: readonly RoleAnswer[]; readonly target: Fraction };
+
+export interface RoleAnswer {
+  readonly drives: Port;
+  readonly driven: Port;
+  readonly held: Port;
+}
+
+/** Why a question can't be asked as it stands. */
+export type SetKeyFault =
+  'no-output' | 'no-held-part' | 'pinion-unknown' | 'locked-has-no-roles' | 'goal-not-reached';
+
+export type SetKeyResult = KeyResult<SetKey, SetKeyFault>;
+
+const found = (key: SetKey): SetKeyResult => ({ ok: true, key });
+const fault = (code: SetKeyFault): SetKeyResult => ({ ok: false, fault: code });
+
+/** @param setup the set as this student has it; the question's own unless it is varied */
+export function setKey(question: SetQuestion, setup: GearSetSetup = question.setup): SetKeyResult {
+  switch (question.kind) {
+    case 'number':
+      return numberKey(question, setup);
+    case 'choice':
+      return choiceKey(question, setup);
+    case 'roles':
+      return rolesKey(setup);
+  }
+}
+
+const directionOf = (value: Fraction): Direction =>
+  (({ '1': 'same', '-1': 'opposite', '0': 'none' }) as const)[`${signOf(value)}`];
+
+function numberKey(question: NumberQuestion, setup: GearSetSetup): SetKeyResult {
+  const solution = solveSet(setup.set, setup.roles);
+  const reading = readSet(setup, solution);
+  const { ratio } = solution;
+  const driven = solution.speeds[setup.roles.driven];
+  switch (question.ask) {
+    case 'ratio': {
+      if (!ratio) return fault('no-output');
+      const value = Math.abs(toNumber(ratio));
+      return found({ kind: 'number', value, exact: ratio, direction: directionOf(ratio) });
+    }
+    case 'output-speed': {
+      if (!driven) return fault('no-output');
+      const value = Math.abs(toNumber(driven) * setup.inputSpeedRpm);
+      return found({ kind: 'number', value, exact: null, direction: directionOf(driven) });
+    }
+    case 'output-torque': {
+      const torque = reading[setup.roles.driven].torqueNm;
+      if (torque === null) return fault('no-output');
+      return found({ kind: 'number', value: Math.abs(torque), exact: null, direction: 'none' });
+    }
+    case 'held-torque': {
+      const torque = reading[thirdPort(setup.roles)].torqueNm;
+      if (setup.roles.reaction !== 'held' || torque === null) return fault('no-held-part');
+      return found({ kind: 'number', value: Math.abs(torque), exact: null, direction: 'none' });
+    }
+    case 'pinion-speed': {
+      const speed = solution.pinions[0]?.speed;
+      if (!speed) return fault('pinion-unknown');
+      const value = Math.abs(toNumber(speed) * setup.inputSpeedRpm);
+      return found({ kind: 'number', value, exact: null, direction: directionOf(speed) });
+    }
+  }
+}
+
+function choiceKey(question: ChoiceQuestion, setup: GearSetSetup): SetKeyResult {
+  const solution = solveSet(setup.set, setup.roles);
+  const choice = (right: readonly string[], options: readonly string[]) =>
+    found({ kind: 'choice', right, options });
+  switch (question.ask) {
+    case 'effect':
+      return choice([solution.effect], EFFECTS);
+    case 'direction': {
+      const speed = solution.speeds[setup.roles.driven];
+      return speed ? choice([directionOf(speed)], DIRECTIONS) : fault('no-output');
+    }
+    case 'fastest': {
+      const sizes = PORTS.map((p) => Math.abs(toNumber(solution.speeds[p] ?? fraction(0))));
+      if (PORTS.some((p) => solution.speeds[p] === null)) return fault('no-output');
+      const most = Math.max(...sizes);
+      const right = PORTS.filter((_p, k) => sizes[k]! > most * (1 - 1e-12));
+      return choice(right.length === 3 ? ['all-same'] : right, [...PORTS, 'all-same']);
+    }
+    case 'arrangement': {
+      const right = bestFor(question.goal, setup.set);
+      return right.length > 0
+        ? choice(right, HELD_ARRANGEMENTS.map(arrangementKey))
+        : fault('goal-not-reached');
+    }
+  }
+}
+
+export const HELD_ARRANGEMENTS: readonly Roles[] = ARRANGEMENTS.filter(
+  (a) => a.reaction === 'held',
+);
+
+const EFFECT_OF_GOAL: Readonly<Record<Goal, Effect>> = {
+  'largest-reduction': 'reduction',
+  'smallest-reduction': 'reduction',
+  'strongest-overdrive': 'overdrive',
+  'reverse-reduction': 'reverse-reduction',
+  'reverse-overdrive': 'reverse-overdrive',
+};
+
+/** The arrangements that give the wanted effect, and most strongly where the goal says so. */
+function bestFor(goal: Goal, set: PlanetarySet): string[] {
+  const fitting = HELD_ARRANGEMENTS.map((roles) => ({ roles, ...solveSet(set, roles) })).filter(
+    (a) => a.effect === EFFECT_OF_GOAL[goal],
+  );
+  const sizes = fitting.map((a) => Math.abs(toNumber(a.ratio!)));
+  const wanted = {
+    'largest-reduction': Math.max(...sizes),
+    'smallest-reduction': Math.min(...sizes),
+    'strongest-overdrive': Math.min(...sizes),
+    'reverse-reduction': null,
+    'reverse-overdrive': null,
+  }[goal];
+  return fitting
+    .filter((_a, k) => wanted === null || sizes[k] === wanted)
+    .map((a) => arrangementKey(a.roles));
+}
+
+function rolesKey(setup: GearSetSetup): SetKeyResult {
+  if (setup.roles.reaction !== 'held') return fault('locked-has-no-roles');
+  const target = solveSet(setup.set, setup.roles).ratio;
+  if (!target) return fault('no-output');
+  const right = HELD_ARRANGEMENTS.filter((roles) => {
+    const { ratio } = solveSet(setup.set, roles);
+    return ratio !== null && equals(ratio, target);
+  }).map(({ drives, driven }) => ({ drives, driven, held: thirdPort({ drives, driven }) }));
+  return found({ kind: 'roles', right, target });
+}
+
+/** A number in the unit the question asks for, from a ratio that a learner believes in. */
+export function numberFromRatio(ask: NumberAsk, believed: Fraction, setup: GearSetSetup): number {
+  const ratio = Math.abs(toNumber(believed));
+  switch (ask) {
+    case 'ratio':
+      return ratio;
+    case 'output-speed':
+      return setup.inputSpeedRpm / ratio;
+    case 'output-torque':
+      return setup.inputTorqueNm * ratio;
+    case 'held-torque':
+      return Math.abs(toNumber(believed) - 1) * setup.inputTorqueNm;
+    case 'pinion-speed':
+      return NaN;
+  }
+}

@@ -1,0 +1,32 @@
+import { among, ids, noneTwice, type Family } from '../../family';
+import { judge } from './grade';
+import { unitKey } from './key';
+import { cellKey, unitOf } from './kinds';
+import type { UnitTypes } from './types';
+
+export const UNIT_FAMILY: Family<UnitTypes> = {
+  subject(lesson, question) {
+    const unit = unitOf(lesson, question);
+    return unit ? { kind: 'unit', unit } : null;
+  },
+  missing: () => 'unit-missing',
+  key: (question, { unit }) => unitKey(question, unit),
+  judge,
+  fits: {
+    'fill-chart': ({ subject: { unit }, answer }) =>
+      among(
+        answer.on,
+        unit.ranges.flatMap((r) => unit.elements.map((e) => cellKey(r.id, e.id))),
+      ),
+    'trace-path': ({ subject, answer }) => among(answer.members, ids(subject.unit.members)),
+    'row-outcome': ({ answer: { outcome, ratio, direction } }) =>
+      outcome === 'drives'
+        ? Number.isFinite(ratio) && direction !== undefined
+        : ratio === undefined && direction === undefined,
+    reaction: ({ subject, answer: { elements } }) =>
+      noneTwice(elements) && among(elements, ids(subject.unit.elements)),
+    'drive-or-coast': ({ subject, answer: { braking, letsGo } }) =>
+      letsGo === undefined ||
+      (!braking && subject.unit.elements.some((e) => e.id === letsGo && e.kind === 'one-way')),
+  },
+};

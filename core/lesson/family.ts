@@ -1,0 +1,76 @@
+import type { Lesson } from './lesson';
+import type { Misconception } from './misconceptions';
+import type { VariantSeed } from './seed';
+
+/**
+ * One family of questions: all in which it differs from the others. Everything that is the same for all (the key once
+ * for many answers, the score out of the parts, what does not fit set aside) stands in `assess.ts`.
+ */
+export interface Family<T extends FamilyTypes> {
+  /** What the question is about, for one student; `null` when the lesson does not carry it. */
+  subject(lesson: Lesson, question: T['question'], seed: VariantSeed): T['subject'] | null;
+  /** What is said to be missing when there is no subject. */
+  missing(question: T['question']): T['fault'];
+  /** The right answer, computed from the subject, or why the question can't be asked as it stands. */
+  key(question: T['question'], subject: T['subject']): KeyResult<T['key'], T['fault']>;
+  readonly judge: { readonly [K in T['question']['kind']]: Judge<T, K> };
+  /** Whether the question can have been answered so at all: nothing named that it does not offer. */
+  readonly fits: { readonly [K in T['question']['kind']]: Fits<T, K> };
+}
+
+/** What a family is made of; `part` is the part of an answer that is right or wrong by itself. */
+export interface FamilyTypes {
+  question: { kind: string };
+  answer: { kind: string };
+  subject: { kind: string };
+  key: { kind: string };
+  fault: string;
+  part: string;
+}
+
+export type Of<T extends { kind: string }, K> = Extract<T, { kind: K }>;
+
+/** One question with its key, and an answer of the same kind. */
+export interface Asked<T extends FamilyTypes, K> {
+  readonly question: Of<T['question'], K>;
+  readonly subject: T['subject'];
+  readonly key: T['key'];
+  readonly answer: Of<T['answer'], K>;
+}
+export type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part']>;
+export type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
+
+export type KeyResult<K, F extends string> =
+  { readonly ok: true; readonly key: K } | { readonly ok: false; readonly fault: F };
+
+/** How an answer compares with the key, part by part, and what explains a wrong one. */
+export interface Judged<P extends string> {
+  readonly parts: readonly GradedPart<P>[];
+  readonly misconception: Misconception | null;
+  /** 0 to 1, where the parts do not count alike. */
+  readonly score?: number;
+}
+
+export interface GradedPart<P extends string> {
+  readonly part: P;
+  readonly right: boolean;
+  /** What the part is about: ranges, events. */
+  readonly of?: string | readonly [string, string];
+}
+
+/** @throws Error when the key is of another kind: keys and questions of a family go together */
+export function keyAs<K extends { kind: string }, N extends K['kind']>(
+  key: K,
+  kind: N,
+): Extract<K, { kind: N }> {
+  if (key.kind !== kind) throw new Error(`keyAs: expected a key "${kind}", got "${key.kind}"`);
+  return key as Extract<K, { kind: N }>;
+}
+
+export const among = (given: readonly string[], offered: readonly string[]): boolean =>
+  given.every((g) => offered.includes(g));
+export const noneTwice = (given: readonly string[]): boolean =>
+  new Set(given).size === given.length;
+export const allOf = (given: readonly string[], offered: readonly string[]): boolean =>
+  given.length === offered.length && noneTwice(given) && among(given, offered);
+export const ids = (items: readonly { readonly id: string }[]): string[] => items.map((i) => i.id);

@@ -1,0 +1,48 @@
+import { useKept } from '../../../shared/kept';
+import { StageFrame, type StageProps } from '../../player/StageFrame';
+import { useAsked } from '../../player/useAsked';
+import { clutchDraft, type ClutchDraft } from './draft';
+import { ClutchPrediction } from './Prediction';
+import { ClutchStageSheet } from './StageSheet';
+import { ClutchWorked } from './Worked';
+
+/** A question about a clutch or a pack. */
+export function ClutchStage({ block, subject, round, ...frame }: StageProps<'clutch'>) {
+  const { rig } = subject;
+  const asked = useAsked<'clutch'>(block, subject, round);
+  const { question, key, given, commit } = asked;
+  const keyNow = key?.ok ? key.key : null;
+  const [draft, setDraft] = useKept<ClutchDraft>('ClutchStage draft', () =>
+    clutchDraft(question, rig),
+  );
+  const change = (part: Partial<ClutchDraft>) =>
+    setDraft({ ...draft, touched: draft.touched || !('pedal' in part), ...part });
+  return (
+    <StageFrame
+      {...frame}
+      asked={asked}
+      sheet={
+        <ClutchStageSheet
+          question={question}
+          rig={rig}
+          keyNow={keyNow}
+          draft={draft}
+          answer={given}
+          onDraft={change}
+        />
+      }
+      prediction={
+        <ClutchPrediction
+          question={question}
+          rig={rig}
+          draft={draft}
+          onDraft={change}
+          onCommit={commit}
+        />
+      }
+      worked={
+        given && <ClutchWorked question={question} rig={rig} keyNow={keyNow} answer={given} />
+      }
+    />
+  );
+}

@@ -1,0 +1,37 @@
+import { adjustmentsOf, selectiveNow } from '../../../../core/clutch';
+import {
+  fittedPack,
+  handedOut,
+  type ClutchQuestion,
+  type ClutchRig,
+} from '../../../../core/lesson';
+import { FEET_AT } from '../../../../core/shift';
+import { orderToBegin } from '../../player/launchOrder';
+
+/** What a student does on the sheet about a clutch: turns a rod, draws with both feet, orders steps, fits a part. */
+export interface ClutchDraft {
+  readonly pedal: number;
+  readonly forkRod: number;
+  readonly turnbuckle: number;
+  readonly feet: { readonly pedal: readonly number[]; readonly throttle: readonly number[] };
+  readonly order: readonly string[];
+  readonly thickness: number;
+  readonly touched: boolean;
+}
+
+/** Both feet where they rest: the pedal on the floor, the throttle closed. They tell nothing. */
+const RESTING = { pedal: FEET_AT.map(() => 1), throttle: FEET_AT.map(() => 0.1) };
+
+export function clutchDraft(question: ClutchQuestion, { clutch, pack }: ClutchRig): ClutchDraft {
+  const out = question.kind === 'set-free-play' && clutch ? handedOut(clutch, question.wear) : null;
+  return {
+    pedal: 0,
+    forkRod: out?.forkRod ?? 0,
+    turnbuckle: out?.turnbuckle ?? 0,
+    feet: RESTING,
+    order: clutch ? orderToBegin(adjustmentsOf(clutch)) : [],
+    thickness:
+      question.kind === 'choose-selective' && pack ? selectiveNow(fittedPack(pack, question)) : 0,
+    touched: false,
+  };
+}

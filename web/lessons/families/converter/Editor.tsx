@@ -1,0 +1,278 @@
+import { Select, Slider } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  CHANGED,
+  converterKey,
+  MATCH_ASKS,
+  MEASURES,
+  SKETCHED,
+  type ConverterRig,
+  type StallChange,
+  type Tolerance,
+} from '../../../../core/lesson';
+import { NumberField } from '../../../shared/NumberField';
+import { useNumbers } from '../../../shared/numbers';
+import { converterKeyText, converterPrompt, quantityRead } from './words';
+import { ChoiceField } from '../../builder/ChoiceField';
+import { ConverterPickers } from '../../builder/ConverterPickers';
+import type { EditorProps } from '../editorOf';
+import { QuestionFrame } from '../../builder/QuestionFrame';
+import { useRig } from '../../builder/useRig';
+
+type Props = EditorProps<'converter'>;
+
+/** What is asked about a converter, and the answer that the model gives at this moment. */
+export function ConverterEditor({ question, onQuestion }: Props) {
+  const { rig } = useRig(question);
+  return (
+    <>
+      <ConverterPickers
+        named={
+          question.kind === 'launch-order' ||
+          (question.kind === 'predict-change' && question.of !== 'stall-speed')
+            ? question
+            : { converter: question.converter, engine: question.engine }
+        }
+        onModel={(field, model) => onQuestion({ ...question, [field]: model.id }, [model])}
+      />
+      {rig && <Framed question={question} rig={rig} onQuestion={onQuestion} />}
+    </>
+  );
+}
+
+function Framed({ question, rig, onQuestion }: Props & { rig: ConverterRig }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const key = useMemo(() => converterKey(question, rig), [question, rig]);
+  return (
+    <QuestionFrame
+      prompt={question.prompt}
+      worded={converterPrompt(t, numbers, { ...question, prompt: '' }, rig)}
+      onPrompt={(prompt) => onQuestion({ ...question, prompt })}
+      fault={key.ok ? null : key.fault}
+      answer={key.ok ? converterKeyText(t, numbers, question, rig) : null}
+    >
+      <Fields question={question} onQuestion={onQuestion} />
+    </QuestionFrame>
+  );
+}
+
+function Fields({ question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  switch (question.kind) {
+    case 'operate': {
+      const quantity = quantityRead(question.measure);
+      return (
+        <>
+          <ChoiceField
+            label={t('converterBlock.measure')}
+            value={question.measure}
+            of={MEASURES}
+            name={(v) => t(`measures.${v}`)}
+            onValue={(measure) => onQuestion({ ...question, measure })}
+          />
+          <NumberField
+            label={t('converterBlock.target')}
+            {...(quantity ? { quantity } : {})}
+            value={question.target}
+            step={quantity ? 10 : 0.05}
+            onValue={(target) => onQuestion({ ...question, target })}
+          />
+          <Within
+            tolerance={question.tolerance}
+            onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+          />
+        </>
+      );
+    }
+    case 'read-match':
+      return (
+        <>
+          <ChoiceField
+            label={t('question.asks')}
+            value={question.ask}
+            of={MATCH_ASKS}
+            name={(v) => t(`matchAsks.${v}`)}
+            onValue={(ask) => onQuestion({ ...question, ask })}
+          />
+          <Throttle
+            value={question.throttle}
+            onValue={(throttle) => onQuestion({ ...question, throttle })}
+          />
+          <NumberField
+            label={t('converter.turbineSpeed')}
+            quantity="speed"
+            value={question.turbineRpm}
+            step={50}
+            onValue={(turbineRpm) =>
+              onQuestion({ ...question, turbineRpm: Math.max(0, turbineRpm) })
+            }
+          />
+          <Within
+            tolerance={question.tolerance}
+            onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+          />
+        </>
+      );
+    case 'sketch-curve':
+      return (
+        <>
+          <ChoiceField
+            label={t('converterBlock.curve')}
+            value={question.curve}
+            of={SKETCHED}
+            name={(v) => t(`sketch.curves.${v}`)}
+            onValue={(curve) => onQuestion({ ...question, curve })}
+          />
+          <NumberField
+            label={t('question.tolerance')}
+            unit="%"
+            value={100 * question.tolerance}
+            step={1}
+            onValue={(v) =>
+              onQuestion({ ...question, tolerance: Math.min(1, Math.max(0.01, v / 100)) })
+            }
+          />
+        </>
+      );
+    case 'predict-change':
+      return (
+        <>
+          <ChoiceField
+            label={t('question.asks')}
+            value={question.of}
+            of={CHANGED}
+            name={(v) => t(`changed.${v}`)}
+            onValue={(of) => onQuestion({ ...question, of })}
+          />
+          <ChangeFields
+            change={question.change}
+            onChange={(change) => onQuestion({ ...question, change })}
+          />
+          <Within
+            tolerance={question.tolerance}
+            onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+          />
+        </>
+      );
+    case 'launch-order':
+      return (
+        <>
+          <Throttle
+            value={question.throttle}
+            onValue={(throttle) => onQuestion({ ...question, throttle })}
+          />
+          <NumberField
+            label={t('launch.grade')}
+            unit="%"
+            value={100 * question.grade}
+            step={1}
+            onValue={(v) => onQuestion({ ...question, grade: Math.min(1, Math.max(-1, v / 100)) })}
+          />
+        </>
+      );
+  }
+}
+
+const STARTS: readonly StallChange[] = [
+  { kind: 'engine', share: 0.7 },
+  { kind: 'altitude', metres: 2000 },
+  { kind: 'size', factor: 0.9 },
+  { kind: 'stator', fault: 'slips' },
+  { kind: 'stator', fault: 'seized' },
+];
+
+const changeKey = (c: StallChange): string => (c.kind === 'stator' ? c.fault : c.kind);
+
+interface ChangeProps {
+  change: StallChange;
+  onChange: (change: StallChange) => void;
+}
+
+function ChangeFields({ change, onChange }: ChangeProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <label className="field">
+        <span className="label">{t('converterBlock.change')}</span>
+        <Select
+          aria-label={t('converterBlock.change')}
+          value={changeKey(change)}
+          style={{ width: 230 }}
+          onChange={(key) => onChange(STARTS.find((s) => changeKey(s) === key)!)}
+          options={STARTS.map((s) => ({
+            value: changeKey(s),
+            label: t(`converterBlock.changes.${changeKey(s)}`),
+          }))}
+        />
+      </label>
+      {change.kind === 'engine' && (
+        <NumberField
+          label={t('converterBlock.left')}
+          unit="%"
+          value={100 * change.share}
+          step={5}
+          onValue={(v) => onChange({ ...change, share: Math.min(2, Math.max(0.1, v / 100)) })}
+        />
+      )}
+      {change.kind === 'altitude' && (
+        <NumberField
+          label={t('converterBlock.height')}
+          unit="m"
+          value={change.metres}
+          step={100}
+          onValue={(v) => onChange({ ...change, metres: Math.min(9000, Math.max(-500, v)) })}
+        />
+      )}
+      {change.kind === 'size' && (
+        <NumberField
+          label={t('converterBlock.size')}
+          unit="%"
+          value={100 * change.factor}
+          step={5}
+          onValue={(v) => onChange({ ...change, factor: Math.min(3, Math.max(0.3, v / 100)) })}
+        />
+      )}
+    </>
+  );
+}
+
+function Throttle({ value, onValue }: { value: number; onValue: (value: number) => void }) {
+  const { t } = useTranslation();
+  return (
+    <label className="field">
+      <span className="label">
+        {t('converter.throttle')} {Math.round(100 * value)} %
+      </span>
+      <Slider
+        style={{ width: 150 }}
+        min={0}
+        max={100}
+        value={Math.round(100 * value)}
+        onChange={(v) => onValue(v / 100)}
+        ariaLabelForHandle={t('converter.throttle')}
+      />
+    </label>
+  );
+}
+
+interface WithinProps {
+  tolerance: Tolerance;
+  onTolerance: (tolerance: Tolerance) => void;
+}
+
+function Within({ tolerance, onTolerance }: WithinProps) {
+  const { t } = useTranslation();
+  return (
+    <NumberField
+      label={t('question.tolerance')}
+      unit="%"
+      value={tolerance.value}
+      step={1}
+      onValue={(value) =>
+        onTolerance({ kind: 'percent', value: Math.min(100, Math.max(0, value)) })
+      }
+    />
+  );
+}

@@ -1,0 +1,64 @@
+import type { ConverterAnswer, ConverterRig } from '../../../../core/lesson';
+import { Readout } from '../../../converter/Readout';
+import { useConverterModel } from '../../../converter/useConverterModel';
+import { useKept } from '../../../shared/kept';
+import { orderToBegin } from '../../player/launchOrder';
+import { StageFrame, type StageProps } from '../../player/StageFrame';
+import { useAsked } from '../../player/useAsked';
+import type { ConverterDraft } from './draft';
+import { ConverterPrediction } from './Prediction';
+import { blankSketch } from './sketchPaper';
+import { ConverterStageSheet } from './StageSheet';
+
+/** A question about a converter. */
+export function ConverterStage({ block, subject, round, ...frame }: StageProps<'converter'>) {
+  const { rig } = subject;
+  const asked = useAsked<'converter'>(block, subject, round);
+  const { question, key, given, commit } = asked;
+  const keyNow = key?.ok ? key.key : null;
+  const [draft, setDraft] = useKept<ConverterDraft>('ConverterStage draft', () => ({
+    setting:
+      question.kind === 'operate' ? question.start : { throttle: 1, turbineRpm: 0, lockUp: false },
+    values: question.kind === 'sketch-curve' ? blankSketch(question.curve) : [],
+    touched: false,
+    order: keyNow?.kind === 'launch-order' ? orderToBegin(keyNow.events.map((e) => e.name)) : [],
+  }));
+  const change = (part: Partial<ConverterDraft>) => setDraft({ ...draft, ...part });
+  return (
+    <StageFrame
+      {...frame}
+      asked={asked}
+      sheet={
+        <ConverterStageSheet
+          question={question}
+          rig={rig}
+          keyNow={keyNow}
+          draft={draft}
+          answer={given}
+          onDraft={change}
+        />
+      }
+      prediction={
+        <ConverterPrediction
+          question={question}
+          rig={rig}
+          draft={draft}
+          onDraft={change}
+          onCommit={commit}
+        />
+      }
+      worked={given?.kind === 'operate' && <AtSetting rig={rig} setting={given} />}
+    />
+  );
+}
+
+interface AtSettingProps {
+  rig: ConverterRig;
+  setting: Extract<ConverterAnswer, { kind: 'operate' }>;
+}
+
+/** What the student's own setting reads. */
+function AtSetting({ rig, setting }: AtSettingProps) {
+  const { match } = useConverterModel(rig.converter, rig.engine, setting, null);
+  return <Readout match={match} />;
+}

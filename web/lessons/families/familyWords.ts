@@ -1,0 +1,54 @@
+import type { TFunction } from 'i18next';
+import type {
+  AnswerOf,
+  AnyFault,
+  AnyPart,
+  FamilyName,
+  GradedPart,
+  KeyOf,
+  KeyResult,
+  Misconception,
+  QuestionOf,
+  SubjectOf,
+} from '../../../core/lesson';
+import type { Numbers } from '../../shared/numbers';
+import type { Reason, Worded } from '../worded';
+
+/** What one family's questions, answers, keys and reasons are called. */
+export interface FamilyWords<F extends FamilyName> {
+  /** What is asked: the instructor's words, or the program's. */
+  prompt(t: TFunction, numbers: Numbers, question: QuestionOf<F>, subject: SubjectOf<F>): string;
+  answer(
+    t: TFunction,
+    numbers: Numbers,
+    question: QuestionOf<F>,
+    subject: SubjectOf<F>,
+    answer: AnswerOf<F>,
+  ): Worded;
+  /** @param known the key where it is known already; @returns `null` where the question can't be asked as it stands */
+  key(
+    t: TFunction,
+    numbers: Numbers,
+    question: QuestionOf<F>,
+    subject: SubjectOf<F>,
+    known?: KeyResult<KeyOf<F>, AnyFault>,
+  ): Worded | null;
+  /** An answer in as few words as a ledger's cell has room for. */
+  short(
+    t: TFunction,
+    numbers: Numbers,
+    question: QuestionOf<F>,
+    subject: SubjectOf<F>,
+    answer: AnswerOf<F>,
+    score: number,
+  ): string;
+  /** A part of an answer that is right or wrong by itself. */
+  part(t: TFunction, graded: GradedPart<AnyPart>, subject: SubjectOf<F>): string;
+  /** @param misconception `null` where no usual slip explains the answer */
+  reason(
+    t: TFunction,
+    misconception: Misconception | null,
+    question: QuestionOf<F>,
+    subject: SubjectOf<F>,
+  ): Reason;
+}

@@ -1,0 +1,129 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { DiagnosisGrade, FaultCase } from '../../../../core/faults';
+import {
+  assessed,
+  CONFIDENCES,
+  diagnosed,
+  type CaseQuestion,
+  type Confidence,
+  type FaultAnswer,
+} from '../../../../core/lesson';
+import { Desk } from '../../../faults/Desk';
+import { Opening } from '../../../faults/Opening';
+import { useDesk } from '../../../faults/useDesk';
+import { NEW_WORK, type DeskWork } from '../../../faults/work';
+import { useKept } from '../../../shared/kept';
+import type { DeskSession } from '../../../workers/faultWorker';
+import { QuestionFaultAlert } from '../../QuestionFaultAlert';
+import { Choices } from '../../player/Choices';
+import { NextButton } from '../../player/NextButton';
+import type { StageProps } from '../../player/StageFrame';
+import { UnsavedNotice } from '../../player/UnsavedNotice';
+import { useAsked, type AskedBlock } from '../../player/useAsked';
+import { WhichTestStage } from './WhichTestStage';
+import { faultPrompt } from './words';
+import './Stage.css';
+
+interface Props extends Omit<StageProps<'fault'>, 'block'> {
+  block: AskedBlock<'fault'> & { question: CaseQuestion };
+  faultCase: FaultCase;
+}
+
+/** A question about a whole case: the case is laid out first, in a worker that alone knows what is wrong. */
+export function CaseStage({ block, faultCase, ...frame }: Props) {
+  const { question } = block;
+  const desk = useDesk(faultCase);
+  if (desk.kind === 'opening')
+    return (
+      <div className="case-stage">
+        {frame.heading}
+        <Opening {...desk.progress} />
+      </div>
+    );
+  if (desk.kind === 'failed')
+    return (
+      <div className="case-stage">
+        {frame.heading}
+        <QuestionFaultAlert fault="case-broken" />
+        <NextButton {...frame.next} />
+      </div>
+    );
+  const shared = { faultCase, session: desk.session, ...frame };
+  return question.kind === 'which-test' ? (
+    <WhichTestStage block={{ ...block, question }} {...shared} />
+  ) : (
+    <DiagnoseStage block={block} {...shared} />
+  );
+}
+
+interface DiagnoseProps extends Props {
+  session: DeskSession;
+}
+
+/** The Fault desk as a question: nothing tells the answer before the verdict. */
+function DiagnoseStage(props: DiagnoseProps) {
+  const { block, subject, faultCase, session, round, heading, blocks, next } = props;
+  const { t } = useTranslation();
+  // The worker alone grades it, and its key stays there.
+  const asked = useAsked<'fault'>(block, subject, round, null);
+  const { committed, commit, unsaved } = asked;
+  const [work, setWork] = useKept<DeskWork>('CaseStage work', NEW_WORK);
+  const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
+  const [confidence, setConfidence] = useKept<Confidence | null>('CaseStage confidence', null);
+  const verdict = () => {
+    if (confidence === null || work.remedy === null) return;
+    const entries = work.log.map(({ check, expected, safe }) => ({ check, expected, safe }));
+    const cause = [...work.named].sort().join(' + ');
+    const answer: FaultAnswer = { kind: 'diagnose', entries, cause, remedy: work.remedy };
+    void session.grade(entries, { cause, remedy: work.remedy }).then((weighed) => {
+      setGrade(weighed);
+      commit(answer, confidence, assessed(diagnosed(weighed)));
+    });
+  };
+  const again = () => {
+    setWork(NEW_WORK);
+    setGrade(null);
+    asked.again();
+  };
+  return (
+    <div className="case-stage">
+      <div className="case-stage-head">
+        {heading}
+        <p className="case-stage-prompt">{faultPrompt(t, block.question, subject.subject)}</p>
+        {blocks}
+        {unsaved && <UnsavedNotice {...unsaved} />}
+      </div>
+      {committed && !grade ? (
+        <p className="quiet">{t('faultPrompts.doneBefore')}</p>
+      ) : (
+        <Desk
+          faultCase={faultCase}
+          session={session}
+          work={work}
+          mayHelp={false}
+          grade={grade}
+          verdictNeeds={
+            <Choices
+              label={t('question.howSure')}
+              value={confidence}
+              onValue={setConfidence}
+              options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
+            />
+          }
+          verdictReady={confidence !== null}
+          onWork={(change) => setWork((now) => ({ ...now, ...change }))}
+          onVerdict={verdict}
+        />
+      )}
+      {committed && (
+        <div className="row">
+          <NextButton {...next} />
+          <button type="button" className="link-like" onClick={again}>
+            {t('reveal.againSame')}
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,233 @@
+import type { TFunction } from 'i18next';
+import {
+  solveSet,
+  thirdPort,
+  toothRatio,
+  type GearSetSetup,
+  type Roles,
+} from '../../../../core/geartrain';
+import { toNumber, toText } from '../../../../core/numerics';
+import {
+  setKey,
+  HELD_ARRANGEMENTS,
+  arrangementKey,
+  type Misconception,
+  type NumberAsk,
+  type SetAnswer,
+  type SetKey,
+  type SetQuestion,
+} from '../../../../core/lesson';
+import type { Quantity } from '../../../../core/quantities';
+import { formatRatio, formatReading, type Numbers } from '../../../shared/numbers';
+import type { Reason, Worded } from '../../worded';
+import type { FamilyWords } from '../familyWords';
+
+/** Questions, answers and keys put into words. */
+
+/** The display quantity of a number question; a ratio has none. */
+export const quantityOf = (ask: NumberAsk): Quantity | null => {
+  switch (ask) {
+    case 'ratio':
+      return null;
+    case 'output-speed':
+    case 'pinion-speed':
+      return 'speed';
+    case 'output-torque':
+    case 'held-torque':
+      return 'torque';
+  }
+};
+
+/** Parts as they stand in a sentence, and at its beginning. */
+function partWords(t: TFunction, { drives, driven, third }: PartNames): Record<string, string> {
+  return {
+    drives: t(`partsInText.${drives}`),
+    driven: t(`partsInText.${driven}`),
+    third: t(`partsInText.${third}`),
+    Drives: t(`parts.${drives}`),
+    Third: t(`parts.${third}`),
+  };
+}
+
+interface PartNames {
+  readonly drives: string;
+  readonly driven: string;
+  readonly third: string;
+}
+
+const namesOf = (roles: Pick<Roles, 'drives' | 'driven'>): PartNames => ({
+  drives: roles.drives,
+  driven: roles.driven,
+  third: thirdPort(roles),
+});
+
+/** What is asked: the instructor's words, or the program's. */
+export function promptOf(
+  t: TFunction,
+  numbers: Numbers,
+  question: SetQuestion,
+  setup: GearSetSetup,
+): string {
+  if (question.prompt.trim() !== '') return question.prompt;
+  const parts = partWords(t, namesOf(setup.roles));
+  const values = {
+    ...parts,
+    situation: t(`prompts.situation.${setup.roles.reaction}`, parts),
+    speed: numbers.quantity(setup.inputSpeedRpm, 'speed'),
+    torque: numbers.quantity(setup.inputTorqueNm, 'torque'),
+  };
+  switch (question.kind) {
+    case 'number':
+      return t(`prompts.number.${question.ask}${question.direction ? '-direction' : ''}`, {
+        ...values,
+        defaultValue: t(`prompts.number.${question.ask}`, values),
+      });
+    case 'choice':
+      return t(`prompts.choice.${question.ask}`, { ...values, goal: t(`goals.${question.goal}`) });
+    case 'roles': {
+      const key = setKey(question, setup);
+      const target = key.ok && key.key.kind === 'roles' ? toNumber(key.key.target) : NaN;
+      return t(target < 0 ? 'prompts.rolesReverse' : 'prompts.roles', {
+        ratio: formatRatio(Math.abs(target)),
+      });
+    }
+  }
+}
+
+/** A choice's value in words. */
+export function choiceText(t: TFunction, question: SetQuestion, choice: string): string {
+  if (question.kind !== 'choice') return choice;
+  switch (question.ask) {
+    case 'effect':
+      return t(`effects.${choice}`);
+    case 'direction':
+      return t(`directions.${choice}`);
+    case 'fastest':
+      return choice === 'all-same' ? t('question.allSame') : t(`parts.${choice}`);
+    case 'arrangement': {
+      const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === choice);
+      return roles ? t('question.arrangement', partWords(t, namesOf(roles))) : choice;
+    }
+  }
+}
+
+export function answerText(
+  t: TFunction,
+  numbers: Numbers,
+  question: SetQuestion,
+  answer: SetAnswer,
+): Worded {
+  switch (answer.kind) {
+    case 'number':
+      return {
+        main: numberText(numbers, question, answer.value),
+        detail: answer.direction ? t(`directions.${answer.direction}`) : '',
+      };
+    case 'choice':
+      return { main: choiceText(t, question, answer.choice), detail: '' };
+    case 'roles':
+      return { main: rolesText(t, answer), detail: '' };
+  }
+}
+
+/** The same in as few words as a ledger's cell has room for. */
+export function shortAnswer(
+  t: TFunction,
+  numbers: Numbers,
+  question: SetQuestion,
+  answer: SetAnswer,
+): string {
+  switch (answer.kind) {
+    case 'number': {
+      const value = numberText(numbers, question, answer.value);
+      return answer.direction ? `${value} ${t(`short.directions.${answer.direction}`)}` : value;
+    }
+    case 'choice': {
+      if (question.kind !== 'choice') return answer.choice;
+      if (question.ask === 'effect') return t(`short.effects.${answer.choice}`);
+      const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === answer.choice);
+      return roles
+        ? t('short.arrangement', partWords(t, namesOf(roles)))
+        : choiceText(t, question, answer.choice);
+    }
+    case 'roles':
+      return t('short.arrangement', partWords(t, namesOf(answer)));
+  }
+}
+
+export function keyText(
+  t: TFunction,
+  numbers: Numbers,
+  question: SetQuestion,
+  key: SetKey,
+): Worded {
+  switch (key.kind) {
+    case 'number': {
+      const directed = question.kind === 'number' && question.direction;
+      const parts = [
+        directed ? t(`directions.${key.direction}`) : '',
+        key.exact && key.exact.den !== 1n
+          ? t('bench.exactly', { fraction: toText(key.exact).replace('-', '\u2212') })
+          : '',
+      ];
+      return {
+        main: numberText(numbers, question, key.value),
+        detail: parts.filter((p) => p !== '').join(', '),
+      };
+    }
+    case 'choice':
+      return {
+        main: key.right.map((c) => choiceText(t, question, c)).join(t('question.or')),
+        detail: '',
+      };
+    case 'roles':
+      return { main: key.right.map((r) => rolesText(t, r)).join(t('question.or')), detail: '' };
+  }
+}
+
+const rolesText = (t: TFunction, roles: { drives: string; driven: string; held: string }): string =>
+  t('question.rolesAre', partWords(t, { ...roles, third: roles.held }));
+
+function numberText(numbers: Numbers, question: SetQuestion, value: number): string {
+  const quantity = question.kind === 'number' ? quantityOf(question.ask) : null;
+  return quantity === null ? formatNumberAsTyped(value) : numbers.quantity(value, quantity);
+}
+
+const formatNumberAsTyped = (value: number): string =>
+  Number.isInteger(value) ? formatReading(value) : formatRatio(value);
+
+/** Why an answer was wrong, with this set's own numbers in it. */
+export function reasonFor(
+  t: TFunction,
+  misconception: Misconception | null,
+  setup: GearSetSetup,
+): Reason {
+  const { set, roles } = setup;
+  const { ratio } = solveSet(set, roles);
+  const i = ratio ? Math.abs(toNumber(ratio)) : 0;
+  const pinion = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
+  const values = {
+    sun: set.teeth.sun,
+    ring: set.teeth.ring,
+    pinion: pinion ?? '?',
+    bare: formatRatio(toNumber(toothRatio(set))),
+    ratio: formatRatio(i),
+    inverse: formatRatio(i === 0 ? 0 : 1 / i),
+    drives: t(`partsInText.${roles.drives}`),
+    driven: t(`partsInText.${roles.driven}`),
+    third: t(`partsInText.${thirdPort(roles)}`),
+  };
+  const key = misconception ?? 'unknown';
+  return { title: t(`why.${key}.title`, values), text: t(`why.${key}.text`, values) };
+}
+
+export const GEAR_SET_WORDS: FamilyWords<'gear-set'> = {
+  prompt: (t, numbers, question, { setup }) => promptOf(t, numbers, question, setup),
+  answer: (t, numbers, question, _subject, answer) => answerText(t, numbers, question, answer),
+  key(t, numbers, question, { setup }, known = setKey(question, setup)) {
+    return known.ok ? keyText(t, numbers, question, known.key) : null;
+  },
+  short: (t, numbers, question, _subject, answer) => shortAnswer(t, numbers, question, answer),
+  part: (t, { part }) => t(`gradedParts.${part}`),
+  reason: (t, misconception, _question, { setup }) => reasonFor(t, misconception, setup),
+};

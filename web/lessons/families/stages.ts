@@ -1,0 +1,18 @@
+import type { ComponentType } from 'react';
+import type { FamilyName } from '../../../core/lesson';
+import { lazyPart } from '../../shared/lazyPart';
+import type { StageProps } from '../player/StageFrame';
+
+/** How each family is asked; each loads when it is first met. */
+const STAGES: { readonly [F in FamilyName]: ComponentType<StageProps<F>> } = {
+  'gear-set': lazyPart(async () => (await import('./gear-set/Stage')).GearSetStage),
+  unit: lazyPart(async () => (await import('./unit/Stage')).UnitStage),
+  converter: lazyPart(async () => (await import('./converter/Stage')).ConverterStage),
+  clutch: lazyPart(async () => (await import('./clutch/Stage')).ClutchStage),
+  fault: lazyPart(async () => (await import('./fault/Stage')).FaultStage),
+};
+
+/** Stages whose types are not known here: question and subject must be of the same family. */
+export const ANY_STAGE = STAGES as unknown as Readonly<
+  Record<FamilyName, ComponentType<StageProps<FamilyName>>>
+>;

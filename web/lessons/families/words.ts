@@ -1,0 +1,92 @@
+import type { TFunction } from 'i18next';
+import {
+  familyOf,
+  missingFault,
+  type Answer,
+  type AnyFault,
+  type AnyKey,
+  type AnyPart,
+  type FamilyName,
+  type GradedPart,
+  type KeyResult,
+  type Misconception,
+  type Question,
+  type Subject,
+} from '../../../core/lesson';
+import type { Numbers } from '../../shared/numbers';
+import { plain, type Reason, type Worded } from '../worded';
+import { CLUTCH_WORDS } from './clutch/words';
+import { CONVERTER_WORDS } from './converter/words';
+import type { FamilyWords } from './familyWords';
+import { FAULT_WORDS } from './fault/words';
+import { GEAR_SET_WORDS } from './gear-set/words';
+import { UNIT_WORDS } from './unit/words';
+
+/** Any question with what it is about, put into words. */
+const WORDS: { readonly [F in FamilyName]: FamilyWords<F> } = {
+  'gear-set': GEAR_SET_WORDS,
+  unit: UNIT_WORDS,
+  converter: CONVERTER_WORDS,
+  clutch: CLUTCH_WORDS,
+  fault: FAULT_WORDS,
+};
+
+/** The row of a question's family; question, subject, key and answer must be of that family. */
+const wordsOf = (question: Question) =>
+  WORDS[familyOf(question)] as unknown as FamilyWords<FamilyName>;
+
+/** What is asked. Without what it is about a question has only the instructor's words. */
+export const promptFor = (
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  subject: Subject | null,
+): string =>
+  subject
+    ? wordsOf(question).prompt(t, numbers, question, subject)
+    : question.prompt || t(`questionKinds.${question.kind}`);
+
+export const answerFor = (
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  subject: Subject | null,
+  answer: Answer,
+): Worded =>
+  subject
+    ? wordsOf(question).answer(t, numbers, question, subject, answer)
+    : plain(t(`questionFaults.${missingFault(question)}`));
+
+/** The model's answer; `null` where the question can't be asked as it stands. */
+export const rightFor = (
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  subject: Subject | null,
+  known?: KeyResult<AnyKey, AnyFault>,
+): Worded | null => subject && wordsOf(question).key(t, numbers, question, subject, known);
+
+export const shortFor = (
+  t: TFunction,
+  numbers: Numbers,
+  question: Question,
+  subject: Subject | null,
+  answer: Answer,
+  score: number,
+): string =>
+  subject ? wordsOf(question).short(t, numbers, question, subject, answer, score) : '?';
+
+export const partFor = (
+  t: TFunction,
+  question: Question,
+  subject: Subject,
+  graded: GradedPart<AnyPart>,
+): string => wordsOf(question).part(t, graded, subject);
+
+/** Why an answer was wrong. @param misconception `null` where no usual slip explains it */
+export const whyFor = (
+  t: TFunction,
+  misconception: Misconception | null,
+  question: Question,
+  subject: Subject,
+): Reason => wordsOf(question).reason(t, misconception, question, subject);

@@ -1,0 +1,79 @@
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { graderOf, type FamilyName, type SubjectOf } from '../../../core/lesson';
+import { useNumbers } from '../../shared/numbers';
+import { answerFor, partFor, promptFor, rightFor, whyFor } from '../families/words';
+import type { Next } from './NextButton';
+import { QuestionAside } from './QuestionAside';
+import { RevealFrame } from './RevealFrame';
+import type { Asked, AskedBlock } from './useAsked';
+
+/** What the stage of every family is given. */
+export interface StageProps<F extends FamilyName> {
+  block: AskedBlock<F>;
+  subject: SubjectOf<F>;
+  round: number;
+  heading: ReactNode;
+  blocks: ReactNode;
+  next: Next;
+}
+
+interface Props<F extends FamilyName> extends Pick<StageProps<F>, 'heading' | 'blocks' | 'next'> {
+  asked: Asked<F>;
+  /** What is drawn, operated or filled in. */
+  sheet: ReactNode;
+  sheetClass?: string;
+  /** The fields of the prediction; only drawn while nothing is committed. */
+  prediction: ReactNode;
+  /** The lines that lead to the answer. */
+  worked?: ReactNode;
+  /** Trying again brings another gear set. */
+  varies?: boolean;
+}
+
+/** A question: predict, commit, see. Until the commit nothing on the screen tells the answer. */
+export function StageFrame<F extends FamilyName>(props: Props<F>) {
+  const { asked, heading, blocks, sheet, sheetClass = '', prediction } = props;
+  const { key, committed, unsaved } = asked;
+  return (
+    <>
+      <div className={`player-sheet ${sheetClass}`}>{sheet}</div>
+      <QuestionAside
+        heading={heading}
+        blocks={blocks}
+        unsaved={unsaved}
+        fault={key && !key.ok ? key.fault : null}
+      >
+        {committed ? <Reveal {...props} /> : prediction}
+      </QuestionAside>
+    </>
+  );
+}
+
+/** The prediction beside the model's answer, and why they differ. */
+function Reveal<F extends FamilyName>({ asked, next, worked, varies = false }: Props<F>) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const { question, subject, key, committed, again } = asked;
+  const grader = key && graderOf(question, subject, key);
+  const model = key && rightFor(t, numbers, question, subject, key);
+  if (!committed || !grader?.ok || !model) return null;
+  return (
+    <RevealFrame
+      prompt={promptFor(t, numbers, question, subject)}
+      answer={committed}
+      parts={grader.grade(committed.answer).parts.map((part) => ({
+        name: partFor(t, question, subject, part),
+        right: part.right,
+      }))}
+      said={answerFor(t, numbers, question, subject, committed.answer)}
+      model={model}
+      reason={whyFor(t, committed.misconception ?? null, question, subject)}
+      next={next}
+      onAgain={again}
+      again={t(varies ? 'reveal.again' : 'reveal.againSame')}
+    >
+      {worked}
+    </RevealFrame>
+  );
+}

@@ -1,0 +1,90 @@
+import { useMemo } from 'react';
+import {
+  graderOf,
+  keyFor,
+  type Answer,
+  type AnswerOf,
+  type AnyFault,
+  type Assessment,
+  type AttemptAnswer,
+  type Confidence,
+  type FamilyName,
+  type KeyOf,
+  type KeyResult,
+  type QuestionBlock,
+  type QuestionOf,
+  type SubjectOf,
+} from '../../../core/lesson';
+import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './playerSlice';
+import type { Unsaved } from './UnsavedNotice';
+import { useKeepAttempt } from './useKeepAttempt';
+
+export type AskedBlock<F extends FamilyName> = QuestionBlock & { question: QuestionOf<F> };
+
+/** One question on the stage, whatever its family: its key, what was committed, and how to commit. */
+export interface Asked<F extends FamilyName> {
+  readonly question: QuestionOf<F>;
+  readonly subject: SubjectOf<F>;
+  /** `null` while it is computed elsewhere. */
+  readonly key: KeyResult<KeyOf<F>, AnyFault> | null;
+  readonly committed: AttemptAnswer | undefined;
+  /** What was committed. */
+  readonly given: AnswerOf<F> | undefined;
+  /** Puts a prediction on the record and saves the record. @param graded where grading takes a worker */
+  readonly commit: (answer: AnswerOf<F>, confidence: Confidence, graded?: Assessment) => void;
+  readonly unsaved: Unsaved | null;
+  /** Begins the next round. */
+  readonly again: () => void;
+}
+
+/** @param elsewhere the key from a worker, where it takes long; `null` while it is not there */
+export function useAsked<F extends FamilyName>(
+  block: AskedBlock<F>,
+  subject: SubjectOf<F>,
+  round: number,
+  elsewhere?: KeyResult<KeyOf<F>, AnyFault> | null,
+): Asked<F> {
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const player = useAppSelector(selectPlayer);
+  const { keep, unsaved } = useKeepAttempt();
+  const { question, id } = block;
+  const own = useMemo(
+    () => (elsewhere === undefined ? keyFor(question, subject) : null),
+    [elsewhere, question, subject],
+  );
+  const key = elsewhere === undefined ? own : elsewhere;
+  const graded = (answer: Answer): Assessment | null => {
+    const grader = key && graderOf(question, subject, key);
+    return grader?.ok ? grader.grade(answer) : null;
+  };
+  const committed = answerNow(player, id);
+  return {
+    question,
+    subject,
+    key,
+    committed,
+    given: committed?.answer,
+    unsaved,
+    again: () => void dispatch(roundBegun(id)),
+    commit(answer, confidence, assessment) {
+      const grade = assessment ?? graded(answer);
+      if (!grade || !player.attempt) return;
+      const { score, misconception } = grade;
+      const entry: AttemptAnswer = {
+        question: id,
+        round,
+        ...(subject.kind === 'gear-set' ? { setup: subject.setup } : {}),
+        answer,
+        confidence,
+        at: services.now(),
+        score,
+        ...(misconception ? { misconception } : {}),
+      };
+      dispatch(predictionCommitted(entry));
+      if (player.mode !== 'learn') return;
+      void keep({ ...player.attempt, answers: [...player.attempt.answers, entry] });
+    },
+  };
+}

@@ -1,0 +1,15 @@
+/** An answer, or a key, in words. */
+export interface Worded {
+  /** The number or choice itself. */
+  readonly main: string;
+  /** Direction, exact fraction and the like. */
+  readonly detail: string;
+}
+
+export const plain = (main: string, detail = ''): Worded => ({ main, detail });
+
+/** Why an answer was wrong, with the model's own numbers in it. */
+export interface Reason {
+  readonly title: string;
+  readonly text: string;
+}
