@@ -1,6 +1,6 @@
 import { slipTest, roadSlipTest } from '../shift';
 import { engineModel } from '../converter';
-import { clutchFaultOf } from './fault';
+import { clutchFaultOf, isClutchFault } from './fault';
 import { examine, levelsOf, machineOf, openShop, readingOf, type Fault, type Rig } from './index';
 import { AUTOMATIC, COUPLING, DUAL, MANUAL } from './tests/rigs';
 
@@ -168,10 +168,9 @@ test('static slip tests agree with those run through time', () => {
     seconds: 3,
     step: 2e-3,
   };
-  const faults = manual.shop.faults.filter((f) => {
-    const own = clutchFaultOf(f.kind);
-    return own !== null && !own.startsWith('rough');
-  });
+  const faults = manual.shop.faults.filter(
+    ({ kind }) => isClutchFault(kind) && !clutchFaultOf(kind).startsWith('rough'),
+  );
   for (const fault of faults.flatMap(levelsOf)) {
     const state = machineOf(MANUAL, [fault]).clutch;
     const [slip, road] = reads(manual, [fault], ['slip-test', 'road-slip']);

@@ -176,9 +176,12 @@ export const FAULT_SPECS: Readonly<Record<FaultKind, FaultSpec>> = {
 };
 export const FAULT_KINDS = Object.keys(FAULT_SPECS) as FaultKind[];
 
-/** The fault of a dry clutch that a kind is; `null` for the others. */
-export const clutchFaultOf = (kind: FaultKind): ClutchFault | null =>
-  kind.startsWith('clutch-') ? (kind.slice('clutch-'.length) as ClutchFault) : null;
+export const isClutchFault = (kind: FaultKind): kind is ClutchFaultKind =>
+  kind.startsWith('clutch-');
+
+/** The fault of a dry clutch that a kind is. */
+export const clutchFaultOf = (kind: ClutchFaultKind): ClutchFault =>
+  kind.slice('clutch-'.length) as ClutchFault;
 
 /** How far a fault has gone: what it says, or the middle of its levels; 1 for a kind without. */
 export const severityOf = ({ kind, severity }: Fault): number =>

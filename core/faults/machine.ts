@@ -7,7 +7,13 @@ import {
 } from '../clutch';
 import type { StatorFault } from '../converter';
 import { OIL_AS_BUILT, SLEEVE_AS_BUILT, type OilState, type SleeveState } from '../shift';
-import { clutchFaultOf, severityOf, type Fault } from './fault';
+import {
+  clutchFaultOf,
+  isClutchFault,
+  severityOf,
+  type ClutchFaultKind,
+  type Fault,
+} from './fault';
 import { rigFaultProblem, type Rig } from './rig';
 
 /** A rig as its faults leave it: what each fault touches, and nothing of what comes of it. */
@@ -93,6 +99,7 @@ function afflicted(rig: Rig, m: Machine, fault: Fault, how: number): Machine {
       ...change,
     }),
   });
+  if (isClutchFault(kind)) return { ...m, clutch: clutchAfter(rig, m.clutch, kind, how) };
   switch (kind) {
     case 'broken':
     case 'stripped':
@@ -162,16 +169,18 @@ function afflicted(rig: Rig, m: Machine, fault: Fault, how: number): Machine {
       return coupling({ wear: how * MM });
     case 'wrong-oil':
       return coupling({ wrongOil: true });
-    default:
-      return { ...m, clutch: clutchAfter(rig, m.clutch, fault, how) };
   }
 }
 
 /** A clutch's fault so many times as strong as usual: every number goes on in proportion. */
-function clutchAfter(rig: Rig, state: ClutchState, { kind }: Fault, times: number): ClutchState {
-  const fault = clutchFaultOf(kind);
-  if (!fault || !rig.clutch) return state;
-  const usual = withClutchFault(rig.clutch, state, fault);
+function clutchAfter(
+  { clutch }: Rig,
+  state: ClutchState,
+  kind: ClutchFaultKind,
+  times: number,
+): ClutchState {
+  if (!clutch) return state;
+  const usual = withClutchFault(clutch, state, clutchFaultOf(kind));
   const scaled = Object.entries(usual).map(([key, value]: [string, unknown]) => {
     const before = state[key as keyof ClutchState];
     return typeof value === 'number' && typeof before === 'number'

@@ -102,7 +102,15 @@ export function sitesOf(rig: Rig, site: FaultSite): string[] {
       return (unit?.gearsets ?? []).map((g) => g.id);
     case 'shaft':
       return shaftsOf(rig);
-    default:
+    case 'oil-pump':
+    case 'pressure-cable':
+    case 'regulator':
+    case 'fluid':
+    case 'converter':
+    case 'lock-up':
+    case 'engine':
+    case 'clutch':
+    case 'coupling':
       return partsOf(rig).filter((p) => p === site);
   }
 }

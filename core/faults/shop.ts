@@ -5,6 +5,7 @@ import {
   looseStart,
   tightCircle,
   type Coupling,
+  type CouplingState,
 } from '../clutch';
 import type { HandOverResult } from '../shift';
 import type { Answer } from './answer';
@@ -79,23 +80,13 @@ export function openShop(rig: Rig): Shop {
   };
 }
 
+type Reader = (bench: Bench, machine: Machine, check: Check) => Answer | null;
+
+/** @throws Error when this rig has nothing that the check could be made of */
 function read(bench: Bench, machine: Machine, check: Check): Answer {
-  const { rig, driving } = bench;
-  const { kind, target } = check;
-  if (driving) {
-    const told =
-      readUnit(driving, machine, check) ?? readOil({ ...bench, driving }, machine, check);
-    if (told) return told;
-  }
-  if (rig.clutch) {
-    const told = readClutch({ ...bench, clutch: rig.clutch }, machine, check);
-    if (told) return told;
-  }
-  if (rig.coupling) {
-    const told = readCoupling(rig.coupling, machine, check);
-    if (told) return told;
-  }
-  throw new Error(`openShop: this rig can't be asked "${kind} ${target}"`);
+  const told = READERS[check.kind](bench, machine, check);
+  if (!told) throw new Error(`openShop: this rig can't be asked "${check.kind} ${check.target}"`);
+  return told;
 }
 
 /** What a drive in one range reads, as one answer. */
@@ -105,132 +96,108 @@ export const roadAnswer = ({ drive, ratio, above }: SymptomCell): Answer => {
   return turned ? { word: drive, figure: ratio! } : { word: drive };
 };
 
-/** A sound gear turning and one's own eyes. */
-function readUnit(driving: Driving, machine: Machine, { kind, target }: Check): Answer | null {
-  const has = (list: readonly string[]) => list.includes(target);
-  switch (kind) {
-    case 'road':
-      return roadAnswer(driving.cell(machine, target));
-    case 'coast':
-      return { word: driving.cell(machine, target).coast };
-    case 'listen':
-      return { word: driving.cell(machine, target).heard };
-    case 'gear-in':
-      return gearInReading(driving, machine, target, 'moving');
-    case 'matched':
-      return gearInReading(driving, machine, target, 'matched');
-    case 'standing':
-      return gearInReading(driving, machine, target, 'standing');
-    case 'hand':
-      return {
-        word: has(machine.always)
-          ? 'locked'
-          : has(machine.never)
-            ? 'turns-both-ways'
-            : has(machine.reversed)
-              ? 'wrong-way-round'
-              : 'holds-one-way',
-      };
-    case 'look':
-    case 'teeth': {
-      const gone = machine.structure.some((f) => f.target === target);
-      const rough = kind === 'teeth' && has(machine.roughSets);
-      return { word: gone ? 'stripped' : rough ? 'pitted' : 'whole' };
-    }
-    case 'sleeve': {
-      const state = machine.sleeves.get(target);
-      if (has(machine.always)) return { word: 'stuck' };
-      if (has(machine.never)) return { word: 'fork-broken' };
-      if (!state) return { word: 'sharp' };
-      return {
-        word: state.rounded > 0 ? 'rounded' : state.wear > 0 ? 'flanks-worn' : 'ring-smooth',
-      };
-    }
-    default:
-      return null;
-  }
-}
+const ofUnit =
+  (reading: (bench: UnitBench, machine: Machine, target: string) => Answer): Reader =>
+  ({ driving, ...bench }, machine, { target }) =>
+    driving && reading({ ...bench, driving }, machine, target);
 
-function readOil(bench: UnitBench, machine: Machine, { kind, target }: Check): Answer | null {
-  switch (kind) {
-    case 'shift':
-      return shiftReading(bench, machine, target);
-    case 'delay':
-      return delayReading(bench, machine, target);
-    case 'pull':
-      return pullReading(bench, machine);
-    case 'cruise':
-      return cruiseReading(bench, machine);
-    case 'stop':
-      return stopReading(bench, machine);
-    case 'top-speed':
-      return topSpeedReading(bench, machine);
-    case 'hot-run':
-      return hotRunReading(bench, machine);
-    case 'stall':
-      return stallCheck(bench, machine, target);
-    case 'level':
-      return levelReading(bench, machine);
-    case 'fluid':
-      return fluidReading(bench, machine);
-    case 'pan':
-      return panReading(bench, machine);
-    case 'pressure':
-      return pressureReading(bench, machine, target);
-    case 'tap':
-      return tapReading(bench, machine, target);
-    case 'air':
-      return airReading(bench, machine, target);
-    default:
-      return null;
-  }
-}
+const ofClutch =
+  (reading: (bench: ClutchBench, machine: Machine, target: string) => Answer): Reader =>
+  (bench, machine, { target }) => {
+    const { clutch } = bench.rig;
+    return clutch && reading({ ...bench, clutch }, machine, target);
+  };
 
-function readClutch(bench: ClutchBench, machine: Machine, { kind, target }: Check): Answer | null {
-  const alone = CLUTCH_ALONE[kind];
-  // These follow from the clutch alone, which most machines share.
-  if (alone)
-    return bench.keepFor(machine.clutch, `${kind} ${target}`, () => alone(bench, machine, target));
-  switch (kind) {
-    case 'slip-test':
-      return slipTestReading(bench, machine);
-    case 'road-slip':
-      return roadSlipReading(bench, machine);
-    case 'start':
-      return startReading(bench, machine);
-    default:
-      return null;
-  }
-}
+/** What follows from the clutch alone, which most machines share. */
+const ofClutchAlone =
+  (reading: (bench: ClutchBench, machine: Machine, target: string) => Answer): Reader =>
+  (bench, machine, check) => {
+    const { clutch } = bench.rig;
+    return (
+      clutch &&
+      bench.keepFor(machine.clutch, `${check.kind} ${check.target}`, () =>
+        reading({ ...bench, clutch }, machine, check.target),
+      )
+    );
+  };
 
-const CLUTCH_ALONE: Readonly<
-  Partial<Record<CheckKind, (bench: ClutchBench, machine: Machine, target: string) => Answer>>
-> = {
-  'drag-test': dragReading,
-  pedal: pedalReading,
-  play: playReading,
-  gap: gapReading,
-  noise: noiseReading,
-  disc: discReading,
+const ofCoupling =
+  (reading: (coupling: Coupling, state: CouplingState) => Answer): Reader =>
+  ({ rig: { coupling } }, machine) =>
+    coupling && reading(coupling, machine.coupling);
+
+const figure = (value: number): Answer => ({ word: 'reads', figure: value });
+
+/** How each check is read; `null` where the rig lacks what it is made of. */
+const READERS: { readonly [K in CheckKind]: Reader } = {
+  // A gear turning, and one's own eyes.
+  road: ofUnit(({ driving }, machine, range) => roadAnswer(driving.cell(machine, range))),
+  coast: ofUnit(({ driving }, machine, range) => ({ word: driving.cell(machine, range).coast })),
+  listen: ofUnit(({ driving }, machine, range) => ({ word: driving.cell(machine, range).heard })),
+  'gear-in': ofUnit(({ driving }, m, range) => gearInReading(driving, m, range, 'moving')),
+  matched: ofUnit(({ driving }, m, range) => gearInReading(driving, m, range, 'matched')),
+  standing: ofUnit(({ driving }, m, range) => gearInReading(driving, m, range, 'standing')),
+  hand: ofUnit((_bench, machine, target) => ({ word: byHand(machine, target) })),
+  look: ofUnit((_bench, { structure }, target) => ({
+    word: structure.some((f) => f.target === target) ? 'stripped' : 'whole',
+  })),
+  teeth: ofUnit((_bench, { structure, roughSets }, target) => ({
+    word: structure.some((f) => f.target === target)
+      ? 'stripped'
+      : roughSets.includes(target)
+        ? 'pitted'
+        : 'whole',
+  })),
+  sleeve: ofUnit((_bench, machine, target) => ({ word: sleeveSeen(machine, target) })),
+  // The oil, and what it presses.
+  shift: ofUnit(shiftReading),
+  delay: ofUnit(delayReading),
+  pull: ofUnit(pullReading),
+  cruise: ofUnit(cruiseReading),
+  stop: ofUnit(stopReading),
+  'top-speed': ofUnit(topSpeedReading),
+  'hot-run': ofUnit(hotRunReading),
+  stall: ofUnit(stallCheck),
+  level: ofUnit(levelReading),
+  fluid: ofUnit(fluidReading),
+  pan: ofUnit(panReading),
+  pressure: ofUnit(pressureReading),
+  tap: ofUnit(tapReading),
+  air: ofUnit(airReading),
+  // A dry clutch.
+  'slip-test': ofClutch(slipTestReading),
+  'road-slip': ofClutch(roadSlipReading),
+  start: ofClutch(startReading),
+  'drag-test': ofClutchAlone(dragReading),
+  pedal: ofClutchAlone(pedalReading),
+  play: ofClutchAlone(playReading),
+  gap: ofClutchAlone(gapReading),
+  noise: ofClutchAlone(noiseReading),
+  disc: ofClutchAlone(discReading),
+  // An axle coupling.
+  flange: ofCoupling((coupling, state) => figure(flangeDrag(coupling, state))),
+  circle: ofCoupling((coupling, state) => ({ word: tightCircle(coupling, state) })),
+  'loose-start': ofCoupling((coupling, state) => ({ word: looseStart(coupling, state) })),
+  coil: ofCoupling((coupling, state) => {
+    const ohm = coilReading(coupling, state);
+    return Number.isFinite(ohm) ? figure(ohm) : { word: 'open' };
+  }),
+  drain: ofCoupling((_coupling, state) => ({
+    word: state.wrongOil ? 'wrong-kind' : state.wear > 1e-3 ? 'dark' : 'clear',
+  })),
+  stack: ofCoupling((coupling, state) => figure(couplingStack(coupling, state))),
 };
 
-function readCoupling(coupling: Coupling, { coupling: state }: Machine, { kind }: Check) {
-  switch (kind) {
-    case 'flange':
-      return { word: 'reads', figure: flangeDrag(coupling, state) };
-    case 'circle':
-      return { word: tightCircle(coupling, state) };
-    case 'loose-start':
-      return { word: looseStart(coupling, state) };
-    case 'coil': {
-      const ohm = coilReading(coupling, state);
-      return Number.isFinite(ohm) ? { word: 'reads', figure: ohm } : { word: 'open' };
-    }
-    case 'drain':
-      return { word: state.wrongOil ? 'wrong-kind' : state.wear > 1e-3 ? 'dark' : 'clear' };
-    case 'stack':
-      return { word: 'reads', figure: couplingStack(coupling, state) };
-    default:
-      return null;
-  }
+function byHand({ always, never, reversed }: Machine, target: string): string {
+  if (always.includes(target)) return 'locked';
+  if (never.includes(target)) return 'turns-both-ways';
+  return reversed.includes(target) ? 'wrong-way-round' : 'holds-one-way';
+}
+
+function sleeveSeen({ always, never, sleeves }: Machine, target: string): string {
+  if (always.includes(target)) return 'stuck';
+  if (never.includes(target)) return 'fork-broken';
+  const state = sleeves.get(target);
+  if (!state) return 'sharp';
+  return state.rounded > 0 ? 'rounded' : state.wear > 0 ? 'flanks-worn' : 'ring-smooth';
 }

@@ -49,13 +49,30 @@ export function standsFor({ kind, target }: Check, controls: Controls): boolean 
       return runs && throttle === 'full';
     case 'slip-test':
     case 'start':
+    case 'cruise':
+    case 'level':
+    case 'fluid':
+    case 'pan':
+    case 'pressure':
+    case 'tap':
+    case 'air':
+    case 'hand':
+    case 'look':
+    case 'teeth':
+    case 'sleeve':
+    case 'gap':
+    case 'disc':
+    case 'flange':
+    case 'circle':
+    case 'loose-start':
+    case 'coil':
+    case 'drain':
+    case 'stack':
       return runs;
     case 'noise':
       return runs && target.startsWith(pedal);
     case 'drag-test':
       return runs && pedal === 'down';
-    default:
-      return runs;
   }
 }
 

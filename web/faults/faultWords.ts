@@ -148,33 +148,32 @@ export function figureText(
   { figure }: Answer,
 ): string | null {
   if (figure === undefined) return null;
-  switch (kind) {
-    case 'pressure':
-    case 'tap':
-      return numbers.quantity(Math.round(figure / 1e4) * 10, 'pressure');
-    case 'stall':
-      return numbers.quantity(Math.round(figure / 10) * 10, 'speed');
-    case 'delay':
-      return t('faults.seconds', { value: formatNumber(figure, 2) });
-    case 'top-speed':
-      return numbers.quantity(figure, 'road-speed');
-    case 'hot-run':
-      return numbers.quantity(Math.round(figure), 'temperature');
-    case 'play':
-    case 'gap':
-    case 'stack':
-      return gapText(numbers, figure);
-    case 'flange':
-      return numbers.quantity(Math.round(figure), 'torque');
-    case 'coil':
-      return t('faults.ohm', { value: formatNumber(figure, 1) });
-    case 'road':
-      return figure < 1 && figure > 0
-        ? t('faults.aboveShare', { share: formatShare(figure) })
-        : formatRatio(figure);
-    default:
-      return formatNumber(figure, 2);
-  }
+  return FIGURES[kind]?.(figure, t, numbers) ?? formatNumber(figure, 2);
+}
+
+/** Figures that an instrument does not show as a plain number. */
+const FIGURES: Readonly<
+  Partial<Record<Check['kind'], (figure: number, t: TFunction, numbers: Numbers) => string>>
+> = {
+  pressure: pressureText,
+  tap: pressureText,
+  stall: (rpm, _t, numbers) => numbers.quantity(Math.round(rpm / 10) * 10, 'speed'),
+  delay: (seconds, t) => t('faults.seconds', { value: formatNumber(seconds, 2) }),
+  'top-speed': (speed, _t, numbers) => numbers.quantity(speed, 'road-speed'),
+  'hot-run': (celsius, _t, numbers) => numbers.quantity(Math.round(celsius), 'temperature'),
+  play: (metres, _t, numbers) => gapText(numbers, metres),
+  gap: (metres, _t, numbers) => gapText(numbers, metres),
+  stack: (metres, _t, numbers) => gapText(numbers, metres),
+  flange: (torque, _t, numbers) => numbers.quantity(Math.round(torque), 'torque'),
+  coil: (ohm, t) => t('faults.ohm', { value: formatNumber(ohm, 1) }),
+  road: (ratio, t) =>
+    ratio < 1 && ratio > 0
+      ? t('faults.aboveShare', { share: formatShare(ratio) })
+      : formatRatio(ratio),
+};
+
+function pressureText(pascal: number, _t: TFunction, numbers: Numbers): string {
+  return numbers.quantity(Math.round(pascal / 1e4) * 10, 'pressure');
 }
 
 /** Word of a reading, or of the kind of reading that was expected. */

@@ -44,7 +44,7 @@ type Translate = ReturnType<typeof useTranslation>['t'];
 
 /** Where in the unit, as a person names it. */
 function placeText(t: Translate, unit: Unit, path: string): string {
-  const [, list, index] = /^(\w+)(?:\[(\d+)\])?/.exec(path) ?? [];
+  const [, list = '', index] = /^(\w+)(?:\[(\d+)\])?/.exec(path) ?? [];
   const k = Number(index);
   switch (list) {
     case 'members':

@@ -103,7 +103,9 @@ export function ClutchPrediction({ question, rig, draft, onDraft, onCommit }: Pr
         return question.ask === 'limit'
           ? UPGRADE_LIMITS.map((l) => ({ value: l, label: t(`pack.limits.${l}`) }))
           : null;
-      default:
+      case 'set-free-play':
+      case 'adjust-order':
+      case 'draw-start':
         return null;
     }
   }
