@@ -261,3 +261,12 @@ test('a release that adjusts itself has no free play by design', () => {
   const byHand = { ...AS_BUILT, wear: 0.0012 };
   expect(forkPlayNow(BOLLARD, byHand)).toBeLessThan(forkPlayNow(BOLLARD, AS_BUILT));
 });
+
+// By hand: a disc out of true by r stands r/2 nearer the plate at one place and at another nearer the flywheel, so that
+// the narrowest place has lost all of r.
+test('the narrowest place of the gap has lost the whole run-out', () => {
+  for (const runOut of [0, 0.3e-3, 0.8e-3]) {
+    const { gap, leastGap } = floorOf(BOLLARD, { ...AS_BUILT, runOut });
+    expect(gap - leastGap).toBeCloseTo(runOut, 12);
+  }
+});

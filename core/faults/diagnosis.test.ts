@@ -19,6 +19,7 @@ import {
   type Check,
   type Reading,
 } from './index';
+import { FAULT_SPECS, type FaultKind } from './fault';
 import { AUTOMATIC, COUPLING, furnished, SIMPSON } from './tests/rigs';
 
 const simple = furnished(rigOfUnit(SIMPSON));
@@ -132,6 +133,22 @@ test('weights add up, priors count, and a wrong reading does not rule out for ev
       .reduce((s, x) => s + x.weight, 0);
   expect(of({ burnt: 60 })).toBeGreaterThan(of({}));
   expect(of({ burnt: 0.001 })).toBeLessThan(of({}) / 100);
+});
+
+// Common practice, no source: the usual faults are told apart by how often they are met, not by how many steps they have.
+test('the levels of one fault share its prior: as many levels as you like are one fault', () => {
+  const { all } = simple;
+  const weights = new Map<string, number>();
+  for (const { candidate, weight } of suspects(all, [])) {
+    const [fault] = candidate.faults;
+    const key = `${fault!.target} ${fault!.kind}`;
+    weights.set(key, (weights.get(key) ?? 0) + weight);
+  }
+  const share = (kind: FaultKind) =>
+    [...weights].filter(([key]) => key === `C1 ${kind}`)[0]![1] / FAULT_SPECS[kind].prior;
+  expect(FAULT_SPECS.slips.levels).toHaveLength(3);
+  expect(FAULT_SPECS.burnt.levels).toBeUndefined();
+  expect(share('slips')).toBeCloseTo(share('burnt'), 12);
 });
 
 // Information never hurts, and a check that reads the same for all says nothing.

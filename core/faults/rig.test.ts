@@ -122,6 +122,11 @@ test('cheap before dear, and no check without its cautions', () => {
   expect(minutes('fluid')).toBeLessThan(minutes('pressure'));
   expect(minutes('road')).toBeLessThan(minutes('pressure'));
   expect(minutes('pressure')).toBeLessThan(minutes('air'));
+  // A gauge screwed in, three readings: a quarter of an hour, at the hot end of the fluid and at stall.
+  expect(CHECK_SPECS.pressure.minutes).toBe(15);
+  expect(CHECK_SPECS.pressure.hazards).toEqual(
+    expect.arrayContaining(['stall-test', 'hot-fluid', 'read-warm']),
+  );
   expect(minutes('air')).toBeLessThan(minutes('hand'));
   // Getting it out costs half a day or more.
   const wants: Readonly<Partial<Record<keyof typeof CHECK_SPECS, Hazard>>> = {

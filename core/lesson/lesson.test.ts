@@ -209,6 +209,11 @@ test('variants: buildable, each student their own, the same seed the same number
     }
   expect(drawn.size).toBeGreaterThan(90);
   expect(setupForStudent(question, seed('Ina'))).toEqual(setupForStudent(question, seed(' ina ')));
+  // Two questions of one lesson, and one question of two lessons, are drawn apart.
+  for (const other of [{ questionId: 'q2' }, { lessonId: 'l2' }])
+    expect(setupForStudent(question, { ...seed('Ina'), ...other })).not.toEqual(
+      setupForStudent(question, seed('Ina')),
+    );
   expect(setupForStudent(question, seed('Ina', 1))).not.toEqual(
     setupForStudent(question, seed('Ina')),
   );
@@ -252,6 +257,10 @@ test('the class book grades again from the model and counts what went wrong', ()
     misconceptions: [{ code: 'forgot-one-plus', count: 2 }],
   });
   expect(confidenceTally(book)[2]).toEqual({ confidence: 'certain', answered: 3, right: 1 });
+  // The class's mean is over those who answered: who has not begun does not pull it down.
+  const waiting = { ...attempt('e', 1, 1), answers: [] };
+  const mean = classBook(lesson, [attempt('d', 1, 1), attempt('f', 3.333, 1), waiting]).columns[0]!;
+  expect([mean.answered, mean.meanScore]).toEqual([2, 0.75]);
   expect(attemptScore(attempt('a', 1, 0.5), 1)).toBe(0.5);
   expect(toNumber(solveSet(setup().set, setup().roles).ratio!)).toBeCloseTo(10 / 3);
 });

@@ -53,3 +53,12 @@ test('a leaking seal fills late, or never', () => {
   expect(fillTime(USUAL_OIL, 0, 0)).toBe(Infinity);
   expect(fillTime(USUAL_OIL, 1200e3, 0)).toBeLessThan(sound);
 });
+
+// Common practice, no source: reverse asks the most of its elements, so the line is raised there, at every load.
+test('in reverse the line is raised by the boost, and the faults act on it as elsewhere', () => {
+  const of = (reverse: boolean, load: number, state: Partial<OilState> = {}) =>
+    linePressure(USUAL_OIL, { ...OIL_AS_BUILT, ...state }, { load, pumpRpm: 3000, reverse }, []);
+  for (const load of [0, 0.5, 1])
+    for (const state of [{}, { regulator: 0.6 }, { cable: 4e-3 }])
+      expect(of(true, load, state) / of(false, load, state)).toBeCloseTo(1.35, 9);
+});

@@ -50,3 +50,16 @@ test('the driveline takes its share whichever end drives, and nothing of a vehic
   expect(drivelineDrag(vehicle, 100, 0)).toBeCloseTo(0, 9);
   expect(drivelineDrag({ ...vehicle, driveline: 1 }, 100, 5)).toBeCloseTo(0, 9);
 });
+
+// Closed form: alone, skin and mass even out within seconds and then fall to the air with the time constant C/cooling.
+test('a wait cools the iron as an exponential, however it is cut in two', () => {
+  const iron = { heatCapacity: 2800, cooling: 4 };
+  const from = { skinC: 240, massC: 240 };
+  const after = (seconds: number) => ironCooled(iron, from, 40, seconds);
+  const rest = 40 + 200 * Math.exp((-4 / 2800) * 600);
+  expect(after(600).massC).toBeCloseTo(rest, 0);
+  const halfway = ironCooled(iron, after(300), 40, 300);
+  expect(halfway.massC).toBeCloseTo(after(600).massC, 6);
+  expect(after(1200).massC).toBeLessThan(after(600).massC);
+  expect(ironCooled(iron, from, 40, 0)).toEqual(from);
+});

@@ -237,3 +237,31 @@ test('what happens is told in order: it pulls most, moves, changes gear; a foot 
   );
   expect(run.samples.at(-1)!.gear).toBeLessThan(Math.max(...run.samples.map((s) => s.gear)) + 1);
 });
+
+// Facts of the trade: lock-up comes in where the turbine has all but caught up, and does not chatter about one speed ratio.
+test('lock-up comes in late, stays to a lower speed ratio, and never chatters within a gear', () => {
+  const ratio = (s: { turbineRpm: number; engineRpm: number }) => s.turbineRpm / s.engineRpm;
+  for (const lockUp of [40, 90, 320])
+    for (const throttle of [0.3, 0.6, 1]) {
+      // A foot on the floor in mid-run pulls the speed ratio down without a change of gear.
+      const foot = [
+        { at: 0, throttle },
+        { at: 9, throttle: 0.88 },
+      ];
+      const { samples } = launch({
+        ...setup,
+        gears: [2.44, 1.44],
+        throttle: foot,
+        lockUp,
+        seconds: 20,
+      });
+      const changes = samples.slice(1).filter((s, k) => s.locked !== samples[k]!.locked);
+      const into = changes.filter((s) => s.locked);
+      const runs = new Set(samples.map((s) => s.gear)).size;
+      expect([lockUp, throttle, into.length <= runs]).toEqual([lockUp, throttle, true]);
+      const before = (s: (typeof samples)[number]) => samples[samples.indexOf(s) - 1]!;
+      for (const s of into) expect(ratio(before(s))).toBeGreaterThan(0.8);
+      for (const s of changes.filter((c) => !c.locked && c.gear === before(c).gear))
+        expect(ratio(s)).toBeLessThan(0.75);
+    }
+});

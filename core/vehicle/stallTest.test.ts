@@ -91,3 +91,19 @@ test('dipstick, colour and smell', () => {
   expect(fluidVerdict(fluidLook('sound', true, 95))).toBe('water');
   expect(fluidVerdict({ colour: 'brown', burnt: false })).toBe('overheated');
 });
+
+// From memory: five in a hundred either side of the sound stall speed.
+test('the band a reading is held against is as wide as makers state it', () => {
+  const sound = stallRpm(engineModel(rig.engine), characteristicOf(rig.converter)!);
+  const band = stallBand(rig);
+  expect([band.low / sound, band.high / sound]).toEqual([
+    expect.closeTo(0.95),
+    expect.closeTo(1.05),
+  ]);
+  expect([0.94, 0.96, 1.04, 1.06].map((share) => stallVerdict(share * sound, band))).toEqual([
+    'low',
+    'in-band',
+    'in-band',
+    'high',
+  ]);
+});

@@ -80,6 +80,11 @@ test('what a row does: outcome, ratio and direction count apart', () => {
     2 / 3,
     'wrong-sign',
   ]);
+  // Published: −Nr/Ns in reverse (the same paper): −75/33, the other way round.
+  const reverse = ask({ apply: ['C2', 'B2'] }, 'row-outcome');
+  const back = { ...drives, ratio: 75 / 33 };
+  expect(mark(reverse, { ...back, direction: 'opposite' })).toEqual([1, null]);
+  expect(mark(reverse, { ...back, direction: 'same' })).toEqual([2 / 3, 'wrong-sign']);
   const first = ask({ apply: ['C1'] }, 'row-outcome');
   expect(mark(first, { kind: 'row-outcome', outcome: 'neutral' })).toEqual([0, 'one-way-ignored']);
   const coast = ask({ apply: ['C1'], load: 'coast' }, 'row-outcome');
