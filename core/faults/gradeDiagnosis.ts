@@ -98,6 +98,16 @@ export interface DeskCase {
   readonly limit: number | null;
 }
 
+/** An expert's way through a case is the same for all who work on it, and takes long to find. */
+const experts = new WeakMap<DeskCase, ExpertPath>();
+
+function expertOf(desk: DeskCase): ExpertPath {
+  const { shop, candidates, truth, priors, complaint } = desk;
+  const path = experts.get(desk) ?? expertPath(candidates, shop.checks, truth, priors, complaint);
+  experts.set(desk, path);
+  return path;
+}
+
 /** Bits below which a check could tell nothing worth its while. */
 const TELLS_FROM = 0.02;
 /** Over the expert's minutes. */
@@ -130,7 +140,7 @@ export function gradeDiagnosis(
     !e.safe && hazardsOf(checkOf(e.check)).length > 0 ? [e.check] : [],
   );
   const { minutes } = afterChecks(readings.map((r) => r.check));
-  const expert = expertPath(candidates, shop.checks, truth, priors, complaint);
+  const expert = expertOf(desk);
   const cause = causeVerdict(shop.checks, truth, named, diagnosis.cause);
   const remedy = diagnosis.remedy === remedyOf(truth.faults);
   const within = desk.limit === null || minutes <= desk.limit;

@@ -1,6 +1,6 @@
 import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
-import { graderOf, subjectFor } from './assess';
+import { graderOf, subjectFor, type Assessment } from './assess';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence, Question } from './question';
@@ -72,7 +72,31 @@ export interface BookOptions {
   readonly versions?: Readonly<Record<string, Lesson>>;
 }
 
-export function classBook(
+export type BookMaker = (
+  lesson: Lesson,
+  attempts: readonly Attempt[],
+  options?: BookOptions,
+) => ClassBook;
+
+export const classBook: BookMaker = (lesson, attempts, options) =>
+  bookKeeper()(lesson, attempts, options);
+
+/**
+ * Makes class books one after the other, and keeps the key of every question and the grade of every answer: a book that
+ * differs by one record costs that record.
+ */
+export function bookKeeper(): BookMaker {
+  const kept: Kept = new Map();
+  return (lesson, attempts, options) => bookOf(kept, lesson, attempts, options);
+}
+
+/** Graders by question and what it is about, as text. */
+type Kept = Map<string, ReturnType<typeof graderOf>>;
+/** Past so many questions the keeper starts afresh. */
+const MOST_KEPT = 2000;
+
+function bookOf(
+  kept: Kept,
   lesson: Lesson,
   attempts: readonly Attempt[],
   { chosen = [], versions = {} }: BookOptions = {},
@@ -82,7 +106,7 @@ export function classBook(
   const own = attempts.filter((a) => a.lesson.id === lesson.id);
   const rows = own.map((attempt): ClassRow => {
     const home = versions[attempt.lesson.hash] ?? lesson;
-    const asked = homes.get(home) ?? answeredOf(home);
+    const asked = homes.get(home) ?? answeredOf(kept, home);
     homes.set(home, asked);
     const cells = questions.map((q) => cellOf(attempt, q.id, asked.get(q.id)));
     const total = cells.reduce((sum, c) => sum + (c?.score ?? 0), 0);
@@ -120,11 +144,11 @@ interface Answered {
   readonly asked: (student: string) => Asked;
 }
 
-const answeredOf = (lesson: Lesson): Map<string, Answered> =>
+const answeredOf = (kept: Kept, lesson: Lesson): Map<string, Answered> =>
   new Map(
     questionsOf(lesson).map(({ id, question }) => [
       id,
-      { question, asked: gradersOf(lesson, id, question) },
+      { question, asked: gradersOf(kept, lesson, id, question) },
     ]),
   );
 
@@ -132,15 +156,43 @@ const answeredOf = (lesson: Lesson): Map<string, Answered> =>
  * The key of a question is computed once for the class, and only when somebody answered it; that of a gear set once for
  * each set that was given out.
  */
-function gradersOf(lesson: Lesson, id: string, question: Question): (student: string) => Asked {
+function gradersOf(
+  kept: Kept,
+  lesson: Lesson,
+  id: string,
+  question: Question,
+): (student: string) => Asked {
   const known = new Map<string, Asked>();
   return (student) => {
     const seed = { student, lessonId: lesson.id, questionId: id, round: 0 };
     const subject = subjectFor(lesson, question, seed);
     const about = subject?.kind === 'gear-set' ? JSON.stringify(subject) : '';
-    const asked = known.get(about) ?? { subject, grader: graderOf(question, subject) };
+    const asked = known.get(about) ?? { subject, grader: keptGrader(kept, question, subject) };
     known.set(about, asked);
     return asked;
+  };
+}
+
+function keptGrader(kept: Kept, question: Question, subject: Subject | null) {
+  const key = JSON.stringify([question, subject]);
+  if (kept.size > MOST_KEPT) kept.clear();
+  const grader = kept.get(key) ?? gradingOnce(graderOf(question, subject));
+  kept.set(key, grader);
+  return grader;
+}
+
+/** The same answer is the same grade. */
+function gradingOnce(grader: ReturnType<typeof graderOf>): ReturnType<typeof graderOf> {
+  if (!grader.ok) return grader;
+  const grades = new Map<string, Assessment>();
+  return {
+    ...grader,
+    grade(answer) {
+      const key = JSON.stringify(answer);
+      const grade = grades.get(key) ?? grader.grade(answer);
+      grades.set(key, grade);
+      return grade;
+    },
   };
 }
 

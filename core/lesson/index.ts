@@ -152,6 +152,7 @@ export {
 export { ANSWER_LIMITS } from './answerLimits';
 export { checkSeal, sealed, signerFrom, type SealVerdict, type Signer } from './seal';
 export {
+  bookKeeper,
   classBook,
   confidenceTally,
   type ClassBook,

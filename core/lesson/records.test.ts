@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { openValue } from '../formats';
 import {
+  bookKeeper,
   classBook,
   confidenceTally,
   continuationOf,
@@ -12,7 +13,7 @@ import {
   type AttemptAnswer,
   type Lesson,
 } from './index';
-import { entry, lessons, record } from './tests/records';
+import { demoAttempts, entry, lessons, record } from './tests/records';
 
 const lessonAsking = (kind: string) =>
   lessons.find((l) => questionsOf(l).some((q) => q.question.kind === kind))!;
@@ -246,4 +247,28 @@ test('two states of one record: the later goes on where the earlier ends, or the
     'q2',
     'q1',
   ]);
+});
+
+test('a keeper’s books are those made afresh, whatever was changed between', () => {
+  const keeper = bookKeeper();
+  for (const id of ['fill-the-chart', 'hold-one-drive-one', 'read-the-crossing']) {
+    const lesson = lessons.find((l) => l.id === id)!;
+    const handedIn = demoAttempts().filter((a) => a.lesson.id === id);
+    // Another model under the same id is another question.
+    const otherModels = structuredClone(lesson);
+    for (const unit of otherModels.units ?? []) unit.ranges = [...unit.ranges].reverse().slice(1);
+    for (const converter of otherModels.converters ?? []) converter.diameter = 0.3;
+    const tougher = structuredClone(lesson);
+    for (const { question } of questionsOf(tougher))
+      if ('tolerance' in question && typeof question.tolerance === 'object')
+        question.tolerance.value = 0;
+    for (const [home, records] of [
+      [lesson, handedIn.slice(0, 1)],
+      [lesson, handedIn],
+      [tougher, handedIn],
+      [otherModels, handedIn],
+      [lesson, handedIn],
+    ] as const)
+      expect(keeper(home, records)).toEqual(classBook(home, records));
+  }
 });

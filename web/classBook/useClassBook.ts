@@ -1,9 +1,9 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { lessonHash } from '../../core/formats';
 import type { Attempt, ClassBook, Lesson, SealVerdict } from '../../core/lesson';
 import { useServices } from '../app/hooks';
 import { reasonOf } from '../app/thunk';
-import { gradeBook } from '../workers/gradingWorker';
+import { openGrading, type Grading } from '../workers/gradingWorker';
 import type { GradedBook } from '../workers/protocol';
 
 export interface BookNow {
@@ -28,10 +28,20 @@ export function useClassBook(
   const { documents } = useServices();
   const [graded, setGraded] = useState<{ of: string; result: GradedBook } | null>(null);
   const [failure, setFailure] = useState('');
+  const grading = useRef<Grading | null>(null);
+  useEffect(
+    () => () => {
+      grading.current?.close();
+      grading.current = null;
+    },
+    [],
+  );
   const own = useMemo(() => attempts.filter((a) => a.lesson.id === lesson?.id), [attempts, lesson]);
   useEffect(() => {
     if (!lesson) return;
-    const cancel = new AbortController();
+    let here = true;
+    grading.current ??= openGrading();
+    const { book } = grading.current;
     const run = async () => {
       const versions: Record<string, Lesson> = {};
       const current = lessonHash(lesson);
@@ -41,14 +51,17 @@ export function useClassBook(
           hash === current ? null : await documents.readVersion(hash).catch(() => null);
         if (version) versions[hash] = version;
       }
-      const result = await gradeBook({ lesson, attempts: own, chosen, versions }, cancel.signal);
+      const result = await book({ lesson, attempts: own, chosen, versions });
+      if (!here) return;
       setGraded({ of: lesson.id, result });
       setFailure('');
     };
     run().catch((error: unknown) => {
-      if (!cancel.signal.aborted) setFailure(reasonOf(error));
+      if (here) setFailure(reasonOf(error));
     });
-    return () => cancel.abort();
+    return () => {
+      here = false;
+    };
   }, [lesson, own, chosen, documents]);
   const result = graded && graded.of === lesson?.id ? graded.result : null;
   const seals = useMemo(() => new Map(result?.seals.map((s) => [s.id, s.verdict])), [result]);

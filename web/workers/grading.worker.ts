@@ -1,10 +1,11 @@
 import { expose } from 'comlink';
-import { checkSeal, classBook } from '../../core/lesson';
+import { bookKeeper, checkSeal } from '../../core/lesson';
 import type { GradingWorker } from './protocol';
 
+const keeper = bookKeeper();
 const worker: GradingWorker = {
   book: ({ lesson, attempts, chosen, versions }) => ({
-    book: classBook(lesson, attempts, { chosen, versions }),
+    book: keeper(lesson, attempts, { chosen, versions }),
     seals: attempts.map((a) => ({ id: a.id, verdict: checkSeal(a) })),
   }),
 };

@@ -6,6 +6,11 @@ import type { Answer, Attempt, AttemptAnswer, Lesson } from '../index';
 export const lessons = readdirSync('demo/lessons').map((file) =>
   demoFile<Lesson>(`lessons/${file.replace('.json', '')}`),
 );
+/** The class's records. */
+export const demoAttempts = (): Attempt[] =>
+  readdirSync('demo/attempts').map((file) =>
+    demoFile<Attempt>(`attempts/${file.replace('.json', '')}`),
+  );
 export const entry = (question: string, answer: Answer, more: Partial<AttemptAnswer> = {}) => ({
   question,
   round: 0,

@@ -66,6 +66,9 @@ export type FaultKeyResult = KeyResult<FaultKey, FaultKeyFault>;
 
 const refuse = (fault: FaultKeyFault): FaultKeyResult => ({ ok: false, fault });
 
+/** Desks that were worked out: several questions of a lesson are about one case. */
+const desks = new WeakMap<FaultCase, DeskCase>();
+
 /** @param desk of the question's case where it is known already: it takes a second to work out */
 export function faultQuestionKey(
   question: FaultQuestion,
@@ -80,7 +83,8 @@ export function faultQuestionKey(
     case 'diagnose': {
       if (!faultCase) return refuse('case-missing');
       if (!desk && caseProblems(faultCase).length > 0) return refuse('case-broken');
-      const known = desk ?? deskOf(faultCase);
+      const known = desk ?? desks.get(faultCase) ?? deskOf(faultCase);
+      desks.set(faultCase, known);
       return question.kind === 'diagnose'
         ? { ok: true, key: { kind: 'diagnose', desk: known } }
         : testKey(question, known);

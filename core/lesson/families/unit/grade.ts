@@ -4,7 +4,7 @@ import { keyAs, type Family, type GradedPart, type Judged, type Of } from '../..
 import type { Misconception } from '../../misconceptions';
 import { allowedAround } from '../../questionParts';
 import type { UnitPart, UnitTypes } from './types';
-import { rowsAlike, type UnitKey } from './key';
+import { rowsAlike, solvedOnce, type UnitKey } from './key';
 import { applyOf, type RowOutcomeQuestion, type UnitAnswer } from './kinds';
 
 type UnitJudged = Judged<UnitPart>;
@@ -21,10 +21,10 @@ function chart(
     return { range, given, right: rowsAlike(unit, given, range.apply) };
   });
   const wrong = rows.filter((r) => !r.right);
-  const driving = wrong.filter((r) => solveUnit(unit, r.range.apply).outcome === 'drives');
+  const driving = wrong.filter((r) => solvedOnce(unit, r.range.apply).outcome === 'drives');
   const code: Misconception | null = driving.some((r) => r.given.length === 0)
     ? 'gears-shifted'
-    : driving.some((r) => solveUnit(unit, r.given).outcome === 'tied-up')
+    : driving.some((r) => solvedOnce(unit, r.given).outcome === 'tied-up')
       ? 'tie-up-unseen'
       : driving.length > 0 && driving.every((r) => r.given.length === 1)
         ? 'one-element-a-gear'
@@ -50,7 +50,7 @@ function path(
     { part: 'end', right: members.at(-1) === unit.output },
   ];
   const range = unit.ranges.find((r) => r.id === rangeId);
-  const roles = memberRoles(unit, solveUnit(unit, range?.apply ?? []));
+  const roles = memberRoles(unit, solvedOnce(unit, range?.apply ?? []));
   const backward = [...members].reverse();
   const code: Misconception | null = members.some((m) => roles.get(m) === 'held')
     ? 'path-through-held'
@@ -117,7 +117,7 @@ function reaction(
     alone.every(named) &&
     key.shared.every((group) => group.some(named));
   const range = unit.ranges.find((r) => r.id === rangeId);
-  const { elements } = solveUnit(unit, range?.apply ?? []);
+  const { elements } = solvedOnce(unit, range?.apply ?? []);
   const extra = answer.elements.filter((id) => !key.elements.includes(id));
   const state = (id: string) => elements.get(id)?.state;
   const code: Misconception | null = extra.some((id) => state(id) === 'overrunning')

@@ -4,6 +4,7 @@ import {
   powerFlow,
   powerSteps,
   solveUnit,
+  type Load,
   type Outcome,
   type Range,
   type Solution,
@@ -143,10 +144,22 @@ function shortestWay(
   return null;
 }
 
+/** A class fills in much the same rows over and over. */
+const solved = new WeakMap<Unit, Map<string, Solution>>();
+
+export function solvedOnce(unit: Unit, apply: readonly string[], load: Load = 'drive'): Solution {
+  const rows = solved.get(unit) ?? new Map<string, Solution>();
+  solved.set(unit, rows);
+  const key = `${load} ${[...apply].sort().join(' ')}`;
+  const solution = rows.get(key) ?? solveUnit(unit, apply, load);
+  rows.set(key, solution);
+  return solution;
+}
+
 /** Two rows of a chart do the same: on drive and on coast, with the same ratio. */
 export function rowsAlike(unit: Unit, a: readonly string[], b: readonly string[]): boolean {
   return (['drive', 'coast'] as const).every((load) => {
-    const [x, y] = [solveUnit(unit, a, load), solveUnit(unit, b, load)];
+    const [x, y] = [solvedOnce(unit, a, load), solvedOnce(unit, b, load)];
     if (x.outcome !== y.outcome) return false;
     return x.ratio && y.ratio ? equals(x.ratio, y.ratio) : x.ratio === y.ratio;
   });
