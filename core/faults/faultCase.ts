@@ -2,7 +2,7 @@ import type { Clutch, Coupling } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import { unitFindings, type Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
-import { hasSymptom } from './cases';
+import { hasSymptom, type Difficulty } from './cases';
 import { examine } from './candidates';
 import { driverChecks } from './checks';
 import type { Priors } from './diagnosis';
@@ -36,6 +36,24 @@ export interface FaultCase {
   limitMinutes?: number;
   /** How often faults are met here; kinds left out as usual. */
   priors?: Partial<Record<FaultKind, number>>;
+}
+
+/** A case as a page may have it while it is open: without its cause. */
+export type LaidCase = Omit<FaultCase, 'cause'>;
+
+/** Another fault for the machine of a case, by its seed. */
+export interface Draw {
+  readonly seed: string;
+  readonly difficulty: Difficulty;
+}
+
+/** The case of a draw, without the cause that is drawn. @param name what it is called */
+export function drawnCase(
+  { cause: _cause, notes: _notes, limitMinutes: _limit, ...machine }: FaultCase,
+  { seed }: Draw,
+  name: string,
+): LaidCase {
+  return { ...machine, id: seed, name, complaint: '' };
 }
 
 export interface CaseFault {

@@ -4,7 +4,7 @@ import { changedRanges } from './chartReason';
 import { hazardsOf, type Check } from './checks';
 import { bitsOf, suspects, type Priors } from './diagnosis';
 import { expertPath, remedyOf, sameUntilStripped, type ExpertPath } from './expert';
-import { faultKey, type Remedy } from './fault';
+import { faultKey, type Fault, type Remedy } from './fault';
 import { afterChecks } from './shopState';
 import type { Shop } from './shop';
 
@@ -28,6 +28,8 @@ export interface Diagnosis {
 export type CauseVerdict = 'right' | 'same-until-stripped' | 'part' | 'wrong';
 
 export interface DiagnosisGrade {
+  /** What it was. */
+  readonly was: readonly Fault[];
   readonly cause: CauseVerdict;
   readonly remedy: boolean;
   /** With all the ways between: what was gone to once is paid once. */
@@ -163,6 +165,7 @@ export function gradeDiagnosis(
     return { part, worth, got: worth * shares[part] };
   });
   return {
+    was: truth.faults,
     cause,
     remedy,
     minutes,

@@ -124,6 +124,9 @@ export {
   type ScorePart,
 } from './gradeDiagnosis';
 export {
+  drawnCase,
+  type Draw,
+  type LaidCase,
   caseProblems,
   causeOf,
   priorsOf,

@@ -41,17 +41,17 @@ export function useClassBook(
     if (!lesson) return;
     let here = true;
     grading.current ??= openGrading();
-    const { book } = grading.current;
+    const current = grading.current;
     const run = async () => {
       const versions: Record<string, Lesson> = {};
-      const current = lessonHash(lesson);
+      const hashNow = lessonHash(lesson);
       for (const hash of new Set(own.map((a) => a.lesson.hash))) {
         // Where the version can't be read, the lesson as it is now stands for it, and the row says so.
         const version =
-          hash === current ? null : await documents.readVersion(hash).catch(() => null);
+          hash === hashNow ? null : await documents.readVersion(hash).catch(() => null);
         if (version) versions[hash] = version;
       }
-      const result = await book({ lesson, attempts: own, chosen, versions });
+      const result = await current.book({ lesson, attempts: own, chosen, versions });
       if (!here) return;
       setGraded({ of: lesson.id, result });
       setFailure('');

@@ -5,7 +5,7 @@ import {
   suspects,
   type Check,
   type DiagnosisGrade,
-  type FaultCase,
+  type LaidCase,
   type Reading,
 } from '../../core/faults';
 import type { DeskSession } from '../workers/faultWorker';
@@ -24,7 +24,7 @@ import { Ticket } from './Ticket';
 import './Desk.css';
 
 export interface DeskProps {
-  faultCase: FaultCase;
+  faultCase: LaidCase;
   session: DeskSession;
   work: DeskWork;
   /** Whether the desk may cross out by itself: not where a student is asked. */
@@ -68,13 +68,7 @@ export function Desk(props: DeskProps) {
       </section>
       <section className="desk-middle" aria-label={t('desk.tests')}>
         {grade ? (
-          <DeskResult
-            unit={unit}
-            session={session}
-            grade={grade}
-            log={work.log}
-            cause={faultCase.cause}
-          />
+          <DeskResult unit={unit} session={session} grade={grade} log={work.log} />
         ) : (
           <>
             <MachineLine state={state} checks={session.checks} />
@@ -100,7 +94,7 @@ export function Desk(props: DeskProps) {
           {...shared}
           known={known}
           mayHelp={mayHelp && !grade}
-          revealed={grade ? faultKey(faultCase.cause) : null}
+          revealed={grade ? faultKey(grade.was) : null}
         />
         {!grade && (
           <DecidePanel

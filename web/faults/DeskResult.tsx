@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { remedyOf, type CaseFault, type DiagnosisGrade, type Fault } from '../../core/faults';
+import { remedyOf, type DiagnosisGrade } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { CheckCircleFilled, CloseCircleFilled } from '../shared/icons';
 import { formatShare, useNumbers } from '../shared/numbers';
@@ -13,13 +13,12 @@ interface Props {
   session: OpenedDesk;
   grade: DiagnosisGrade;
   log: readonly LogEntry[];
-  cause: readonly CaseFault[];
 }
 
 /** What it was, how it was found, and the way an expert would have gone. */
-export function DeskResult({ unit, session, grade, log, cause }: Props) {
+export function DeskResult({ unit, session, grade, log }: Props) {
   const { t } = useTranslation();
-  const faults = cause as readonly Fault[];
+  const faults = grade.was;
   const far = faults.map((f) => severityText(t, f)).filter((s) => s !== '');
   const found = grade.cause === 'right' || grade.cause === 'same-until-stripped';
   return (

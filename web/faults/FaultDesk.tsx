@@ -4,17 +4,17 @@ import { useTranslation } from 'react-i18next';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import {
   DIFFICULTIES,
+  drawnCase,
   type DiagnosisGrade,
   type Difficulty,
   type FaultCase,
+  type LaidCase,
 } from '../../core/faults';
 import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
-import { reasonOf } from '../app/thunk';
 import { chosenFrom } from '../models/chosenFrom';
 import { ModelSelect } from '../models/ModelSelect';
 import { shelfOf } from '../models/modelPlaces';
 import { selectCases } from '../models/modelsSlice';
-import type { DeskSession } from '../workers/faultWorker';
 import { Desk } from './Desk';
 import { caseLaid, deskChanged, selectDesk, workChanged, type DeskState } from './deskSlice';
 import { FaultPlaces } from './FaultPlaces';
@@ -33,12 +33,19 @@ export function FaultDesk() {
     const caseId = asked.get('case');
     if (caseId) dispatch(caseLaid({ caseId, drawn: null }));
   }, [asked, dispatch]);
-  const faultCase = state.drawn ?? stored;
+  const faultCase =
+    stored && state.drawn
+      ? drawnCase(
+          stored,
+          state.drawn,
+          t('desk.drawnName', { name: stored.unit?.name ?? stored.name }),
+        )
+      : stored;
   return (
     <main className="fault-desk" id="main">
       <h1 className="visually-hidden">{t('nav.desk')}</h1>
       {faultCase && stored ? (
-        <LaidCase key={faultCase.id} faultCase={faultCase} stored={stored} state={state} />
+        <CaseOnDesk key={faultCase.id} faultCase={faultCase} stored={stored} state={state} />
       ) : (
         <p className="library-empty">
           {t('desk.empty')} <Link to={shelfOf('fair-sprocket/fault-case')}>{t('nav.models')}</Link>
@@ -50,62 +57,46 @@ export function FaultDesk() {
 
 interface LaidProps {
   state: DeskState;
-  faultCase: FaultCase;
+  /** What the page may know of the case. */
+  faultCase: LaidCase;
   stored: FaultCase;
 }
 
 /** A case with the bar over it; both speak with the worker that has the case. */
-function LaidCase(props: LaidProps) {
-  const desk = useDesk(props.faultCase);
+function CaseOnDesk(props: LaidProps) {
+  const desk = useDesk(props.stored, props.state.drawn);
   return (
     <>
-      <DeskBar {...props} session={desk.kind === 'open' ? desk.session : null} />
+      <DeskBar {...props} ready={desk.kind !== 'opening'} />
       <OpenCase {...props} desk={desk} />
     </>
   );
 }
 
 interface BarProps extends LaidProps {
-  /** `null` until the case is laid out. */
-  session: DeskSession | null;
+  /** The case is laid out, or can't be. */
+  ready: boolean;
 }
 
 /** Which case, or a new one drawn for the same machine. */
-function DeskBar({ state, faultCase, stored, session }: BarProps) {
+function DeskBar({ state, stored, ready }: BarProps) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const services = useServices();
   const teaches = useLocation().pathname.startsWith('/teach');
-  const [drawing, setDrawing] = useState(false);
-  const [failure, setFailure] = useState('');
-  const draw = () => {
-    if (!session) return;
-    const seed = services.newId();
-    setDrawing(true);
-    void session
-      .draw(seed, state.difficulty)
-      .then((drawn) => {
-        if (!drawn) return;
-        const next: FaultCase = {
-          ...stored,
-          id: seed,
-          name: t('desk.drawnName', { name: stored.unit?.name ?? stored.name }),
-          complaint: '',
-          cause: [drawn.cause],
-        };
-        delete next.notes;
-        delete next.limitMinutes;
-        dispatch(caseLaid({ caseId: stored.id, drawn: next }));
-      })
-      .catch((error: unknown) => setFailure(reasonOf(error)))
-      .finally(() => setDrawing(false));
-  };
+  const draw = () =>
+    dispatch(
+      caseLaid({
+        caseId: stored.id,
+        drawn: { seed: services.newId(), difficulty: state.difficulty },
+      }),
+    );
   return (
     <div className="desk-bar">
       {teaches && <FaultPlaces />}
       <ModelSelect
         kind="fair-sprocket/fault-case"
-        value={faultCase === stored ? stored.id : undefined}
+        value={state.drawn ? undefined : stored.id}
         onValue={(caseId) => dispatch(caseLaid({ caseId, drawn: null }))}
       />
       <Select<Difficulty>
@@ -114,14 +105,13 @@ function DeskBar({ state, faultCase, stored, session }: BarProps) {
         onChange={(difficulty) => dispatch(deskChanged({ difficulty }))}
         options={DIFFICULTIES.map((d) => ({ value: d, label: t(`desk.difficulties.${d}`) }))}
       />
-      <Button onClick={draw} loading={drawing} disabled={!session}>
+      <Button onClick={draw} disabled={!ready}>
         {t('desk.draw')}
       </Button>
-      {failure !== '' && <span role="alert">{t('desk.failed', { reason: failure })}</span>}
       <Button onClick={() => dispatch(caseLaid({ caseId: state.caseId, drawn: state.drawn }))}>
         {t('desk.again')}
       </Button>
-      {teaches && faultCase === stored && (
+      {teaches && !state.drawn && (
         <Link className="desk-edit" to={`${shelfOf('fair-sprocket/fault-case')}/${stored.id}`}>
           {t('desk.edit')}
         </Link>

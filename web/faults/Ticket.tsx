@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { FaultCase } from '../../core/faults';
+import type { LaidCase } from '../../core/faults';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import type { OpenedDesk } from '../workers/protocol';
 import { complaintText } from './complaintWords';
@@ -7,7 +7,7 @@ import { stateOf } from './deskWork';
 import type { LogEntry } from './work';
 
 interface Props {
-  faultCase: FaultCase;
+  faultCase: LaidCase;
   session: OpenedDesk;
   log: readonly LogEntry[];
 }

@@ -1,11 +1,10 @@
-import type { FaultCase } from '../../core/faults';
 import { atlasChanged, atlasReducer } from './atlasSlice';
 import { caseLaid, deskChanged, deskReducer, selectDesk, workChanged } from './deskSlice';
 import { readingsOf } from './deskWork';
 import { NEW_WORK } from './work';
 
 const begin = () => deskReducer(undefined, { type: 'start' });
-const CASE = { id: 'drawn', name: 'Drawn' } as FaultCase;
+const DRAW = { seed: 's', difficulty: 'hard' } as const;
 
 test('work at the desk is kept piece by piece', () => {
   let state = begin();
@@ -19,9 +18,9 @@ test('work at the desk is kept piece by piece', () => {
 
 test('a new case begins with nothing done; whether the desk helps stays', () => {
   let state = deskReducer(begin(), workChanged({ helps: true, named: ['C1=burnt'], given: true }));
-  state = deskReducer(state, caseLaid({ caseId: 'a', drawn: CASE }));
+  state = deskReducer(state, caseLaid({ caseId: 'a', drawn: DRAW }));
   expect(state.work).toEqual({ ...NEW_WORK, helps: true });
-  expect([state.caseId, state.drawn]).toEqual(['a', CASE]);
+  expect([state.caseId, state.drawn]).toEqual(['a', DRAW]);
   state = deskReducer(state, caseLaid({ caseId: 'b', drawn: null }));
   expect(state.drawn).toBeNull();
 });

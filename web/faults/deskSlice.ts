@@ -1,12 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Difficulty, FaultCase } from '../../core/faults';
+import type { Difficulty, Draw } from '../../core/faults';
 import { NEW_WORK, type DeskWork } from './work';
 
 /** Which case lies on the desk, how the next is to be drawn, and what has been done at it. */
 export interface DeskState {
   caseId: string | null;
-  /** A case that was drawn and is not in the library. */
-  drawn: FaultCase | null;
+  /** A case that was drawn for the machine of that one: what it is, its worker alone knows. */
+  drawn: Draw | null;
   difficulty: Difficulty;
   work: DeskWork;
 }
@@ -31,10 +31,11 @@ const slice = createSlice({
       work: { ...state.work, ...action.payload },
     }),
     /** Puts a case on the desk, with nothing done yet. */
-    caseLaid: (
-      state,
-      action: PayloadAction<{ caseId: string | null; drawn: FaultCase | null }>,
-    ) => ({ ...state, ...action.payload, work: { ...NEW_WORK, helps: state.work.helps } }),
+    caseLaid: (state, action: PayloadAction<{ caseId: string | null; drawn: Draw | null }>) => ({
+      ...state,
+      ...action.payload,
+      work: { ...NEW_WORK, helps: state.work.helps },
+    }),
   },
 });
 

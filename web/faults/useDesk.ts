@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { FaultCase } from '../../core/faults';
+import type { Draw, FaultCase } from '../../core/faults';
 import { reasonOf } from '../app/thunk';
 import { openDesk, type DeskSession } from '../workers/faultWorker';
 import type { Progress } from '../workers/protocol';
@@ -11,22 +11,26 @@ export type DeskNow =
 
 const BEGINS: DeskNow = { kind: 'opening', progress: { done: 0, of: 1 } };
 
-/** A case laid out in a worker of its own, which is closed with it. */
-export function useDesk(faultCase: FaultCase): DeskNow {
-  const [now, setNow] = useState<{ of: FaultCase; desk: DeskNow }>({
+/**
+ * A case laid out in a worker of its own, which is closed with it.
+ * @param draw another fault for the machine of that case
+ */
+export function useDesk(faultCase: FaultCase, draw: Draw | null = null): DeskNow {
+  const [now, setNow] = useState<{ of: FaultCase; draw: Draw | null; desk: DeskNow }>({
     of: faultCase,
+    draw,
     desk: BEGINS,
   });
   useEffect(() => {
     const own = new AbortController();
     const tell = (desk: DeskNow) => {
-      if (!own.signal.aborted) setNow({ of: faultCase, desk });
+      if (!own.signal.aborted) setNow({ of: faultCase, draw, desk });
     };
-    openDesk(faultCase, own.signal, (progress) => tell({ kind: 'opening', progress })).then(
+    openDesk(faultCase, draw, own.signal, (progress) => tell({ kind: 'opening', progress })).then(
       (session) => tell({ kind: 'open', session }),
       (error: unknown) => tell({ kind: 'failed', reason: reasonOf(error) }),
     );
     return () => own.abort();
-  }, [faultCase]);
-  return now.of === faultCase ? now.desk : BEGINS;
+  }, [faultCase, draw]);
+  return now.of === faultCase && now.draw === draw ? now.desk : BEGINS;
 }

@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import {
   caseProblems,
   drawCase,
+  drawnCase,
   drivingOf,
   examine,
   expertPath,
@@ -18,6 +19,7 @@ import {
   symptomRow,
   tellsApart,
   type DeskCase,
+  type Draw,
   type Fault,
   type FaultCase,
   type SymptomRow,
@@ -36,6 +38,14 @@ const opened = (): NonNullable<typeof open> => {
 /** Told every so many steps, so that telling costs little. */
 const EVERY = 8;
 const EVERY_PAIR = 100;
+
+/** The case of a draw, with the cause that is drawn. */
+function afterDraw(stored: FaultCase, draw: Draw, step: () => void): FaultCase {
+  const { shop, candidates } = deskOf(stored, step);
+  const drawn = drawCase(shop, candidates, draw.seed, draw.difficulty);
+  if (!drawn) throw new Error('fault worker: nothing can be drawn for this machine');
+  return { ...drawnCase(stored, draw, stored.name), cause: [drawn.cause] };
+}
 
 const worker: FaultWorker = {
   atlas(unit) {
@@ -57,14 +67,17 @@ const worker: FaultWorker = {
     }
     return rows;
   },
-  async open(faultCase, onStep) {
-    const of = singleCandidatesCount(openShop(rigOfCase(faultCase)));
+  async open(stored, draw, onStep) {
+    const once = singleCandidatesCount(openShop(rigOfCase(stored)));
+    const of = draw ? 2 * once : once;
     let done = 0;
     const told: Promise<void>[] = [];
-    const desk = deskOf(faultCase, () => {
+    const step = () => {
       done++;
       if (done % EVERY === 0) told.push(Promise.resolve(onStep({ done, of })));
-    });
+    };
+    const faultCase = draw ? afterDraw(stored, draw, step) : stored;
+    const desk = deskOf(faultCase, step);
     open = { ...desk, faultCase };
     await Promise.all(told);
     const { shop, candidates, sound, complaint } = desk;
@@ -110,6 +123,5 @@ const worker: FaultWorker = {
       expert: expertPath(candidates, shop.checks, truth, priors, complaint),
     };
   },
-  draw: (seed, difficulty) => drawCase(opened().shop, opened().candidates, seed, difficulty),
 };
 expose(worker);

@@ -4,8 +4,7 @@ import type {
   DeskEntry,
   Diagnosis,
   DiagnosisGrade,
-  Difficulty,
-  DrawnCase,
+  Draw,
   Fault,
   FaultCase,
   Reading,
@@ -59,12 +58,12 @@ export interface DeskSession extends OpenedDesk {
   readonly pairsThatFit: (readings: readonly Reading[]) => Promise<Fault[][]>;
   readonly grade: (entries: readonly DeskEntry[], diagnosis: Diagnosis) => Promise<DiagnosisGrade>;
   readonly rank: (question: WhichTestQuestion) => Promise<FaultKeyResult>;
-  readonly draw: (seed: string, difficulty: Difficulty) => Promise<DrawnCase | null>;
 }
 
-/** @throws AbortError when cancelled; afterwards `signal` closes the session */
+/** @param draw another fault for the machine of that case @throws AbortError when cancelled; afterwards `signal` closes the session */
 export async function openDesk(
   faultCase: FaultCase,
+  draw: Draw | null,
   signal: AbortSignal,
   onStep: (step: Progress) => void,
 ): Promise<DeskSession> {
@@ -82,7 +81,7 @@ export async function openDesk(
   });
   // Closing the session later is no failure of anything that waits.
   failed.catch(() => undefined);
-  const opened = await Promise.race([remote.open(faultCase, tell(onStep)), failed]);
+  const opened = await Promise.race([remote.open(faultCase, draw, tell(onStep)), failed]);
   close();
   return {
     ...opened,
@@ -90,7 +89,6 @@ export async function openDesk(
     shift: (pair) => Promise.race([remote.shift(pair), failed]),
     pairsThatFit: (readings) => Promise.race([remote.pairsThatFit(readings as Reading[]), failed]),
     rank: (question) => Promise.race<FaultKeyResult>([remote.rank(question), failed]),
-    draw: (seed, difficulty) => Promise.race([remote.draw(seed, difficulty), failed]),
     grade: (entries, diagnosis) =>
       Promise.race([remote.grade(entries as DeskEntry[], diagnosis), failed]),
   };

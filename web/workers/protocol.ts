@@ -24,8 +24,7 @@ import type {
   DeskEntry,
   Diagnosis,
   DiagnosisGrade,
-  Difficulty,
-  DrawnCase,
+  Draw,
   ExpertPath,
   CaseProblem,
   Fault,
@@ -198,7 +197,8 @@ export interface CaseReport {
 export interface FaultWorker {
   atlas(unit: Unit): AtlasTable;
   pairs(unit: Unit, onStep: Told<Progress>): Promise<SymptomRow[]>;
-  open(faultCase: FaultCase, onStep: Told<Progress>): Promise<OpenedDesk>;
+  /** @param draw another fault for the machine of that case @throws Error when none can be drawn */
+  open(faultCase: FaultCase, draw: Draw | null, onStep: Told<Progress>): Promise<OpenedDesk>;
   /** Of the open case. */
   read(check: string): Answer;
   /** A shift of the open case, `D1>D2`, and of a sound machine, through time. */
@@ -211,8 +211,6 @@ export interface FaultWorker {
   /** The same of a case that is not open. */
   keyOf(question: WhichTestQuestion, faultCase: FaultCase): FaultKeyResult;
   report(faultCase: FaultCase): CaseReport;
-  /** Another fault for the machine of the open case. */
-  draw(seed: string, difficulty: Difficulty): DrawnCase | null;
 }
 
 /** Messages between the page and the worker that grades a class. */
