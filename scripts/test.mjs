@@ -12,6 +12,7 @@ const reading = [
   ['lint', npm('lint')],
   ['types', npm('typecheck')],
   ['import rules', npm('imports')],
+  ['words', npm('words')],
   ['build', npm('build')],
 ];
 const phases = [

@@ -78,7 +78,11 @@ export function graderOf(
 }
 
 /** What was judged, with its score; a right answer has no misconception. */
-export function assessed({ parts, misconception, score }: Judged<AnyPart>): Assessment {
+export function assessed({
+  parts,
+  misconception,
+  score,
+}: Judged<AnyPart, Misconception>): Assessment {
   const share = score ?? parts.filter((p) => p.right).length / parts.length;
   return { score: share, parts, misconception: share === 1 ? null : misconception };
 }

@@ -1,5 +1,4 @@
 import type { Lesson } from './lesson';
-import type { Misconception } from './misconceptions';
 import type { VariantSeed } from './seed';
 
 /**
@@ -26,6 +25,8 @@ export interface FamilyTypes {
   key: { kind: string };
   fault: string;
   part: string;
+  /** A usual way to get it wrong. */
+  slip: string;
 }
 
 export type Of<T extends { kind: string }, K> = Extract<T, { kind: K }>;
@@ -37,16 +38,16 @@ export interface Asked<T extends FamilyTypes, K> {
   readonly key: T['key'];
   readonly answer: Of<T['answer'], K>;
 }
-export type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part']>;
+export type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part'], T['slip']>;
 export type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 
 export type KeyResult<K, F extends string> =
   { readonly ok: true; readonly key: K } | { readonly ok: false; readonly fault: F };
 
 /** How an answer compares with the key, part by part, and what explains a wrong one. */
-export interface Judged<P extends string> {
+export interface Judged<P extends string, S extends string> {
   readonly parts: readonly GradedPart<P>[];
-  readonly misconception: Misconception | null;
+  readonly misconception: S | null;
   /** 0 to 1, where the parts do not count alike. */
   readonly score?: number;
 }

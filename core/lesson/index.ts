@@ -121,6 +121,8 @@ export {
   type AnyKey,
   type AnyPart,
   type KeyOf,
+  type PartOf,
+  type SlipOf,
   type Subject,
   type SubjectOf,
 } from './families/families';
@@ -133,6 +135,11 @@ export {
   type SetKeyFault,
   type RoleAnswer,
 } from './families/gear-set/key';
+export { CLUTCH_SLIPS } from './families/clutch/slips';
+export { CONVERTER_SLIPS } from './families/converter/slips';
+export { FAULT_SLIPS } from './families/fault/slips';
+export { SET_SLIPS } from './families/gear-set/slips';
+export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export { believedNumbers } from './families/gear-set/misread';
 export type { SetPart } from './families/gear-set/types';

@@ -1,76 +1,12 @@
-/**
- * What learners get wrong, each with the number or choice that gives it away. The wrong numbers are computed
- * from the same set, so that an answer can be recognised and met with its reason.
- */
-export const MISCONCEPTIONS = [
-  'upside-down',
-  'forgot-one-plus',
-  'added-one',
-  'wrong-sign',
-  'used-pinion',
-  'ring-in-overdrive',
-  'single-pinion-formula',
-  'ratio-not-applied',
-  'output-instead-of-held',
-  'input-instead-of-held',
-  'sum-instead-of-difference',
-  'against-case',
-  'held-carrier-forward',
-  'reduction-for-overdrive',
-  'expects-reverse',
-  'locked-is-neutral',
-  'drives-and-driven-swapped',
-  'held-part-confused',
-  'one-way-brakes',
-  'one-way-ignored',
-  'tie-up-unseen',
-  'applied-not-holding',
-  'runs-over-not-holding',
-  'path-through-held',
-  'path-through-idle',
-  'path-backward',
-  'gears-shifted',
-  'one-element-a-gear',
-  'multiplies-at-road-speed',
-  'no-multiplication-at-stall',
-  'efficient-at-stall',
-  'lock-up-multiplies',
-  'engine-torque-for-turbine',
-  'no-slip-expected',
-  'stall-at-governor-expected',
-  'weak-engine-stalls-higher',
-  'slipping-stator-stalls-higher',
-  'seized-shows-at-stall',
-  'size-the-wrong-way',
-  'stator-lets-go-at-once',
-  'pulls-most-when-coupled',
-  'locks-while-it-multiplies',
-  'seized-spares-top-speed',
-  'launches-without-stator',
-  'play-at-the-turnbuckle',
-  'play-is-slack',
-  'more-play-is-safer',
-  'slips-low-first',
-  'counts-one-face',
-  'wear-changes-nothing',
-  'wear-only-weakens',
-  'fork-rod-first',
-  'checks-too-early',
-  'both-turn',
-  'neither-turns',
-  'dumps-the-clutch',
-  'slips-to-be-gentle',
-  'rolls-before-it-bites',
-  'thicker-gives-more-clearance',
-  'upgrades-are-free',
-  'more-plates-carry-more',
-  'no-fall-back',
-  'only-its-own-gear',
-  'works-in-a-good-range',
-  'not-in-every-bad-range',
-  'tells-nothing',
-  'dear-before-cheap',
-  'against-the-readings',
-  'cautions-skipped',
-] as const;
-export type Misconception = (typeof MISCONCEPTIONS)[number];
+import { CLUTCH_SLIPS, type ClutchSlip } from './families/clutch/slips';
+import { CONVERTER_SLIPS, type ConverterSlip } from './families/converter/slips';
+import { FAULT_SLIPS, type FaultSlip } from './families/fault/slips';
+import { SET_SLIPS, type SetSlip } from './families/gear-set/slips';
+import { UNIT_SLIPS, type UnitSlip } from './families/unit/slips';
+
+export type Misconception = SetSlip | UnitSlip | ConverterSlip | ClutchSlip | FaultSlip;
+
+/** What learners get wrong, of all families; some are made in more than one. */
+export const MISCONCEPTIONS: readonly Misconception[] = [
+  ...new Set([...SET_SLIPS, ...UNIT_SLIPS, ...CONVERTER_SLIPS, ...CLUTCH_SLIPS, ...FAULT_SLIPS]),
+];

@@ -33,7 +33,7 @@ const LBF_IN_N = 4.4482216152605;
 const LBF_FT_IN_NM = LBF_IN_N * 0.3048;
 const HP_IN_KW = (550 * LBF_FT_IN_NM) / 1000;
 
-const DISPLAY: Readonly<Record<UnitSystem, Readonly<Record<Quantity, Display>>>> = {
+const DISPLAY = {
   si: {
     speed: { unit: 'revPerMin', factor: 1 },
     torque: { unit: 'newtonMetre', factor: 1 },
@@ -60,20 +60,20 @@ const DISPLAY: Readonly<Record<UnitSystem, Readonly<Record<Quantity, Display>>>>
     pressure: { unit: 'psi', factor: (1000 * 0.0254 ** 2) / LBF_IN_N },
     energy: { unit: 'btu', factor: 1 / 1.05505585262 },
   },
-};
+} as const satisfies Readonly<Record<UnitSystem, Readonly<Record<Quantity, Display>>>>;
 
 /** The unit's key in the catalogue of words. */
-export const displayUnit = (quantity: Quantity, system: UnitSystem): string =>
+export const displayUnit = (quantity: Quantity, system: UnitSystem) =>
   DISPLAY[system][quantity].unit;
 
 /** From the stored unit to the one shown. */
 export function convertToDisplay(value: number, quantity: Quantity, system: UnitSystem): number {
-  const { factor, offset = 0 } = DISPLAY[system][quantity];
+  const { factor, offset = 0 }: Display = DISPLAY[system][quantity];
   return value * factor + offset;
 }
 
 /** From the unit shown to the stored one. */
 export function convertFromDisplay(value: number, quantity: Quantity, system: UnitSystem): number {
-  const { factor, offset = 0 } = DISPLAY[system][quantity];
+  const { factor, offset = 0 }: Display = DISPLAY[system][quantity];
   return (value - offset) / factor;
 }

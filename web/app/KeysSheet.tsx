@@ -10,7 +10,7 @@ interface KeyGroup {
 }
 
 /** Every key of the application, by where it works. */
-const GROUPS: readonly KeyGroup[] = [
+const GROUPS = [
   {
     title: 'bench',
     keys: [
@@ -75,7 +75,7 @@ const GROUPS: readonly KeyGroup[] = [
     ],
   },
   { title: 'everywhere', keys: [['?', 'sheet']] },
-];
+] as const satisfies readonly KeyGroup[];
 
 export function KeysSheet({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();

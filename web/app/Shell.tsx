@@ -24,7 +24,7 @@ const StorageNotice = lazy(async () => ({
 
 type Door = 'teach' | 'learn';
 
-const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
+const NAV = {
   teach: [
     { to: '/teach/lessons', key: 'lessons' },
     { to: '/teach/models', key: 'models' },
@@ -44,7 +44,7 @@ const NAV: Readonly<Record<Door, readonly { to: string; key: string }[]>> = {
     { to: '/learn/faults', key: 'desk' },
     { to: '/learn/records', key: 'records' },
   ],
-};
+} as const satisfies Readonly<Record<Door, readonly { to: string; key: string }[]>>;
 
 /** The bar over every screen: two doors, the parts behind the open one, and the settings of the wall. */
 export function Shell() {

@@ -184,6 +184,7 @@ function Verdict({ rig, reading, condition, hidden }: VerdictProps) {
               <li key={c}>
                 {t(`stall.conditions.${c}`)}
                 {share !== null &&
+                  (c === 'engine-weak' || c === 'clutch-slips') &&
                   `: ${t(`stall.share.${c}`, { percent: formatNumber(100 * share, 0) })}`}
               </li>
             ))}
@@ -199,7 +200,7 @@ function Verdict({ rig, reading, condition, hidden }: VerdictProps) {
 }
 
 /** The cheap test that tells the suspects apart. */
-function splitOf(suspects: readonly { condition: StallCondition }[]): string {
+function splitOf(suspects: readonly { condition: StallCondition }[]) {
   const has = (c: StallCondition) => suspects.some((s) => s.condition === c);
   if (has('pump-not-driven')) return 'level';
   if (has('stator-slips')) return 'road';

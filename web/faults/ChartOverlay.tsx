@@ -51,7 +51,9 @@ export function ChartOverlay({ unit, readings, reasoned }: Props) {
               <th key={r.id} scope="col" data-range={rangeState(r.id)}>
                 {gearName(r)}
                 {driven.has(r.id) && (
-                  <span className="overlay-said">{t(`desk.${rangeState(r.id)}`)}</span>
+                  <span className="overlay-said">
+                    {t(driven.get(r.id) === 'right' ? 'desk.good' : 'desk.bad')}
+                  </span>
                 )}
               </th>
             ))}

@@ -37,7 +37,9 @@ export type Subject = SubjectOf<FamilyName>;
 /** The right answer to a question of any family, computed from its subject. */
 export type AnyKey = KeyOf<FamilyName>;
 export type AnyFault = TypesOf[FamilyName]['fault'];
-export type AnyPart = TypesOf[FamilyName]['part'];
+export type PartOf<F extends FamilyName> = TypesOf[F]['part'];
+export type AnyPart = PartOf<FamilyName>;
+export type SlipOf<F extends FamilyName> = TypesOf[F]['slip'];
 
 /** The row of a family whose types are not known here: question, subject, key and answer must be of that family. */
 export const familyNamed = (name: FamilyName): Family<AnyTypes> =>
@@ -50,4 +52,5 @@ interface AnyTypes extends FamilyTypes {
   key: AnyKey;
   fault: AnyFault;
   part: AnyPart;
+  slip: SlipOf<FamilyName>;
 }

@@ -2,13 +2,13 @@ import type { TFunction } from 'i18next';
 import type {
   AnswerOf,
   AnyFault,
-  AnyPart,
   FamilyName,
   GradedPart,
   KeyOf,
   KeyResult,
-  Misconception,
+  PartOf,
   QuestionOf,
+  SlipOf,
   SubjectOf,
 } from '../../../core/lesson';
 import type { Numbers } from '../../shared/numbers';
@@ -43,11 +43,11 @@ export interface FamilyWords<F extends FamilyName> {
     score: number,
   ): string;
   /** A part of an answer that is right or wrong by itself. */
-  part(t: TFunction, graded: GradedPart<AnyPart>, subject: SubjectOf<F>): string;
+  part(t: TFunction, graded: GradedPart<PartOf<F>>, subject: SubjectOf<F>): string;
   /** @param misconception `null` where no usual slip explains the answer */
   reason(
     t: TFunction,
-    misconception: Misconception | null,
+    misconception: SlipOf<F> | null,
     question: QuestionOf<F>,
     subject: SubjectOf<F>,
   ): Reason;

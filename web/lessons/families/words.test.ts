@@ -4,7 +4,8 @@ import type { Unit } from '../../../core/geartrain';
 import { convertToDisplay, displayUnit } from '../../../core/quantities';
 import {
   kindsOf,
-  MISCONCEPTIONS,
+  SET_SLIPS,
+  UNIT_SLIPS,
   newSetQuestion,
   newUnitQuestion,
   NUMBER_ASKS,
@@ -67,8 +68,7 @@ test('no prompt, answer or reason shows a key or an unfilled place', () => {
     if (!key.ok) throw new Error(key.fault);
     said.push(prompt(q), keyText(t, numbers, q, key.key).main);
   }
-  for (const code of MISCONCEPTIONS) {
-    if (!t(`why.${code}.title`, { defaultValue: '' })) continue;
+  for (const code of SET_SLIPS) {
     const reason = reasonFor(t, code, number({}).setup);
     said.push(reason.title, reason.text, t(`misconceptions.${code}`));
   }
@@ -120,9 +120,7 @@ test('questions about a unit, their answers and reasons in words', () => {
     const question = newUnitQuestion(kind, unit);
     const right = unitKeyText(t, question, unit);
     said.push(unitPrompt(t, question, unit), right?.main ?? '');
-    for (const code of [...MISCONCEPTIONS, null]) {
-      const key = code ?? 'unknown';
-      if (!t(`whyUnit.${key}.title`, { defaultValue: '' })) continue;
+    for (const code of [...UNIT_SLIPS, null]) {
       const reason = unitReason(t, code, question, unit);
       said.push(reason.title, reason.text);
     }

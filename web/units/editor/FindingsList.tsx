@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Problem } from '../../../core/formats';
-import type { Unit, UnitFinding } from '../../../core/geartrain';
+import type { Unit, UnitFinding, Outcome } from '../../../core/geartrain';
 import { formatNumber } from '../../shared/numbers';
 import { WarningOutlined } from '../../shared/icons';
 import { NothingWrong } from '../../models/NothingWrong';
@@ -73,6 +73,6 @@ function findingText(t: Translate, { code, values }: UnitFinding): string {
   const outcome = values['outcome'];
   return t(`unitFindings.${code}`, {
     ...shown,
-    outcome: outcome === undefined ? '' : t(`outcomes.${outcome}`),
+    outcome: outcome === undefined ? '' : t(`outcomes.${outcome as Outcome}`),
   });
 }

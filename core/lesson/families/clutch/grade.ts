@@ -1,3 +1,4 @@
+import type { ClutchSlip } from './slips';
 import {
   AS_BUILT,
   bearingRuns,
@@ -20,12 +21,11 @@ import {
   type Judged as JudgedAs,
   type Of,
 } from '../../family';
-import type { Misconception } from '../../misconceptions';
 import { within } from '../../questionParts';
 import type { ClutchPart, ClutchTypes } from './types';
 import { misadjusted } from './setup';
 
-type Judged = JudgedAs<ClutchPart>;
+type Judged = JudgedAs<ClutchPart, ClutchSlip>;
 type ClutchGradedPart = GradedPart<ClutchPart>;
 
 function playSet(
@@ -43,7 +43,7 @@ function playSet(
     ...(clutch.linkage.overCentre ? [{ part: 'centre' as const, right: centre }] : []),
     { part: 'gap', right: !out.includes('drags') && !out.includes('gap-small') },
   ];
-  const code: Misconception | null =
+  const code: ClutchSlip | null =
     play && !centre
       ? 'play-at-the-turnbuckle'
       : out.includes('play-short')
@@ -71,7 +71,7 @@ function held(
   const { value, asNew, holds } = keyAs(key, 'will-it-hold');
   const near = (wanted: number) =>
     answer.value !== undefined && within(question.tolerance, wanted, answer.value);
-  const code: Misconception | null = near(value / 2)
+  const code: ClutchSlip | null = near(value / 2)
     ? 'counts-one-face'
     : near(asNew) && !near(value)
       ? 'wear-changes-nothing'
@@ -113,7 +113,7 @@ function listened(
   const test = NOISE_TESTS.find((n) => n.id === chosen);
   const runs = test ? bearingRuns(clutch!, AS_BUILT, test, engine!.idleRpm) : [];
   const turning = runs.filter((r) => r.turns && [first, second].includes(r.bearing)).length;
-  const code: Misconception | null =
+  const code: ClutchSlip | null =
     turning === 2 ? 'both-turn' : turning === 0 ? 'neither-turns' : null;
   return { parts: [{ part: 'test', right }], misconception: code };
 }
@@ -125,7 +125,7 @@ function started(
 ): Judged {
   const summary = runStart(question, rig, answer)!;
   const { runs, started: off, stays, cool } = startJudged(summary, question.heat);
-  const code: Misconception | null = !runs
+  const code: ClutchSlip | null = !runs
     ? 'dumps-the-clutch'
     : !cool
       ? 'slips-to-be-gentle'

@@ -1,3 +1,4 @@
+import type { ClutchSlip } from './slips';
 import type { ClutchKey, ClutchKeyFault } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
 
@@ -26,4 +27,5 @@ export interface ClutchTypes {
   key: ClutchKey;
   fault: ClutchKeyFault;
   part: ClutchPart;
+  slip: ClutchSlip;
 }

@@ -1,3 +1,4 @@
+import type { ConverterSlip } from './slips';
 import { characteristicOf, engineModel, matchEngine } from '../../../converter';
 import { monotoneCurve } from '../../../numerics';
 import {
@@ -7,7 +8,6 @@ import {
   type Judged as JudgedAs,
   type Of,
 } from '../../family';
-import type { Misconception } from '../../misconceptions';
 import { within } from '../../questionParts';
 import type { ConverterPart, ConverterTypes } from './types';
 import { measured, type ConverterKey } from './key';
@@ -21,7 +21,7 @@ import {
   type SketchQuestion,
 } from './kinds';
 
-type Judged = JudgedAs<ConverterPart>;
+type Judged = JudgedAs<ConverterPart, ConverterSlip>;
 type ConverterGradedPart = GradedPart<ConverterPart>;
 
 function operated(
@@ -60,7 +60,7 @@ function read(
     question.throttle,
     question.turbineRpm,
   );
-  const code: Misconception | null =
+  const code: ConverterSlip | null =
     question.ask === 'turbine-torque' && near(match.engineNm)
       ? 'engine-torque-for-turbine'
       : question.ask === 'engine-speed' && near(match.turbineRpm)
@@ -107,7 +107,7 @@ function sketched(
   return { parts, misconception: sketchMisread(curve, drawn.at) };
 }
 
-function sketchMisread(curve: string, drawn: (sr: number) => number): Misconception | null {
+function sketchMisread(curve: string, drawn: (sr: number) => number): ConverterSlip | null {
   if (curve === 'torque-ratio') {
     if (drawn(1) > 1.15) return 'multiplies-at-road-speed';
     if (drawn(0) < 1.15) return 'no-multiplication-at-stall';
@@ -132,7 +132,7 @@ function wrongWay(
   of: PredictChangeQuestion['of'],
   change: PredictChangeQuestion['change'],
   right: string,
-): Misconception | null {
+): ConverterSlip | null {
   if (change.kind === 'stator') {
     const seized = change.fault === 'seized';
     if (of === 'stall-speed')
@@ -165,7 +165,7 @@ function ordered({ events }: Of<ConverterKey, 'launch-order'>, order: readonly s
     const time = (name: string) => events.find((e) => e.name === name)?.time ?? Infinity;
     return time(a) > time(b) + TOGETHER;
   };
-  const code: Misconception | null =
+  const code: ConverterSlip | null =
     first('stator-lets-go', 'moves') && happensLater('stator-lets-go', 'moves')
       ? 'stator-lets-go-at-once'
       : first('stator-lets-go', 'pulls-most') && happensLater('stator-lets-go', 'pulls-most')

@@ -1,3 +1,4 @@
+import type { ConverterSlip } from './slips';
 import type { ConverterKey, ConverterKeyFault } from './key';
 import type { ConverterAnswer, ConverterQuestion, ConverterRig } from './kinds';
 
@@ -12,4 +13,5 @@ export interface ConverterTypes {
   key: ConverterKey;
   fault: ConverterKeyFault;
   part: ConverterPart;
+  slip: ConverterSlip;
 }

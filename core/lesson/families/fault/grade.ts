@@ -1,3 +1,4 @@
+import type { FaultSlip } from './slips';
 import {
   changedRanges,
   gradeDiagnosis,
@@ -13,12 +14,11 @@ import {
   type Judged as JudgedAs,
   type Of,
 } from '../../family';
-import type { Misconception } from '../../misconceptions';
 import type { FaultPart, FaultTypes } from './types';
 import type { FaultKey } from './key';
 import type { FaultAnswer } from './kinds';
 
-type Judged = JudgedAs<FaultPart>;
+type Judged = JudgedAs<FaultPart, FaultSlip>;
 type FaultGradedPart = GradedPart<FaultPart>;
 
 function row(cells: readonly SymptomCell[], answer: Of<FaultAnswer, 'symptom-row'>): Judged {
@@ -30,7 +30,7 @@ function row(cells: readonly SymptomCell[], answer: Of<FaultAnswer, 'symptom-row
   }));
   const bad = cells.filter((c) => c.drive !== 'right');
   const saidBad = cells.filter((c) => saidOf(c.range) !== 'right');
-  const code: Misconception | null = cells.some(
+  const code: FaultSlip | null = cells.some(
     (c) => c.drive === 'wrong-ratio' && saidOf(c.range) === 'neutral',
   )
     ? 'no-fall-back'
@@ -48,7 +48,7 @@ function element(key: Of<FaultKey, 'which-element'>, unit: Unit | null, named: s
   const works = (range: string) => unit !== null && worksIn(unit, range).includes(named);
   const changed = unit && changedRanges(unit);
   const needed = (range: string) => changed?.mustWork(range, named) ?? false;
-  const code: Misconception | null =
+  const code: FaultSlip | null =
     bad.length > 0 && bad.every(works) && good.some(needed)
       ? 'works-in-a-good-range'
       : bad.some(works) && !bad.every(works)
@@ -67,7 +67,7 @@ function test(key: Of<FaultKey, 'which-test'>, check: string): Judged {
   const [best] = key.ranked;
   const own = key.ranked.find((n) => n.check.id === check);
   const right = own !== undefined && own.worth >= AS_GOOD * best!.worth;
-  const code: Misconception | null = !own
+  const code: FaultSlip | null = !own
     ? 'tells-nothing'
     : own.minutes > best!.minutes
       ? 'dear-before-cheap'
@@ -86,7 +86,7 @@ export function diagnosed(grade: DiagnosisGrade): Judged {
       right: grade.parts.some((p) => p.part === part && p.got === p.worth),
     })),
   ];
-  const code: Misconception | null =
+  const code: FaultSlip | null =
     grade.clearedBy.length > 0
       ? 'works-in-a-good-range'
       : grade.unsafe.length > 0

@@ -1,3 +1,4 @@
+import type { FaultSlip } from './slips';
 import type { FaultKey, FaultKeyFault } from './key';
 import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';
 
@@ -12,4 +13,5 @@ export interface FaultTypes {
   key: FaultKey;
   fault: FaultKeyFault;
   part: FaultPart;
+  slip: FaultSlip;
 }

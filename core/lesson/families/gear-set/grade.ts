@@ -1,3 +1,4 @@
+import type { SetSlip } from './slips';
 import { keyAs, type Asked, type Family, type Judged } from '../../family';
 import { within } from '../../questionParts';
 import type { GearSetTypes, SetPart } from './types';
@@ -5,7 +6,12 @@ import { recogniseChoice, recogniseNumber, recogniseRoles, sameRoles } from './m
 
 type AskedAs<K> = Asked<GearSetTypes, K>;
 
-function judgeNumber({ question, subject, key, answer }: AskedAs<'number'>): Judged<SetPart> {
+function judgeNumber({
+  question,
+  subject,
+  key,
+  answer,
+}: AskedAs<'number'>): Judged<SetPart, SetSlip> {
   const right = keyAs(key, 'number');
   const value = {
     part: 'value' as const,
@@ -19,7 +25,12 @@ function judgeNumber({ question, subject, key, answer }: AskedAs<'number'>): Jud
   };
 }
 
-function judgeChoice({ question, subject, key, answer }: AskedAs<'choice'>): Judged<SetPart> {
+function judgeChoice({
+  question,
+  subject,
+  key,
+  answer,
+}: AskedAs<'choice'>): Judged<SetPart, SetSlip> {
   const { right } = keyAs(key, 'choice');
   return {
     parts: [{ part: 'choice', right: right.includes(answer.choice) }],
@@ -27,7 +38,7 @@ function judgeChoice({ question, subject, key, answer }: AskedAs<'choice'>): Jud
   };
 }
 
-function judgeRoles({ key, answer }: AskedAs<'roles'>): Judged<SetPart> {
+function judgeRoles({ key, answer }: AskedAs<'roles'>): Judged<SetPart, SetSlip> {
   const { right } = keyAs(key, 'roles');
   const exact = right.find((r) => sameRoles(r, answer)) ?? right[0]!;
   return {

@@ -1,3 +1,4 @@
+import type { SetSlip } from './slips';
 import {
   divide,
   fraction,
@@ -9,14 +10,13 @@ import {
   type Fraction,
 } from '../../../numerics';
 import { solveSet, toothRatio, type GearSetSetup, type Roles } from '../../../geartrain';
-import type { Misconception } from '../../misconceptions';
 import { within } from '../../questionParts';
 import { numberFromRatio, type RoleAnswer, type SetKey } from './key';
 import type { ChoiceQuestion, NumberQuestion, SetAnswer } from './kinds';
 
 /** What a learner who gets one gear set wrong in a known way would have answered. */
 interface Believed {
-  readonly code: Misconception;
+  readonly code: SetSlip;
   readonly value: number;
 }
 
@@ -26,7 +26,7 @@ export function recogniseNumber(
   setup: GearSetSetup,
   key: SetKey & { kind: 'number' },
   answer: SetAnswer & { kind: 'number' },
-): Misconception | null {
+): SetSlip | null {
   if (within(question.tolerance, key.value, answer.value)) {
     return question.direction && answer.direction !== key.direction ? 'wrong-sign' : null;
   }
@@ -80,13 +80,13 @@ function believedPinion(setup: GearSetSetup): Believed[] {
 }
 
 /** Ratios a learner may believe in for this arrangement. */
-function believedRatios(setup: GearSetSetup): { code: Misconception; ratio: Fraction }[] {
+function believedRatios(setup: GearSetSetup): { code: SetSlip; ratio: Fraction }[] {
   const { set, roles } = setup;
   const right = solveSet(set, roles).ratio;
   if (!right || roles.reaction !== 'held') return [];
   const e = toothRatio(set);
   const size = signOf(right) < 0 ? negate(right) : right;
-  const list: { code: Misconception; ratio: Fraction }[] = [];
+  const list: { code: SetSlip; ratio: Fraction }[] = [];
   const ringInSunHeld = roles.drives === 'ring' && roles.driven === 'carrier';
   if (set.kind === 'double-pinion') {
     const asSingle = solveSet(
@@ -131,7 +131,7 @@ export function recogniseChoice(
   setup: GearSetSetup,
   right: readonly string[],
   choice: string,
-): Misconception | null {
+): SetSlip | null {
   if (right.includes(choice)) return null;
   const { roles } = setup;
   switch (question.ask) {
@@ -164,7 +164,7 @@ function recogniseArrangement(
   setup: GearSetSetup,
   right: readonly string[],
   choice: string,
-): Misconception | null {
+): SetSlip | null {
   const [drives, driven] = choice.split('-');
   if (right.some((r) => r === `${driven}-${drives}`)) return 'drives-and-driven-swapped';
   if (question.goal === 'strongest-overdrive' && choice === 'ring-carrier')
@@ -183,7 +183,7 @@ function recogniseArrangement(
 export function recogniseRoles(
   right: readonly RoleAnswer[],
   answer: SetAnswer & { kind: 'roles' },
-): Misconception | null {
+): SetSlip | null {
   const key = right[0];
   if (!key || right.some((r) => sameRoles(r, answer))) return null;
   if (key.held === answer.held && key.drives === answer.driven) return 'drives-and-driven-swapped';

@@ -1,3 +1,4 @@
+import type { SetSlip } from './slips';
 import type { GearSetSetup } from '../../../geartrain';
 import type { SetKey, SetKeyFault } from './key';
 import type { SetAnswer, SetQuestion } from './kinds';
@@ -13,4 +14,5 @@ export interface GearSetTypes {
   key: SetKey;
   fault: SetKeyFault;
   part: SetPart;
+  slip: SetSlip;
 }

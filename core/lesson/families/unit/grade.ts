@@ -1,13 +1,13 @@
+import type { UnitSlip } from './slips';
 import { memberRoles, solveUnit, type Unit } from '../../../geartrain';
 import { signOf, toNumber } from '../../../numerics';
 import { keyAs, type Family, type GradedPart, type Judged, type Of } from '../../family';
-import type { Misconception } from '../../misconceptions';
 import { allowedAround } from '../../questionParts';
 import type { UnitPart, UnitTypes } from './types';
 import { rowsAlike, solvedOnce, type UnitKey } from './key';
 import { applyOf, type RowOutcomeQuestion, type UnitAnswer } from './kinds';
 
-type UnitJudged = Judged<UnitPart>;
+type UnitJudged = Judged<UnitPart, UnitSlip>;
 type UnitGradedPart = GradedPart<UnitPart>;
 
 /** A row is right when it does what the unit's row does: other elements to the same effect count. */
@@ -22,7 +22,7 @@ function chart(
   });
   const wrong = rows.filter((r) => !r.right);
   const driving = wrong.filter((r) => solvedOnce(unit, r.range.apply).outcome === 'drives');
-  const code: Misconception | null = driving.some((r) => r.given.length === 0)
+  const code: UnitSlip | null = driving.some((r) => r.given.length === 0)
     ? 'gears-shifted'
     : driving.some((r) => solvedOnce(unit, r.given).outcome === 'tied-up')
       ? 'tie-up-unseen'
@@ -52,7 +52,7 @@ function path(
   const range = unit.ranges.find((r) => r.id === rangeId);
   const roles = memberRoles(unit, solvedOnce(unit, range?.apply ?? []));
   const backward = [...members].reverse();
-  const code: Misconception | null = members.some((m) => roles.get(m) === 'held')
+  const code: UnitSlip | null = members.some((m) => roles.get(m) === 'held')
     ? 'path-through-held'
     : members.some((m) => roles.get(m) === 'idle')
       ? 'path-through-idle'
@@ -73,7 +73,7 @@ function rowOutcome(
     const withoutOneWays = { ...unit, elements: unit.elements.filter((e) => e.kind !== 'one-way') };
     const unaided = solveUnit(withoutOneWays, question.apply, question.load);
     const blind = answer.outcome === 'drives' && key.outcome !== 'neutral';
-    const code: Misconception | null =
+    const code: UnitSlip | null =
       question.load === 'coast' && key.outcome === 'neutral' && answer.outcome === 'drives'
         ? 'one-way-brakes'
         : answer.outcome === unaided.outcome
@@ -120,7 +120,7 @@ function reaction(
   const { elements } = solvedOnce(unit, range?.apply ?? []);
   const extra = answer.elements.filter((id) => !key.elements.includes(id));
   const state = (id: string) => elements.get(id)?.state;
-  const code: Misconception | null = extra.some((id) => state(id) === 'overrunning')
+  const code: UnitSlip | null = extra.some((id) => state(id) === 'overrunning')
     ? 'runs-over-not-holding'
     : extra.some((id) => state(id) === 'applied')
       ? 'applied-not-holding'
@@ -133,7 +133,7 @@ function coast(
   answer: Of<UnitAnswer, 'drive-or-coast'>,
 ): UnitJudged {
   const braking: UnitGradedPart = { part: 'braking', right: answer.braking === key.braking };
-  const code: Misconception | null = answer.braking && !key.braking ? 'one-way-brakes' : null;
+  const code: UnitSlip | null = answer.braking && !key.braking ? 'one-way-brakes' : null;
   if (key.braking || key.letGo.length === 0) return { parts: [braking], misconception: code };
   const letsGo = answer.letsGo !== undefined && key.letGo.includes(answer.letsGo);
   return { parts: [braking, { part: 'lets-go', right: letsGo }], misconception: code };

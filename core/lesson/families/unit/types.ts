@@ -1,3 +1,4 @@
+import type { UnitSlip } from './slips';
 import type { Unit } from '../../../geartrain';
 import type { UnitKey, UnitKeyFault } from './key';
 import type { UnitAnswer, UnitQuestion } from './kinds';
@@ -22,4 +23,5 @@ export interface UnitTypes {
   key: UnitKey;
   fault: UnitKeyFault;
   part: UnitPart;
+  slip: UnitSlip;
 }

@@ -5,6 +5,7 @@ import { BOLLARD, FENDER, HAWSER } from '../../../../core/clutch/tests/demo';
 import type { Engine } from '../../../../core/converter';
 import type { Unit } from '../../../../core/geartrain';
 import {
+  CLUTCH_SLIPS,
   clutchKey,
   assess,
   kindsOf,
@@ -14,7 +15,6 @@ import {
   type ClutchAnswer,
   type ClutchQuestion,
   type ClutchRig,
-  type Misconception,
 } from '../../../../core/lesson';
 import { FEET_AT } from '../../../../core/shift';
 import type { Vehicle } from '../../../../core/vehicle';
@@ -122,17 +122,19 @@ test('graded parts, faults and reasons have their words', () => {
     const graded = assess(question, { kind: 'clutch', rig: RIG }, answer);
     if (!graded.ok) throw new Error(`${question.kind}: ${graded.fault}`);
     for (const { part } of graded.grade.parts) worded(t(`clutchParts.${part}`));
-    const { title, text } = clutchReason(t, graded.grade.misconception, question, RIG);
-    worded(title);
-    worded(text);
   }
+  for (const code of [...CLUTCH_SLIPS, null])
+    for (const question of every(RIG)) {
+      const { title, text } = clutchReason(t, code, question, RIG);
+      worded(title);
+      worded(text);
+    }
   const bare: ClutchRig = { clutch: null, pack: null, engine: null, vehicle: null, unit: null };
   for (const question of every(RIG)) {
     const key = clutchKey(question, bare);
     if (key.ok) throw new Error('expected a fault');
     expect(t(`questionFaults.${key.fault}`)).not.toContain('questionFaults');
   }
-  const codes: Misconception[] = ['play-is-slack', 'slips-low-first', 'both-turn'];
-  const titles = codes.map((c) => clutchReason(t, c, every(RIG)[0]!, RIG).title);
-  expect(new Set(titles).size).toBe(codes.length);
+  const titles = CLUTCH_SLIPS.map((c) => clutchReason(t, c, every(RIG)[0]!, RIG).title);
+  expect(new Set(titles).size).toBe(CLUTCH_SLIPS.length);
 });

@@ -7,7 +7,7 @@ import {
   type ClutchKey,
   type ClutchQuestion,
   type ClutchRig,
-  type Misconception,
+  type SlipOf,
   type AnyFault,
   type KeyResult,
 } from '../../../../core/lesson';
@@ -194,7 +194,7 @@ export function clutchShort(
 
 export function clutchReason(
   t: TFunction,
-  misconception: Misconception | null,
+  misconception: SlipOf<'clutch'> | null,
   question: ClutchQuestion,
   rig: ClutchRig,
 ): Reason {

@@ -9,7 +9,7 @@ import {
   type ConverterRig,
   type MatchAsk,
   type Measure,
-  type Misconception,
+  type SlipOf,
   type StallChange,
   type AnyFault,
   type ConverterKey,
@@ -220,7 +220,7 @@ export function converterShort(
 
 export function converterReason(
   t: TFunction,
-  misconception: Misconception | null,
+  misconception: SlipOf<'converter'> | null,
   { converter, engine }: ConverterRig,
 ): Reason {
   const key = misconception ?? 'unknown';

@@ -13,7 +13,7 @@ import {
   type FaultKey,
   type FaultQuestion,
   type FaultSubject,
-  type Misconception,
+  type SlipOf,
   type AnyFault,
   type KeyResult,
 } from '../../../../core/lesson';
@@ -118,7 +118,7 @@ export function faultShort(
   return formatShare(score);
 }
 
-export function faultReason(t: TFunction, misconception: Misconception | null): Reason {
+export function faultReason(t: TFunction, misconception: SlipOf<'fault'> | null): Reason {
   const key = misconception ?? 'unknown';
   return { title: t(`whyFault.${key}.title`), text: t(`whyFault.${key}.text`) };
 }

@@ -4,6 +4,7 @@ import {
   thirdPort,
   toothRatio,
   type GearSetSetup,
+  type Port,
   type Roles,
 } from '../../../../core/geartrain';
 import { toNumber, toText } from '../../../../core/numerics';
@@ -11,7 +12,7 @@ import {
   setKey,
   HELD_ARRANGEMENTS,
   arrangementKey,
-  type Misconception,
+  type SlipOf,
   type NumberAsk,
   type SetAnswer,
   type SetKey,
@@ -50,9 +51,9 @@ function partWords(t: TFunction, { drives, driven, third }: PartNames): Record<s
 }
 
 interface PartNames {
-  readonly drives: string;
-  readonly driven: string;
-  readonly third: string;
+  readonly drives: Port;
+  readonly driven: Port;
+  readonly third: Port;
 }
 
 const namesOf = (roles: Pick<Roles, 'drives' | 'driven'>): PartNames => ({
@@ -185,7 +186,7 @@ export function keyText(
   }
 }
 
-const rolesText = (t: TFunction, roles: { drives: string; driven: string; held: string }): string =>
+const rolesText = (t: TFunction, roles: { drives: Port; driven: Port; held: Port }): string =>
   t('question.rolesAre', partWords(t, { ...roles, third: roles.held }));
 
 function numberText(numbers: Numbers, question: SetQuestion, value: number): string {
@@ -199,7 +200,7 @@ const formatNumberAsTyped = (value: number): string =>
 /** Why an answer was wrong, with this set's own numbers in it. */
 export function reasonFor(
   t: TFunction,
-  misconception: Misconception | null,
+  misconception: SlipOf<'gear-set'> | null,
   setup: GearSetSetup,
 ): Reason {
   const { set, roles } = setup;

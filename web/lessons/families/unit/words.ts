@@ -4,7 +4,7 @@ import { toNumber, toText } from '../../../../core/numerics';
 import {
   applyOf,
   unitKey,
-  type Misconception,
+  type SlipOf,
   type UnitAnswer,
   type UnitQuestion,
 } from '../../../../core/lesson';
@@ -143,7 +143,7 @@ export function unitShort(
 
 export function unitReason(
   t: TFunction,
-  misconception: Misconception | null,
+  misconception: SlipOf<'unit'> | null,
   question: UnitQuestion,
   unit: Unit,
 ): Reason {
