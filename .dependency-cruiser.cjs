@@ -9,6 +9,38 @@ const layer = (name, allowed) => ({
   to: { path: '^core/', pathNot: `^core/(${[name, ...allowed].join('|')})/` },
 });
 
+/** Folders of web, each with what it may import besides itself; a bench knows no other but those named here. */
+const BELOW_BENCHES = ['shared', 'storage', 'workers', 'state', 'files', 'bench'];
+const BENCHES = {
+  ratio: [],
+  faults: [],
+  apply: ['faults'],
+  converter: [],
+  clutch: [],
+  packs: ['clutch'],
+};
+const ALL_BENCHES = Object.keys(BENCHES);
+const WEB = {
+  shared: [],
+  storage: ['shared'],
+  workers: ['shared'],
+  state: ['shared', 'storage', 'workers'],
+  files: ['shared', 'storage', 'workers', 'state'],
+  bench: ['shared', 'state'],
+  ...Object.fromEntries(
+    Object.entries(BENCHES).map(([name, known]) => [name, [...BELOW_BENCHES, ...known]]),
+  ),
+  models: [...BELOW_BENCHES, ...ALL_BENCHES],
+  lessons: [...BELOW_BENCHES, ...ALL_BENCHES, 'models'],
+  classBook: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
+};
+const webLayers = Object.entries(WEB).map(([name, allowed]) => ({
+  name: `web-${name}-imports-down`,
+  severity: 'error',
+  from: { path: `^web/${name}/`, pathNot: TEST },
+  to: { path: '^web/', pathNot: `^web/(${[name, ...allowed].join('|')})/` },
+}));
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
@@ -85,13 +117,7 @@ module.exports = {
       from: { path: '^cli/' },
       to: { path: '^(web|server|e2e)/', pathNot: '^web/lessons/families/words\\.ts$' },
     },
-    {
-      name: 'web-shared-is-shared',
-      comment: 'Small shared components know no part of the product.',
-      severity: 'error',
-      from: { path: '^web/shared/' },
-      to: { path: '^web/(?!shared/)' },
-    },
+    ...webLayers,
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'not-to-unresolvable',

@@ -4,10 +4,10 @@ import { RouterProvider } from 'react-router';
 import { UnitSystemContext } from '../shared/numbers';
 import { useMedia } from '../shared/useMedia';
 import { SingleKeysContext } from '../shared/useShortcuts';
-import { useAppDispatch, useAppSelector, useServices } from './hooks';
-import { refreshLesson } from '../lessons/librarySlice';
-import { refreshModel } from '../models/modelsSlice';
-import { refreshAttempt } from '../classBook/attemptsSlice';
+import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
+import { refreshLesson } from '../state/librarySlice';
+import { refreshModel } from '../state/modelsSlice';
+import { refreshAttempt } from '../state/attemptsSlice';
 import type { AppRouter } from './routes';
 import { themeFor } from './theme';
 

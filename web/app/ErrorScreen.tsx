@@ -1,9 +1,9 @@
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useRouteError } from 'react-router';
-import { useAppSelector } from './hooks';
+import { useAppSelector } from '../state/hooks';
 import { exportLessonText } from '../files/exportFiles';
-import { reasonOf } from './thunk';
+import { reasonOf } from '../shared/reasonOf';
 
 /** The last resort: what happened, that the work is safe, and a way to take it along. */
 export function ErrorScreen() {

@@ -2,9 +2,9 @@ import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { defaultSetup } from '../../core/lesson';
-import { EndViewPicture } from '../ratio/EndViewPicture';
+import { EndViewPicture } from '../bench/EndViewPicture';
 import { useSetModel } from '../ratio/useSetModel';
-import { useTurning } from '../ratio/useTurning';
+import { useTurning } from '../bench/useTurning';
 import { useElementSize } from '../shared/useElementSize';
 import './Home.css';
 

@@ -1,7 +1,7 @@
 import { Modal, Switch } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { useAppDispatch, useAppSelector } from './hooks';
-import { settingsChanged } from './settingsSlice';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { settingsChanged } from '../state/settingsSlice';
 import './KeysSheet.css';
 
 interface KeyGroup {

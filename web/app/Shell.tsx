@@ -1,12 +1,12 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
-import { selectStorageTrouble } from '../lessons/librarySlice';
+import { selectStorageTrouble } from '../state/librarySlice';
 import { Loading } from '../shared/PartMissing';
 import { useShortcuts } from '../shared/useShortcuts';
-import { useAppDispatch, useAppSelector } from './hooks';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { moreWords } from './i18n';
-import { settingsChanged } from './settingsSlice';
+import { settingsChanged } from '../state/settingsSlice';
 import { SprocketMark } from './SprocketMark';
 import './Shell.css';
 

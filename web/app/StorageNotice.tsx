@@ -1,8 +1,8 @@
 import { Alert, Button } from 'antd';
 import dayjs from 'dayjs';
 import { useTranslation } from 'react-i18next';
-import { workLost } from '../lessons/librarySlice';
-import { useAppDispatch, useAppSelector, useServices } from './hooks';
+import { workLost } from '../state/librarySlice';
+import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
 
 /** Says when this browser keeps nothing, has lost what it kept, or keeps something that this program can't read. */
 export function StorageNotice() {

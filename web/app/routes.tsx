@@ -1,9 +1,9 @@
 import { createBrowserRouter } from 'react-router';
 import { MODEL_KINDS } from '../../core/formats';
-import { shelfOf } from '../models/modelPlaces';
+import { shelfOf } from '../bench/modelPlaces';
 import { ErrorScreen } from './ErrorScreen';
 import { Home } from './Home';
-import { NotFound } from './NotFound';
+import { NotFound } from '../shared/NotFound';
 import { lazyPart } from '../shared/lazyPart';
 import { screens } from './screens';
 import { Shell } from './Shell';

@@ -1,20 +1,21 @@
-import { configureStore } from '@reduxjs/toolkit';
+import { configureStore, type Reducer } from '@reduxjs/toolkit';
 import { applyReducer } from '../apply/applySlice';
 import { atlasReducer } from '../faults/atlasSlice';
-import { attemptsReducer } from '../classBook/attemptsSlice';
+import { attemptsReducer } from '../state/attemptsSlice';
 import { clutchReducer } from '../clutch/clutchSlice';
 import { converterReducer } from '../converter/converterSlice';
 import { deskReducer } from '../faults/deskSlice';
 import { draftHistoryReducer } from '../lessons/builder/draftHistory';
-import { libraryReducer } from '../lessons/librarySlice';
+import { libraryReducer } from '../state/librarySlice';
 import { playerReducer } from '../lessons/player/playerSlice';
 import { ratioReducer } from '../ratio/ratioSlice';
 import { packReducer } from '../packs/packSlice';
 import { modelDraftReducer } from '../models/modelDraftSlice';
-import { modelsReducer } from '../models/modelsSlice';
+import { modelsReducer } from '../state/modelsSlice';
 import { keep, keptAs } from '../shared/kept';
-import type { Services } from './services';
-import { settingsReducer } from './settingsSlice';
+import type { AppStore, RootState } from '../state/rootState';
+import type { Services } from '../state/services';
+import { settingsReducer } from '../state/settingsSlice';
 
 /** Slices that outlive a reload of the tab: what stands on the benches, the desk, and the attempt that runs. */
 const LASTING = {
@@ -53,32 +54,31 @@ function keepSlices(store: Pick<AppStore, 'getState' | 'subscribe'>): void {
   window.addEventListener('pagehide', keepAll);
 }
 
+/** Every slice. */
+const REDUCERS: { readonly [K in keyof RootState]: Reducer<RootState[K]> } = {
+  settings: settingsReducer,
+  library: libraryReducer,
+  draft: draftHistoryReducer,
+  player: playerReducer,
+  ratio: ratioReducer,
+  attempts: attemptsReducer,
+  apply: applyReducer,
+  converter: converterReducer,
+  atlas: atlasReducer,
+  desk: deskReducer,
+  clutch: clutchReducer,
+  pack: packReducer,
+  models: modelsReducer,
+  modelDraft: modelDraftReducer,
+};
+
 /** One slice a part; documents and choices only, never results that can be derived. */
-export function createStore(services: Services, lasting = false) {
+export function createStore(services: Services, lasting = false): AppStore {
   const store = configureStore({
     ...(lasting ? { preloadedState: keptSlices() } : {}),
-    reducer: {
-      settings: settingsReducer,
-      library: libraryReducer,
-      draft: draftHistoryReducer,
-      player: playerReducer,
-      ratio: ratioReducer,
-      attempts: attemptsReducer,
-      apply: applyReducer,
-      converter: converterReducer,
-      atlas: atlasReducer,
-      desk: deskReducer,
-      clutch: clutchReducer,
-      pack: packReducer,
-      models: modelsReducer,
-      modelDraft: modelDraftReducer,
-    },
+    reducer: REDUCERS,
     middleware: (defaults) => defaults({ thunk: { extraArgument: services } }),
   });
   if (lasting) keepSlices(store);
   return store;
 }
-
-export type AppStore = ReturnType<typeof createStore>;
-export type RootState = ReturnType<AppStore['getState']>;
-export type AppDispatch = AppStore['dispatch'];

@@ -1,3 +1,4 @@
+import type { Paper } from '../state/settingsSlice';
 import { theme, type ThemeConfig } from 'antd';
 
 /** The component library in our own tokens: square corners, line weight instead of shadow. */
@@ -48,8 +49,6 @@ const papers = {
     colorInfo: '#8ab8ff',
   },
 } as const;
-
-export type Paper = keyof typeof papers;
 
 export function themeFor(paper: Paper, motion: boolean): ThemeConfig {
   return {

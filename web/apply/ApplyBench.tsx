@@ -11,14 +11,14 @@ import {
   type Fault,
 } from '../../core/faults';
 import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
-import { useKeep } from '../app/useKeep';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { useKeep } from '../state/useKeep';
 import { FaultPicker } from '../faults/FaultPicker';
-import { useTurning } from '../ratio/useTurning';
+import { useTurning } from '../bench/useTurning';
 import { BreakIt } from '../shared/BreakIt';
 import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
-import { selectUnits } from '../models/modelsSlice';
+import { selectUnits } from '../state/modelsSlice';
 import { ApplyChart } from './ApplyChart';
 import {
   cellToggled,

@@ -14,6 +14,7 @@ import { isLarge, useChartRows } from '../workers/unitWorker';
 import { sameElements } from './applySlice';
 import { ChartGrid, type ChartCell, type ChartColumn } from './ChartGrid';
 import { Mark } from './Mark';
+import './ApplyChart.css';
 
 interface Props {
   unit: Unit;

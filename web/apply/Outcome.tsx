@@ -3,6 +3,7 @@ import type { Solution } from '../../core/geartrain';
 import { toNumber, toText } from '../../core/numerics';
 import { formatRatio } from '../shared/numbers';
 import '../shared/headline.css';
+import './Outcome.css';
 
 /** What comes out, large: the ratio with its direction, or the outcome in words. */
 export function Outcome({ solution }: { solution: Solution }) {

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { PathSegment, SectionGear } from '../../core/drawing';
 import type { MemberRole, Solution } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
-import type { Turning } from '../ratio/useTurning';
+import type { Turning } from '../bench/useTurning';
 
 /** What moves in a section: power along its lines, teeth past the eye. Each frame only sets offsets. */
 

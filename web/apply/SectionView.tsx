@@ -8,7 +8,7 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
-import type { Turning } from '../ratio/useTurning';
+import type { Turning } from '../bench/useTurning';
 import { formatRatio } from '../shared/numbers';
 import { linePath } from './linePath';
 import { MemberTargets } from './MemberTargets';

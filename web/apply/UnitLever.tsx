@@ -5,7 +5,7 @@ import { CASE, type MemberRole, type Solution, type Unit } from '../../core/gear
 import { toNumber } from '../../core/numerics';
 import { formatRatio } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
-import '../ratio/LeverDrawing.css';
+import '../bench/LeverDrawing.css';
 import './UnitLever.css';
 import { memberName } from '../shared/unitNames';
 

@@ -13,8 +13,8 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
-import { EndViewPicture } from '../ratio/EndViewPicture';
-import type { Turning } from '../ratio/useTurning';
+import { EndViewPicture } from '../bench/EndViewPicture';
+import type { Turning } from '../bench/useTurning';
 import { formatRatio } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
 import './UnitSetView.css';

@@ -11,10 +11,10 @@ import {
 import { useTranslation } from 'react-i18next';
 import { powerPath, type SectionDrawing } from '../../core/drawing';
 import { memberRoles, type PlanetaryUnitSet, type Solution, type Unit } from '../../core/geartrain';
-import { useServices } from '../app/hooks';
-import { reasonOf } from '../app/thunk';
-import { Transport } from '../ratio/Transport';
-import type { Turning } from '../ratio/useTurning';
+import { useServices } from '../state/hooks';
+import { reasonOf } from '../shared/reasonOf';
+import { Transport } from '../bench/Transport';
+import type { Turning } from '../bench/useTurning';
 import { Sheet } from '../shared/Sheet';
 import { isLarge } from '../workers/unitWorker';
 import { shapeOf } from '../workers/sectionLayouts';
@@ -201,9 +201,9 @@ function LaidOut({ unit, children }: { unit: Unit; children: (d: SectionDrawing)
   if (known) return children(known);
   if (first?.shape === shape) return children(first.drawing);
   if (failure?.shape === shape)
-    return <p className="section-wait">{t('apply.notDrawn', { reason: failure.reason })}</p>;
+    return <p className="sheet-wait">{t('apply.notDrawn', { reason: failure.reason })}</p>;
   return (
-    <div className="section-wait">
+    <div className="sheet-wait">
       <Spin />
       <p>{t('apply.layingOut')}</p>
     </div>

@@ -78,3 +78,9 @@ export const {
 } = slice.actions;
 export const applyReducer = slice.reducer;
 export const selectApply = (state: { apply: ApplyState }): ApplyState => state.apply;
+
+declare module '../state/rootState' {
+  interface RootState {
+    apply: ReturnType<typeof applyReducer>;
+  }
+}

@@ -1,11 +1,11 @@
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { ClassBook } from '../../core/lesson';
-import { useAppSelector } from '../app/hooks';
+import { useAppSelector } from '../state/hooks';
 import { answerFor, promptFor, rightFor, whyFor } from '../lessons/families/words';
 import { useNumbers } from '../shared/numbers';
-import { selectAttempts } from './attemptsSlice';
-import { useRemoveAttempt } from './useRemoveAttempt';
+import { selectAttempts } from '../state/attemptsSlice';
+import { useRemoveAttempt } from '../lessons/useRemoveAttempt';
 
 export interface ChosenCell {
   readonly attemptId: string;

@@ -10,7 +10,7 @@ import {
 import { Bar } from 'react-chartjs-2';
 import { useTranslation } from 'react-i18next';
 import type { ConfidenceTally } from '../../core/lesson';
-import { useAppSelector } from '../app/hooks';
+import { useAppSelector } from '../state/hooks';
 import { reducedMotion } from '../shared/motion';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Legend, Tooltip);

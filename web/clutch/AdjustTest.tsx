@@ -11,7 +11,7 @@ import {
   type ClutchState,
 } from '../../core/clutch';
 import { misadjusted } from '../../core/lesson';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 import { useKept } from '../shared/kept';
 
 /** Free play by the book, on a linkage that is out: do the steps, read after each, see what an order leaves. */
@@ -28,7 +28,7 @@ export function AdjustTest({ clutch }: { clutch: Clutch }) {
   const { pedalPlay, centre } = clutch.limits;
   return (
     <section className="shop-steps" aria-label={t('clutch.tests.adjust')}>
-      <div className="drive-row">
+      <div className="bench-row">
         {adjustmentsOf(clutch).map((step) => (
           <Button key={step} onClick={() => setSteps([...steps, step])}>
             {t(`clutch.adjustments.${step}`)}

@@ -5,12 +5,12 @@ import { Link, useSearchParams } from 'react-router';
 import { clutchFindings, type Clutch } from '../../core/clutch';
 import { engineModel } from '../../core/converter';
 import { mostTorque } from '../../core/shift';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
-import { CautionBox } from '../lessons/CautionBox';
-import { chosenFrom } from '../models/chosenFrom';
-import { ModelSelect } from '../models/ModelSelect';
-import { selectClutches, selectEngines, selectUnits, selectVehicles } from '../models/modelsSlice';
-import { shelfOf } from '../models/modelPlaces';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { CautionBox } from '../bench/CautionBox';
+import { chosenFrom } from '../bench/chosenFrom';
+import { ModelSelect } from '../bench/ModelSelect';
+import { selectClutches, selectEngines, selectUnits, selectVehicles } from '../state/modelsSlice';
+import { shelfOf } from '../bench/modelPlaces';
 import { formatShare } from '../shared/numbers';
 import { ClutchControls } from './ClutchControls';
 import { ClutchDrawing } from './ClutchDrawing';
@@ -19,17 +19,16 @@ import { ClutchKinds } from './ClutchKinds';
 import { ClutchReadout } from './ClutchReadout';
 import { clutchBenchChanged, selectClutchBench, type ClutchBenchState } from './clutchSlice';
 import { DrivePanel } from './DrivePanel';
-import { SmallSlider } from './SmallSlider';
+import { SmallSlider } from '../bench/SmallSlider';
 import { ReleaseCurves } from './ReleaseCurves';
 import { ShopTestsPanel } from './ShopTestsPanel';
 import { useClutchModel } from './useClutchModel';
 import { usePedalKeys } from './usePedalKeys';
 import { WearCurves } from './WearCurves';
 import { useKept } from '../shared/kept';
-import '../converter/ConverterBench.css';
-import '../converter/BenchControls.css';
-import '../converter/Readout.css';
-import '../converter/StallTestPanel.css';
+import '../bench/BenchFrame.css';
+import '../bench/BenchControls.css';
+import '../bench/Readout.css';
 import './ClutchBench.css';
 
 const TABS = ['release', 'wear', 'drive', 'tests'] as const;
@@ -102,7 +101,7 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
         {model && tab === 'release' && <ReleaseCurves title={clutch.name} model={model} />}
         {model && tab === 'wear' && (
           <>
-            <div className="drive-row">
+            <div className="bench-row">
               <SmallSlider
                 label={t('converter.throttle')}
                 text={formatShare(bench.throttle)}

@@ -2,7 +2,7 @@ import { Checkbox, Select, Slider } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { CLUTCH_FAULTS, faultFits, type Clutch, type ClutchFault } from '../../core/clutch';
 import type { ClutchSetting } from './useClutchModel';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 
 export interface ClutchAllows {
   readonly wear: boolean;

@@ -13,7 +13,7 @@ import { formatNumber, useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
 import { useElementSize } from '../shared/useElementSize';
 import type { ClutchModel } from './useClutchModel';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 import './ClutchDrawing.css';
 
 interface Props {

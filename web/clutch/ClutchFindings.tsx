@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { ClutchFinding } from '../../core/clutch';
 import { FindingsList } from '../shared/FindingsList';
 import { useNumbers } from '../shared/numbers';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 
 /** What is wrong or odd with a clutch as its file states it. */
 export function ClutchFindings({ findings }: { findings: readonly ClutchFinding[] }) {

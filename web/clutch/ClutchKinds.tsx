@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { NavLink, useLocation } from 'react-router';
-import '../models/ModelLibrary.css';
+import '../bench/shelves.css';
 import './ClutchBench.css';
 
 /** Dry clutch or wet pack: two benches behind one place in the bar. */

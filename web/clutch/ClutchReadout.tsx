@@ -5,7 +5,7 @@ import { useNumbers } from '../shared/numbers';
 import { LinkageTable } from './LinkageTable';
 import type { ClutchModel } from './useClutchModel';
 import '../shared/headline.css';
-import '../converter/Readout.css';
+import '../bench/Readout.css';
 import './ClutchBench.css';
 
 interface Props {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Clutch, ClutchState } from '../../core/clutch';
 import { dragTest } from '../../core/shift';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 
 const ASKED = ['running', 'off', 'pedal', 'gauge'] as const;
 type Asked = (typeof ASKED)[number];

@@ -14,7 +14,7 @@ import { FeetPads } from './FeetPads';
 import { StartsInARow } from './StartsInARow';
 import { RunSummary } from './RunSummary';
 import { rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
-import { SmallSlider } from './SmallSlider';
+import { SmallSlider } from '../bench/SmallSlider';
 import { useKept } from '../shared/kept';
 import './DrivePanel.css';
 
@@ -39,7 +39,7 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
   return (
     <div className="drive-panel">
       <div className="drive-feet">
-        <div className="drive-row">
+        <div className="bench-row">
           <Select
             aria-label={t('clutch.gear')}
             value={range.id}
@@ -73,7 +73,7 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
         />
       </div>
       <div className="drive-result">
-        <div className="drive-row">
+        <div className="bench-row">
           <Segmented<View>
             size="small"
             aria-label={t('launch.view')}

@@ -5,8 +5,8 @@ import {
   type EngagementPoint,
   type SweptOfEngagement,
 } from '../../core/shift';
-import { reasonOf } from '../app/thunk';
-import { CurveSheet } from '../curves/CurveSheet';
+import { reasonOf } from '../shared/reasonOf';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';

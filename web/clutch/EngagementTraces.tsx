@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { EngagementResult, EngagementSample } from '../../core/shift';
-import { CurveSheet, type Curve } from '../curves/CurveSheet';
+import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { Traced } from './traced';
 

@@ -7,7 +7,7 @@ import {
   type ClutchState,
 } from '../../core/clutch';
 import { formatNumber, useNumbers } from '../shared/numbers';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 
 /** The linkage as it is read, with what it is held against. */
 export function LinkageTable({ clutch, state }: { clutch: Clutch; state: ClutchState }) {

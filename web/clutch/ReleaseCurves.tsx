@@ -1,9 +1,9 @@
 import { useTranslation } from 'react-i18next';
 import type { ReleasePoint } from '../../core/clutch';
-import { CurveSheet } from '../curves/CurveSheet';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { ClutchModel } from './useClutchModel';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 
 /** Clamp load, foot and gap over the pedal's travel, with where it stands now. */
 export function ReleaseCurves({ title, model }: { title: string; model: ClutchModel }) {

@@ -1,7 +1,7 @@
 import { Button, Segmented, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { CLUTCH_FAULTS, faultFits, type ClutchFault } from '../../core/clutch';
-import { CautionBox } from '../lessons/CautionBox';
+import { CautionBox } from '../bench/CautionBox';
 import { AdjustTest } from './AdjustTest';
 import type { ClutchBenchState } from './clutchSlice';
 import { DragTestCard } from './DragTestCard';
@@ -43,7 +43,7 @@ export function ShopTestsPanel({ rig, bench, onBench }: Props) {
   };
   return (
     <div className="shop-tests">
-      <div className="drive-row">
+      <div className="bench-row">
         <Segmented<ShopTest>
           size="small"
           aria-label={t('clutch.tests.which')}

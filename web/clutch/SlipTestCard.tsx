@@ -3,8 +3,8 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
 import { brakesMustHold, demands, type Demand, type EngagementResult } from '../../core/shift';
-import { reasonOf } from '../app/thunk';
-import { CurveSheet } from '../curves/CurveSheet';
+import { reasonOf } from '../shared/reasonOf';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runRoadSlipTest, runSlipTest } from '../workers/clutchWorker';
@@ -52,7 +52,7 @@ export function SlipTestCard({ kind, rig }: Props) {
     <>
       <section aria-label={t('clutch.tests.before')}>
         <Checkbox.Group
-          className="stall-checks"
+          className="bench-checks"
           value={[...checked]}
           onChange={(list) => setChecked(list)}
           options={checks.map((c) => ({ value: c, label: t(`clutch.tests.checks.${c}`) }))}

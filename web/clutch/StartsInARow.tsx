@@ -3,12 +3,12 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { USUAL_AIR_C } from '../../core/clutch';
 import { HOT_FACING_C } from '../../core/shift';
-import { CurveSheet } from '../curves/CurveSheet';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { runStartsInARow } from '../workers/clutchWorker';
 import type { EngagementRequest } from '../workers/protocol';
 import { useSettledRun } from '../workers/useSettledRun';
-import { SmallSlider } from './SmallSlider';
+import { SmallSlider } from '../bench/SmallSlider';
 import { useKept } from '../shared/kept';
 
 /** The same start again and again with a wait between: the iron keeps what it can't give to the air in time. */
@@ -27,7 +27,7 @@ export function StartsInARow({ request }: { request: EngagementRequest }) {
   const axis = `${t('clutch.row.iron')}, ${numbers.unit('temperature')}`;
   return (
     <>
-      <div className="drive-row">
+      <div className="bench-row">
         <SmallSlider
           label={t('clutch.row.times')}
           text={`${times} ×`}

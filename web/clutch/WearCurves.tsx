@@ -5,9 +5,9 @@ import { engineModel, type Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
 import { demands, slipWear } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
-import { CurveSheet } from '../curves/CurveSheet';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
-import { useGapText } from './useGapText';
+import { useGapText } from '../shared/useGapText';
 
 interface Props {
   clutch: Clutch;

@@ -64,3 +64,9 @@ export const { clutchBenchChanged } = slice.actions;
 export const clutchReducer = slice.reducer;
 export const selectClutchBench = (state: { clutch: ClutchBenchState }): ClutchBenchState =>
   state.clutch;
+
+declare module '../state/rootState' {
+  interface RootState {
+    clutch: ReturnType<typeof clutchReducer>;
+  }
+}

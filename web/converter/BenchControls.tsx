@@ -4,7 +4,7 @@ import type { Converter, Engine, StatorFault } from '../../core/converter';
 import type { ConverterSetting } from '../../core/lesson';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { releasedRpm } from './releasedRpm';
-import './BenchControls.css';
+import '../bench/BenchControls.css';
 
 export interface BenchAllows {
   readonly throttle: boolean;

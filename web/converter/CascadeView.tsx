@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cascade, type BladeRow, type Cascade } from '../../core/drawing';
-import type { Turning } from '../ratio/useTurning';
+import type { Turning } from '../bench/useTurning';
 import { formatNumber } from '../shared/numbers';
 import { speedOf, wheelRole, wheelsInWords, WHEELS, type DrawingProps } from './wheelRoles';
 import './CascadeView.css';

@@ -11,12 +11,12 @@ import {
   type PairFinding,
 } from '../../core/converter';
 import type { Vehicle } from '../../core/vehicle';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
-import { CautionBox } from '../lessons/CautionBox';
-import { chosenFrom } from '../models/chosenFrom';
-import { ModelSelect } from '../models/ModelSelect';
-import { selectConverters, selectEngines, selectVehicles } from '../models/modelsSlice';
-import { shelfOf } from '../models/modelPlaces';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { CautionBox } from '../bench/CautionBox';
+import { chosenFrom } from '../bench/chosenFrom';
+import { ModelSelect } from '../bench/ModelSelect';
+import { selectConverters, selectEngines, selectVehicles } from '../state/modelsSlice';
+import { shelfOf } from '../bench/modelPlaces';
 import { FindingsList } from '../shared/FindingsList';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useShortcuts } from '../shared/useShortcuts';
@@ -37,7 +37,7 @@ import { Readout } from './Readout';
 import { StallTestPanel } from './StallTestPanel';
 import { useConverterModel } from './useConverterModel';
 import { useKept } from '../shared/kept';
-import './ConverterBench.css';
+import '../bench/BenchFrame.css';
 
 /** The Converter bench: hold the turbine, raise the throttle, see what multiplies and what becomes heat. */
 export function ConverterBench() {

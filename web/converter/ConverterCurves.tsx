@@ -7,7 +7,7 @@ import {
   type Converter,
   type ConverterPoint,
 } from '../../core/converter';
-import { CurveSheet, type Figures } from '../curves/CurveSheet';
+import { CurveSheet, type Figures } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 const STEPS = 50;

@@ -1,8 +1,8 @@
 import { Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Converter, ConverterPoint } from '../../core/converter';
-import { useTurning } from '../ratio/useTurning';
-import { Transport } from '../ratio/Transport';
+import { useTurning } from '../bench/useTurning';
+import { Transport } from '../bench/Transport';
 import { Sheet } from '../shared/Sheet';
 import { useShortcuts } from '../shared/useShortcuts';
 import { CascadeView } from './CascadeView';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Characteristic, EngineModel, Match } from '../../core/converter';
-import { CurveSheet } from '../curves/CurveSheet';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 const STEPS = 60;

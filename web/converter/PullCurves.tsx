@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Characteristic, EngineModel } from '../../core/converter';
 import { bestChange, pullAt, pullCurves, roadLoad, topSpeed } from '../../core/vehicle';
-import { CurveSheet, type Curve } from '../curves/CurveSheet';
+import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { DrivingProps } from './benchParts';
 import { UnitAndGrade } from './UnitAndGrade';

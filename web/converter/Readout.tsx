@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { Match } from '../../core/converter';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import '../shared/headline.css';
-import './Readout.css';
+import '../bench/Readout.css';
 
 /** Multiplication large, then engine, turbine and heat. */
 export function Readout({ match }: { match: Match }) {

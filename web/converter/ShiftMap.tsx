@@ -5,7 +5,7 @@ import {
   type Shifting,
   type ShiftSchedule,
 } from '../../core/vehicle';
-import { CurveSheet, type Curve } from '../curves/CurveSheet';
+import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { eventList } from './eventList';
 

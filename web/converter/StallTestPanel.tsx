@@ -70,7 +70,7 @@ export function StallTestPanel({ converter, engine, vehicle }: Props) {
     setFluidC(fluid.coolantC);
   };
   return (
-    <div className="stall-test">
+    <div className="bench-test">
       <section aria-label={t('stall.before')}>
         <Select<OnStand | 'unknown'>
           aria-label={t('stall.onStand')}
@@ -85,7 +85,7 @@ export function StallTestPanel({ converter, engine, vehicle }: Props) {
           ]}
         />
         <Checkbox.Group
-          className="stall-checks"
+          className="bench-checks"
           value={[...checked]}
           onChange={(list) => setChecked(list)}
           options={CHECKS.map((c) => ({ value: c, label: t(`stall.checks.${c}`) }))}

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { SWEPT, type Swept, type SweepPoint } from '../../core/vehicle';
-import { reasonOf } from '../app/thunk';
-import { CurveSheet } from '../curves/CurveSheet';
+import { reasonOf } from '../shared/reasonOf';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { usualBlades, type ConverterPoint } from '../../core/converter';
 import { torus, type Torus, type TorusPlace, type TorusWheel } from '../../core/drawing';
-import type { Turning } from '../ratio/useTurning';
+import type { Turning } from '../bench/useTurning';
 import { formatNumber } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
 import {

@@ -48,3 +48,9 @@ export const converterReducer = slice.reducer;
 export const selectConverterBench = (state: {
   converter: ConverterBenchState;
 }): ConverterBenchState => state.converter;
+
+declare module '../state/rootState' {
+  interface RootState {
+    converter: ReturnType<typeof converterReducer>;
+  }
+}

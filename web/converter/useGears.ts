@@ -1,5 +1,5 @@
-import { useAppSelector } from '../app/hooks';
-import { onShelf, selectUnits } from '../models/modelsSlice';
+import { useAppSelector } from '../state/hooks';
+import { onShelf, selectUnits } from '../state/modelsSlice';
 import { useUnitFigures } from '../workers/unitWorker';
 
 const NONE: readonly number[] = [];

@@ -1,7 +1,7 @@
 import type { TFunction } from 'i18next';
 import type { Converter, ConverterPoint, Match } from '../../core/converter';
 import type { MemberRole } from '../../core/geartrain';
-import type { Turning } from '../ratio/useTurning';
+import type { Turning } from '../bench/useTurning';
 import { formatNumber } from '../shared/numbers';
 
 /** What both drawings of a converter show. */

@@ -13,9 +13,9 @@ import {
 } from '../../core/faults';
 import { figuresCsv } from '../../core/formats';
 import { unitFindings, type Unit } from '../../core/geartrain';
-import { useAppDispatch } from '../app/hooks';
-import { download, fileName } from '../files/download';
-import { ModelSelect } from '../models/ModelSelect';
+import { useAppDispatch } from '../state/hooks';
+import { download, fileName } from '../shared/download';
+import { ModelSelect } from '../bench/ModelSelect';
 import { DownloadOutlined } from '../shared/icons';
 import { gearName } from '../shared/unitNames';
 import { useSettledRun } from '../workers/useSettledRun';

@@ -1,9 +1,9 @@
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { useAppSelector } from '../app/hooks';
-import { chosenFrom } from '../models/chosenFrom';
-import { shelfOf } from '../models/modelPlaces';
-import { selectUnits } from '../models/modelsSlice';
+import { useAppSelector } from '../state/hooks';
+import { chosenFrom } from '../bench/chosenFrom';
+import { shelfOf } from '../bench/modelPlaces';
+import { selectUnits } from '../state/modelsSlice';
 import { selectAtlas } from './atlasSlice';
 import { Atlas } from './Atlas';
 import './Atlas.css';

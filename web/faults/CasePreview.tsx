@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { CaseProblem, FaultCase } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
-import { CautionBox } from '../lessons/CautionBox';
+import { CautionBox } from '../bench/CautionBox';
 import { useNumbers } from '../shared/numbers';
 import { reportOn } from '../workers/faultWorker';
 import { useSettledRun } from '../workers/useSettledRun';
@@ -15,7 +15,7 @@ export function CasePreview({ faultCase }: { faultCase: FaultCase }) {
   const numbers = useNumbers();
   const { result, failure } = useSettledRun(faultCase, reportOn);
   const unit = faultCase.unit ?? null;
-  if (!result) return <p className="section-wait">{failure || t('casePreview.working')}</p>;
+  if (!result) return <p className="sheet-wait">{failure || t('casePreview.working')}</p>;
   const { problems, complaint, alike, expert } = result;
   return (
     <div className="case-preview">

@@ -10,11 +10,11 @@ import {
   type FaultCase,
   type LaidCase,
 } from '../../core/faults';
-import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
-import { chosenFrom } from '../models/chosenFrom';
-import { ModelSelect } from '../models/ModelSelect';
-import { shelfOf } from '../models/modelPlaces';
-import { selectCases } from '../models/modelsSlice';
+import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
+import { chosenFrom } from '../bench/chosenFrom';
+import { ModelSelect } from '../bench/ModelSelect';
+import { shelfOf } from '../bench/modelPlaces';
+import { selectCases } from '../state/modelsSlice';
 import { Desk } from './Desk';
 import { caseLaid, deskChanged, selectDesk, workChanged, type DeskState } from './deskSlice';
 import { FaultPlaces } from './FaultPlaces';

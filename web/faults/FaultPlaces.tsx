@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { NavLink, useLocation } from 'react-router';
-import '../models/ModelLibrary.css';
+import '../bench/shelves.css';
 import './Atlas.css';
 
 /** Fault desk or symptom atlas: two screens behind one place in the bar. */

@@ -28,3 +28,9 @@ const slice = createSlice({
 export const { atlasChanged } = slice.actions;
 export const atlasReducer = slice.reducer;
 export const selectAtlas = (state: { atlas: AtlasState }): AtlasState => state.atlas;
+
+declare module '../state/rootState' {
+  interface RootState {
+    atlas: ReturnType<typeof atlasReducer>;
+  }
+}

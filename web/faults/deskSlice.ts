@@ -42,3 +42,9 @@ const slice = createSlice({
 export const { deskChanged, workChanged, caseLaid } = slice.actions;
 export const deskReducer = slice.reducer;
 export const selectDesk = (state: { desk: DeskState }): DeskState => state.desk;
+
+declare module '../state/rootState' {
+  interface RootState {
+    desk: ReturnType<typeof deskReducer>;
+  }
+}

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Draw, FaultCase } from '../../core/faults';
-import { reasonOf } from '../app/thunk';
+import { reasonOf } from '../shared/reasonOf';
 import { openDesk, type DeskSession } from '../workers/faultWorker';
 import type { Progress } from '../workers/protocol';
 

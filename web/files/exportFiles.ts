@@ -3,7 +3,7 @@ import type { Attempt, Lesson } from '../../core/lesson';
 import { mediaOf } from '../../core/lesson';
 import type { DocumentStore } from '../storage/documentStore';
 import { withFileWorker } from '../workers/fileWorker';
-import { download, fileName } from './download';
+import { download, fileName } from '../shared/download';
 
 /** A lesson with everything it needs, as one pack. */
 export async function exportLesson(lesson: Lesson, documents: DocumentStore): Promise<void> {

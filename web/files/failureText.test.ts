@@ -1,7 +1,7 @@
 import type { TFunction } from 'i18next';
 import { testWords } from '../tests/words';
 import type { FileFailure } from '../../core/formats';
-import { fileName } from './download';
+import { fileName } from '../shared/download';
 import { failureText } from './failureText';
 
 let t: TFunction;

@@ -9,11 +9,11 @@ import {
   type Model,
 } from '../../core/formats';
 import { continuationOf, withMediaAt, type Attempt } from '../../core/lesson';
-import { useAppDispatch, useServices } from '../app/hooks';
-import { reasonOf } from '../app/thunk';
-import { saveAttempt } from '../classBook/attemptsSlice';
-import { saveLesson } from '../lessons/librarySlice';
-import { saveModel } from '../models/modelsSlice';
+import { useAppDispatch, useServices } from '../state/hooks';
+import { reasonOf } from '../shared/reasonOf';
+import { saveAttempt } from '../state/attemptsSlice';
+import { saveLesson } from '../state/librarySlice';
+import { saveModel } from '../state/modelsSlice';
 import type { AttemptRecord, LessonRecord, SaveOutcome } from '../storage/documentStore';
 import { failureText } from './failureText';
 import { openChosenFile } from './openFiles';

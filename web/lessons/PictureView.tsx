@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { PICTURE_TYPES, type PictureKind } from '../../core/formats';
 import type { PictureBlock } from '../../core/lesson';
-import { useServices } from '../app/hooks';
+import { useServices } from '../state/hooks';
 import './PictureView.css';
 
 /** An instructor's picture, from this browser's storage. */

@@ -3,8 +3,8 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { ActionCreators } from 'redux-undo';
 import type { Model } from '../../core/formats';
-import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
-import { useKeep } from '../app/useKeep';
+import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
+import { useKeep } from '../state/useKeep';
 import { exportModel } from '../files/exportFiles';
 import {
   CheckOutlined,
@@ -16,7 +16,7 @@ import {
 } from '../shared/icons';
 import { LinkButton } from '../shared/LinkButton';
 import { useShortcuts } from '../shared/useShortcuts';
-import { benchOf, editorOf } from './modelPlaces';
+import { benchOf, editorOf } from '../bench/modelPlaces';
 import type { useModelAutosave } from './useModelAutosave';
 
 interface Props {

@@ -2,12 +2,12 @@ import { Spin } from 'antd';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import type { ModelKind } from '../../core/formats';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
-import { NotFound } from '../app/NotFound';
-import { UnitEditor } from '../units/editor/UnitEditor';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { NotFound } from '../shared/NotFound';
+import { UnitEditor } from './units/editor/UnitEditor';
 import { PartEditor } from './editor/PartEditor';
 import { modelDraftClosed, modelDraftOpened } from './modelDraftSlice';
-import { selectModels } from './modelsSlice';
+import { selectModels } from '../state/modelsSlice';
 
 /** Opens a stored model as the draft, and lets go of it on leaving. */
 export function ModelEditorScreen({ kind }: { kind: ModelKind }) {

@@ -3,8 +3,8 @@ import { useTranslation } from 'react-i18next';
 import { NavLink, Link, useNavigate } from 'react-router';
 import { MODEL_KINDS, type Model, type ModelKind } from '../../core/formats';
 import { LIST_OF } from '../../core/lesson';
-import { useAppSelector, useServices } from '../app/hooks';
-import { useKeep } from '../app/useKeep';
+import { useAppSelector, useServices } from '../state/hooks';
+import { useKeep } from '../state/useKeep';
 import { exportModel } from '../files/exportFiles';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
@@ -13,14 +13,14 @@ import { FolderOpenOutlined, PlusOutlined } from '../shared/icons';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import { LinkButton } from '../shared/LinkButton';
 import { useUndoNotice } from '../shared/useUndoNotice';
-import { newUnit } from '../units/editor/unitEdits';
+import { newUnit } from './units/editor/unitEdits';
 import { ModelFacts } from './ModelFacts';
-import { benchOf, editorOf, shelfOf } from './modelPlaces';
-import { onShelf, selectModels, selectUnits, type Shelf } from './modelsSlice';
+import { benchOf, editorOf, shelfOf } from '../bench/modelPlaces';
+import { onShelf, selectModels, selectUnits, type Shelf } from '../state/modelsSlice';
 import { newClutch, newClutchPack } from './newClutches';
 import { newConverter, newEngine, newFaultCase, newVehicle } from './newModels';
-import '../lessons/library/LessonLibrary.css';
-import './ModelLibrary.css';
+import '../bench/cards.css';
+import '../bench/shelves.css';
 
 /** Every model of this browser, shelf by shelf, to operate, change, hand out and take in. */
 export function ModelLibrary({ kind }: { kind: ModelKind }) {

@@ -27,3 +27,9 @@ export const modelDraftReducer = withHistory<Model>(
         : undefined,
   (action) => (modelEdited.match(action) ? action.payload.field : null),
 );
+
+declare module '../state/rootState' {
+  interface RootState {
+    modelDraft: ReturnType<typeof modelDraftReducer>;
+  }
+}

@@ -1,9 +1,9 @@
 import { useCallback } from 'react';
 import type { Model } from '../../core/formats';
-import { useAppDispatch } from '../app/hooks';
+import { useAppDispatch } from '../state/hooks';
 import { exportModel } from '../files/exportFiles';
 import { useSaver, type SaverState } from '../shared/useSaver';
-import { saveModel } from './modelsSlice';
+import { saveModel } from '../state/modelsSlice';
 import { useTakeCopy } from './useTakeCopy';
 
 export type ModelSaveState = SaverState | 'unsound';

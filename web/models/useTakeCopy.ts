@@ -2,10 +2,10 @@ import { App } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import type { Model } from '../../core/formats';
-import { useAppDispatch, useServices } from '../app/hooks';
-import { useKeep } from '../app/useKeep';
+import { useAppDispatch, useServices } from '../state/hooks';
+import { useKeep } from '../state/useKeep';
 import { modelDraftOpened } from './modelDraftSlice';
-import { editorOf } from './modelPlaces';
+import { editorOf } from '../bench/modelPlaces';
 
 /** Another tab saved this model: what was changed here goes on as a model of its own. */
 export function useTakeCopy() {

@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { bandTorque } from '../../core/clutch';
-import { SmallSlider } from '../clutch/SmallSlider';
-import { CurveSheet } from '../curves/CurveSheet';
+import { SmallSlider } from '../bench/SmallSlider';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useKept } from '../shared/kept';
 
@@ -28,7 +28,7 @@ export function BandPanel() {
   const now = (['self', 'against'] as const).map((d) => ({ x: wrap, y: torque(wrap, d) }));
   return (
     <>
-      <div className="drive-row band-row">
+      <div className="bench-row band-row">
         <SmallSlider
           label={t('pack.band.pull')}
           text={numbers.quantity(pull, 'force')}

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { grooveLoad, packTorque, pistonForce, type ClutchPack } from '../../core/clutch';
-import { CurveSheet } from '../curves/CurveSheet';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 const POINTS = 41;

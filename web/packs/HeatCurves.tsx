@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { ClutchPack, PackHeat } from '../../core/clutch';
-import { useGapText } from '../clutch/useGapText';
-import { CurveSheet } from '../curves/CurveSheet';
+import { useGapText } from '../shared/useGapText';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 /** Temperature along the stack at the hottest moment, piston at the left. */

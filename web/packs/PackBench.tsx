@@ -11,17 +11,17 @@ import {
   type PackFault,
 } from '../../core/clutch';
 import { openValue } from '../../core/formats';
-import { useAppDispatch, useAppSelector, useServices } from '../app/hooks';
-import { useKeep } from '../app/useKeep';
-import { CautionBox } from '../lessons/CautionBox';
-import { chosenFrom } from '../models/chosenFrom';
-import { ModelSelect } from '../models/ModelSelect';
-import { shelfOf } from '../models/modelPlaces';
-import { selectClutchPacks } from '../models/modelsSlice';
+import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
+import { useKeep } from '../state/useKeep';
+import { CautionBox } from '../bench/CautionBox';
+import { chosenFrom } from '../bench/chosenFrom';
+import { ModelSelect } from '../bench/ModelSelect';
+import { shelfOf } from '../bench/modelPlaces';
+import { selectClutchPacks } from '../state/modelsSlice';
 import { BreakItChoice } from '../shared/BreakIt';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { ClutchKinds } from '../clutch/ClutchKinds';
-import { SmallSlider } from '../clutch/SmallSlider';
+import { SmallSlider } from '../bench/SmallSlider';
 import { runPack } from '../workers/clutchWorker';
 import { useSettledRun } from '../workers/useSettledRun';
 import type { PackReport } from '../workers/protocol';
@@ -35,9 +35,8 @@ import { packBenchChanged, selectPackBench, type PackBenchState } from './packSl
 import { StackView } from './StackView';
 import { UpgradeTable } from './UpgradeTable';
 import { useKept } from '../shared/kept';
-import '../converter/ConverterBench.css';
-import '../converter/Readout.css';
-import '../clutch/DrivePanel.css';
+import '../bench/BenchFrame.css';
+import '../bench/Readout.css';
 import './PackBench.css';
 
 const TABS = ['clearance', 'capacity', 'heat', 'upgrades', 'band'] as const;

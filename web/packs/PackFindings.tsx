@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { PackFinding } from '../../core/clutch';
-import { useGapText } from '../clutch/useGapText';
-import { NothingWrong } from '../models/NothingWrong';
+import { useGapText } from '../shared/useGapText';
+import { NothingWrong } from '../bench/NothingWrong';
 import { FindingsList } from '../shared/FindingsList';
 import { useNumbers } from '../shared/numbers';
 

@@ -10,7 +10,7 @@ import {
   type ClutchPack,
   type PackHeat,
 } from '../../core/clutch';
-import { useGapText } from '../clutch/useGapText';
+import { useGapText } from '../shared/useGapText';
 import { useNumbers } from '../shared/numbers';
 import '../shared/headline.css';
 

@@ -12,7 +12,7 @@ import {
   withSelective,
   type ClutchPack,
 } from '../../core/clutch';
-import { useGapText } from '../clutch/useGapText';
+import { useGapText } from '../shared/useGapText';
 
 interface Props {
   pack: ClutchPack;

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { ClutchPack, UpgradeResult } from '../../core/clutch';
-import { useGapText } from '../clutch/useGapText';
+import { useGapText } from '../shared/useGapText';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 interface Props {

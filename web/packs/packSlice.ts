@@ -40,3 +40,9 @@ const slice = createSlice({
 export const { packBenchChanged } = slice.actions;
 export const packReducer = slice.reducer;
 export const selectPackBench = (state: { pack: PackBenchState }): PackBenchState => state.pack;
+
+declare module '../state/rootState' {
+  interface RootState {
+    pack: ReturnType<typeof packReducer>;
+  }
+}

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Port, Role } from '../../core/geartrain';
-import { paintOf } from './paint';
+import { paintOf } from '../bench/paint';
 import './Balloon.css';
 
 interface Props {

@@ -13,10 +13,10 @@ import { useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
 import { useElementSize, type Size } from '../shared/useElementSize';
 import { Balloon } from './Balloon';
-import { EndViewPicture } from './EndViewPicture';
+import { EndViewPicture } from '../bench/EndViewPicture';
 import { RoleStrip } from './RoleStrip';
 import type { SetModel } from './useSetModel';
-import type { Turning } from './useTurning';
+import type { Turning } from '../bench/useTurning';
 import './EndViewSheet.css';
 
 /**

@@ -4,8 +4,8 @@ import { leverOf } from '../../core/drawing';
 import { roleOf, type GearSetSetup, type Port } from '../../core/geartrain';
 import { useNumbers } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
-import { paintOf } from './paint';
-import './LeverDrawing.css';
+import { paintOf } from '../bench/paint';
+import '../bench/LeverDrawing.css';
 
 interface Props {
   setup: GearSetSetup;

@@ -10,7 +10,7 @@ import {
   type Role,
   type Roles,
 } from '../../core/geartrain';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { BreakItChoice } from '../shared/BreakIt';
 import { formatNumber } from '../shared/numbers';
 import { TitleBlock } from '../shared/Sheet';
@@ -25,10 +25,10 @@ import { ReadingsTable } from './ReadingsTable';
 import { ReactionPicker } from './ReactionPicker';
 import { selectRatioSetup, setupChanged } from './ratioSlice';
 import { SetControls } from './SetControls';
-import { toothAngle } from './toothAngle';
-import { ToothTransport } from './Transport';
+import { toothAngle } from '../bench/toothAngle';
+import { ToothTransport } from '../bench/Transport';
 import { useSetModel, type SetModel } from './useSetModel';
-import { SLOWDOWNS, useTurning, type Turning } from './useTurning';
+import { SLOWDOWNS, useTurning, type Turning } from '../bench/useTurning';
 import { WorkedStepsList } from './WorkedStepsList';
 import { useKept } from '../shared/kept';
 import './RatioBench.css';

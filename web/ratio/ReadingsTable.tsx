@@ -3,7 +3,7 @@ import { roleOf, thirdPort, type GearSetSetup, type Port } from '../../core/gear
 import { toNumber } from '../../core/numerics';
 import { powerKw } from '../../core/quantities';
 import { useNumbers } from '../shared/numbers';
-import { paintOf } from './paint';
+import { paintOf } from '../bench/paint';
 import type { SetModel } from './useSetModel';
 
 const NONE = '–';

@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { workedSteps, type GearSetSetup } from '../../core/geartrain';
 import { MathLine } from '../shared/MathLine';
-import './WorkedStepsList.css';
+import '../bench/WorkedSteps.css';
 
 /** The derivation, line by line, with a few words to each line. */
 export function WorkedStepsList({ setup }: { setup: GearSetSetup }) {

@@ -20,3 +20,9 @@ const slice = createSlice({
 export const { setupChanged } = slice.actions;
 export const ratioReducer = slice.reducer;
 export const selectRatioSetup = (state: { ratio: RatioState }): GearSetSetup => state.ratio.setup;
+
+declare module '../state/rootState' {
+  interface RootState {
+    ratio: ReturnType<typeof ratioReducer>;
+  }
+}

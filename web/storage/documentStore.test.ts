@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Engine } from '../../core/converter';
 import { newLesson, newStep, type Attempt } from '../../core/lesson';
-import { newUnit } from '../units/editor/unitEdits';
+import { newUnit } from '../models/units/editor/unitEdits';
 import { documentStore } from './documentStore';
 import { memoryStore, type KeyValueStore } from './keyValueStore';
 

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { reasonOf } from '../app/thunk';
+import { reasonOf } from '../shared/reasonOf';
 
 /** A drag of a slider settles before anything is run. */
 const PAUSE_MS = 120;

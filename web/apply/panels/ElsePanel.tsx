@@ -6,6 +6,8 @@ import { formatRatio } from '../../shared/numbers';
 import { useCombined } from '../../workers/unitWorker';
 import { sameElements } from '../applySlice';
 import { ToothSearchDialog } from './ToothSearchDialog';
+import './ElsePanel.css';
+import '../../bench/ElementsTable.css';
 
 interface Props {
   unit: Unit;

@@ -9,6 +9,7 @@ import {
 import { toNumber } from '../../../core/numerics';
 import { formatNumber, formatRatio } from '../../shared/numbers';
 import { Mark } from '../Mark';
+import '../../bench/ElementsTable.css';
 
 interface Props {
   unit: Unit;

@@ -12,6 +12,8 @@ import { isZero, toNumber, type Fraction } from '../../../core/numerics';
 import { formatNumber } from '../../shared/numbers';
 import { memberName } from '../../shared/unitNames';
 import { TypedNumber } from '../../shared/TypedNumber';
+import './PowerPanel.css';
+import '../../bench/ElementsTable.css';
 
 interface Props {
   unit: Unit;

@@ -12,7 +12,7 @@ import {
 import { toNumber, toText, type Fraction, type Polynomial } from '../../../core/numerics';
 import { formatRatio } from '../../shared/numbers';
 import '../../shared/MathLine.css';
-import '../../ratio/WorkedStepsList.css';
+import '../../bench/WorkedSteps.css';
 import './WhyPanel.css';
 import { memberName } from '../../shared/unitNames';
 

@@ -8,9 +8,9 @@ import { Findings } from '../../ratio/Findings';
 import { RatioHeadline } from '../../ratio/RatioHeadline';
 import { ReactionPicker } from '../../ratio/ReactionPicker';
 import { SetControls } from '../../ratio/SetControls';
-import { ToothTransport } from '../../ratio/Transport';
+import { ToothTransport } from '../../bench/Transport';
 import { useSetModel } from '../../ratio/useSetModel';
-import { useTurning } from '../../ratio/useTurning';
+import { useTurning } from '../../bench/useTurning';
 
 /** A live gear set: set up on the drawing itself, with what the student may change. */
 export function BenchEditor({

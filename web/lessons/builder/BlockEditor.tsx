@@ -2,7 +2,7 @@ import { Input, Select, Spin } from 'antd';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CAUTION_TOPICS, type Block, type CautionBlock } from '../../../core/lesson';
-import { CautionBox } from '../CautionBox';
+import { CautionBox } from '../../bench/CautionBox';
 import { BenchEditor } from './BenchEditor';
 import { ClutchBenchEditor, PackBenchEditor } from './ClutchBenchEditor';
 import { ConverterBenchEditor } from './ConverterBenchEditor';

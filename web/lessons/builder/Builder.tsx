@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { MOST_NAME } from '../../../core/formats';
 import { newStep, type Lesson } from '../../../core/lesson';
-import { useAppDispatch, useServices } from '../../app/hooks';
+import { useAppDispatch, useServices } from '../../state/hooks';
 import type { LessonRecord } from '../../storage/documentStore';
 import { BuilderBar } from './BuilderBar';
 import { ConflictNotice } from './ConflictNotice';

@@ -1,9 +1,9 @@
 import { Spin } from 'antd';
 import { useEffect, useRef } from 'react';
 import { useParams } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/hooks';
-import { NotFound } from '../../app/NotFound';
-import { selectLesson } from '../librarySlice';
+import { useAppDispatch, useAppSelector } from '../../state/hooks';
+import { NotFound } from '../../shared/NotFound';
+import { selectLesson } from '../../state/librarySlice';
 import { Builder } from './Builder';
 import { draftClosed, draftOpened } from './draftSlice';
 

@@ -2,8 +2,8 @@ import { Alert, Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import type { Lesson } from '../../../core/lesson';
-import { useAppDispatch, useServices } from '../../app/hooks';
-import { useKeep } from '../../app/useKeep';
+import { useAppDispatch, useServices } from '../../state/hooks';
+import { useKeep } from '../../state/useKeep';
 import { draftOpened } from './draftSlice';
 import type { Autosave } from './useAutosave';
 

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { acceptPicture, MOST_NAME, MOST_PICTURE_BYTES } from '../../../core/formats';
 import type { Block, PictureBlock } from '../../../core/lesson';
-import { useServices } from '../../app/hooks';
-import { reasonOf } from '../../app/thunk';
+import { useServices } from '../../state/hooks';
+import { reasonOf } from '../../shared/reasonOf';
 import { FileButton } from '../../shared/FileButton';
 import { PictureView } from '../PictureView';
 

@@ -17,7 +17,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import { isOf, newBlock, type Block, type BlockKind, type LessonStep } from '../../../core/lesson';
-import { useAppDispatch, useServices } from '../../app/hooks';
+import { useAppDispatch, useServices } from '../../state/hooks';
 import { SortableList } from '../../shared/SortableList';
 import { BlockEditor } from './BlockEditor';
 import { useLessonModels } from './useLessonModels';

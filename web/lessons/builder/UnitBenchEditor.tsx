@@ -8,11 +8,10 @@ import { LoadSwitch } from '../../apply/LoadSwitch';
 import { Outcome } from '../../apply/Outcome';
 import { Selector } from '../../apply/Selector';
 import { UnitSheet } from '../../apply/UnitSheet';
-import { useTurning } from '../../ratio/useTurning';
+import { useTurning } from '../../bench/useTurning';
 import type { EditsBlock } from './editsBlock';
 import { ModelPicker } from './ModelPicker';
 import { useLessonModels } from './useLessonModels';
-import '../../apply/ApplyBench.css';
 
 /** A whole unit for the student to operate: which one, what is on, and what may be done. */
 export function UnitBenchEditor({ block, onBlock }: EditsBlock<UnitBenchBlock>) {

@@ -1,7 +1,7 @@
 import { ActionCreators } from 'redux-undo';
 import type { Unit } from '../../../core/geartrain';
 import { newBlock, newLesson, newStep, newUnitQuestion } from '../../../core/lesson';
-import { newUnit } from '../../units/editor/unitEdits';
+import { newUnit } from '../../models/units/editor/unitEdits';
 import { draftHistoryReducer, type DraftHistory } from './draftHistory';
 import {
   blockAdded,

@@ -12,3 +12,9 @@ export const draftHistoryReducer = withHistory<Lesson>(
     draftOpened.match(action) ? action.payload : draftClosed.match(action) ? null : undefined,
   undoGroup,
 );
+
+declare module '../../state/rootState' {
+  interface RootState {
+    draft: ReturnType<typeof draftHistoryReducer>;
+  }
+}

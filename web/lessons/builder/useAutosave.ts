@@ -1,10 +1,10 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Lesson } from '../../../core/lesson';
-import { useAppDispatch } from '../../app/hooks';
+import { useAppDispatch } from '../../state/hooks';
 import { exportLessonText } from '../../files/exportFiles';
 import { useSaver, type Saver } from '../../shared/useSaver';
 import type { LessonRecord } from '../../storage/documentStore';
-import { saveLesson } from '../librarySlice';
+import { saveLesson } from '../../state/librarySlice';
 
 export interface Autosave extends Omit<Saver<Lesson>, 'rebase'> {
   /** What another tab has saved, in a conflict. */

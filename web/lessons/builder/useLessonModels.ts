@@ -1,7 +1,7 @@
 import type { Documents, ModelKind } from '../../../core/formats';
 import { LIST_OF } from '../../../core/lesson';
-import { useAppSelector } from '../../app/hooks';
-import { onShelf, selectModels, type Shelf } from '../../models/modelsSlice';
+import { useAppSelector } from '../../state/hooks';
+import { onShelf, selectModels, type Shelf } from '../../state/modelsSlice';
 
 /** The models of a kind that a lesson may be about: those it carries, then the library's. */
 export function useLessonModels<K extends ModelKind>(kind: K) {

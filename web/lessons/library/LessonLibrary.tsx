@@ -3,15 +3,15 @@ import { Button, Spin } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { newLesson, newStep } from '../../../core/lesson';
-import { useAppSelector, useServices } from '../../app/hooks';
-import { useKeep } from '../../app/useKeep';
+import { useAppSelector, useServices } from '../../state/hooks';
+import { useKeep } from '../../state/useKeep';
 import { ImportReport } from '../../files/ImportReport';
 import { useImporter } from '../../files/useImporter';
 import { FileButton } from '../../shared/FileButton';
-import { selectLibrary } from '../librarySlice';
+import { selectLibrary } from '../../state/librarySlice';
 import { LessonCard } from './LessonCard';
 import { useResetDemo } from './useResetDemo';
-import './LessonLibrary.css';
+import '../../bench/cards.css';
 
 /** All lessons of this browser: to build and run (Teach) or to work through (Learn). */
 export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {

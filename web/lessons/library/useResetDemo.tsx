@@ -1,11 +1,11 @@
 import { App } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useStore } from 'react-redux';
-import { useServices } from '../../app/hooks';
-import { changedDemo, resetDemo, type ChangedDemo } from '../../app/startUp';
-import type { AppStore } from '../../app/store';
-import { reasonOf } from '../../app/thunk';
-import { useKeep } from '../../app/useKeep';
+import { useServices } from '../../state/hooks';
+import { changedDemo, resetDemo, type ChangedDemo } from '../../state/startUp';
+import type { AppStore } from '../../state/rootState';
+import { reasonOf } from '../../shared/reasonOf';
+import { useKeep } from '../../state/useKeep';
 
 /** Brings the demo world back. What of it was changed is kept as copies. */
 export function useResetDemo(): () => Promise<void> {

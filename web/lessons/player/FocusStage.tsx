@@ -10,7 +10,7 @@ import {
   type Lesson,
   type QuestionBlock,
 } from '../../../core/lesson';
-import { useAppSelector } from '../../app/hooks';
+import { useAppSelector } from '../../state/hooks';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { KeptScope } from '../../shared/kept';
 import { lazyPart } from '../../shared/lazyPart';

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Clutch } from '../../../core/clutch';
-import { useGapText } from '../../clutch/useGapText';
+import { useGapText } from '../../shared/useGapText';
 
 /** What the maker asks for: the student measures it on the drawing, with the pedal. */
 export function PlayWindows({ clutch }: { clutch: Clutch }) {

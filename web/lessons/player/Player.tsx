@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Lesson, LessonStep } from '../../../core/lesson';
-import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { useAppDispatch, useAppSelector } from '../../state/hooks';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { FocusStage } from './FocusStage';
 import { NextButton } from './NextButton';

@@ -3,12 +3,12 @@ import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { lessonHash } from '../../../core/formats';
 import type { Attempt, Lesson } from '../../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
-import { NotFound } from '../../app/NotFound';
-import { settingsChanged } from '../../app/settingsSlice';
-import { selectAttempts } from '../../classBook/attemptsSlice';
+import { useAppDispatch, useAppSelector, useServices } from '../../state/hooks';
+import { NotFound } from '../../shared/NotFound';
+import { settingsChanged } from '../../state/settingsSlice';
+import { selectAttempts } from '../../state/attemptsSlice';
 import { draftClosed } from '../builder/draftSlice';
-import { selectLesson } from '../librarySlice';
+import { selectLesson } from '../../state/librarySlice';
 import {
   attemptLeft,
   attemptMerged,

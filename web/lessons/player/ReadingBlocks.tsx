@@ -2,7 +2,7 @@ import { CheckOutlined } from '../../shared/icons';
 import { useTranslation } from 'react-i18next';
 import type { Block, LessonStep } from '../../../core/lesson';
 import { LazyMarkdown } from '../../shared/LazyMarkdown';
-import { CautionBox } from '../CautionBox';
+import { CautionBox } from '../../bench/CautionBox';
 import { PictureView } from '../PictureView';
 import { answerNow, type PlayerState } from './playerSlice';
 import { takesSheet, type Focus } from './usePlayerStep';

@@ -1,9 +1,9 @@
 import { Button } from 'antd';
 import dayjs from 'dayjs';
 import { useTranslation } from 'react-i18next';
-import { useAppSelector } from '../../app/hooks';
-import { selectAttempts } from '../../classBook/attemptsSlice';
-import { useRemoveAttempt } from '../../classBook/useRemoveAttempt';
+import { useAppSelector } from '../../state/hooks';
+import { selectAttempts } from '../../state/attemptsSlice';
+import { useRemoveAttempt } from '../useRemoveAttempt';
 import { exportAttempt } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
 

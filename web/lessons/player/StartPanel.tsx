@@ -3,7 +3,7 @@ import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import { questionsOf, type Attempt, type Lesson } from '../../../core/lesson';
-import { useAppSelector } from '../../app/hooks';
+import { useAppSelector } from '../../state/hooks';
 import './StartPanel.css';
 
 interface Props {

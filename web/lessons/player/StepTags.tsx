@@ -2,7 +2,7 @@ import { CheckOutlined } from '../../shared/icons';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Lesson, LessonStep } from '../../../core/lesson';
-import { useAppSelector } from '../../app/hooks';
+import { useAppSelector } from '../../state/hooks';
 import { RECORD, selectPlayer, type PlayerState } from './playerSlice';
 import './StepTags.css';
 

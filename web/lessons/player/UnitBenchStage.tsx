@@ -8,9 +8,8 @@ import { Outcome } from '../../apply/Outcome';
 import { NowPanel } from '../../apply/panels/NowPanel';
 import { Selector } from '../../apply/Selector';
 import { UnitSheet } from '../../apply/UnitSheet';
-import { useTurning } from '../../ratio/useTurning';
+import { useTurning } from '../../bench/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
-import '../../apply/ApplyBench.css';
 import { NextButton, type Next } from './NextButton';
 import { useKept } from '../../shared/kept';
 

@@ -91,3 +91,9 @@ export const answerNow = (player: PlayerState, questionId: string): AttemptAnswe
   player.attempt?.answers.find(
     (a) => a.question === questionId && a.round === (player.rounds[questionId] ?? 0),
   );
+
+declare module '../../state/rootState' {
+  interface RootState {
+    player: ReturnType<typeof playerReducer>;
+  }
+}

@@ -15,7 +15,7 @@ import {
   type QuestionOf,
   type SubjectOf,
 } from '../../../core/lesson';
-import { useAppDispatch, useAppSelector, useServices } from '../../app/hooks';
+import { useAppDispatch, useAppSelector, useServices } from '../../state/hooks';
 import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './playerSlice';
 import type { Unsaved } from './UnsavedNotice';
 import { useKeepAttempt } from './useKeepAttempt';

@@ -1,9 +1,9 @@
 import { useCallback, useState } from 'react';
 import { mergedAttempt, sealed, type Attempt } from '../../../core/lesson';
-import { useAppDispatch, useServices } from '../../app/hooks';
-import { reasonOf } from '../../app/thunk';
-import type { Services } from '../../app/services';
-import { saveAttempt } from '../../classBook/attemptsSlice';
+import { useAppDispatch, useServices } from '../../state/hooks';
+import { reasonOf } from '../../shared/reasonOf';
+import type { Services } from '../../state/services';
+import { saveAttempt } from '../../state/attemptsSlice';
 import { attemptMerged } from './playerSlice';
 import type { Unsaved } from './UnsavedNotice';
 

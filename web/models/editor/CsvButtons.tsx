@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_JSON_BYTES, type TableProblem } from '../../../core/formats';
-import { download, fileName } from '../../files/download';
+import { download, fileName } from '../../shared/download';
 import { FileButton } from '../../shared/FileButton';
 import { TableProblems } from './ModelProblems';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel, type Engine } from '../../../core/converter';
-import { CurveSheet, type Curve } from '../../curves/CurveSheet';
+import { CurveSheet, type Curve } from '../../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../../shared/numbers';
 
 const STEPS = 60;

@@ -2,7 +2,7 @@ import { Button, Progress } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { usualBlades, type StreamlineModel, type TableModel } from '../../../core/converter';
-import { reasonOf } from '../../app/thunk';
+import { reasonOf } from '../../shared/reasonOf';
 import { formatNumber } from '../../shared/numbers';
 import { runFit } from '../../workers/converterWorker';
 import { NumberField } from '../../shared/NumberField';

@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Problem, TableProblem } from '../../../core/formats';
 import { WarningOutlined } from '../../shared/icons';
-import { NothingWrong } from '../NothingWrong';
+import { NothingWrong } from '../../bench/NothingWrong';
 import '../../shared/FindingsList.css';
 
 /** What is wrong with the draft, each at its place; or that nothing is. */

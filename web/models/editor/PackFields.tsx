@@ -11,7 +11,7 @@ import {
 import type { Problem } from '../../../core/formats';
 import { PackFindings } from '../../packs/PackFindings';
 import { useNumbers } from '../../shared/numbers';
-import { ChoiceField } from '../../lessons/builder/ChoiceField';
+import { ChoiceField } from '../../bench/ChoiceField';
 import { NumberPaths, type NumberPath } from './NumberPaths';
 
 interface Props {

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME, openValue, type Model, type Problem } from '../../../core/formats';
 import type { Unit } from '../../../core/geartrain';
-import { useAppDispatch, useServices } from '../../app/hooks';
+import { useAppDispatch, useServices } from '../../state/hooks';
 import { ModelBar } from '../ModelBar';
 import { modelEdited } from '../modelDraftSlice';
 import { useModelAutosave } from '../useModelAutosave';
@@ -20,7 +20,7 @@ import { ClutchPreview, PackPreview } from './ClutchPreviews';
 import { PackFields } from './PackFields';
 import { VehicleFields } from './VehicleFields';
 import { VehiclePreview } from './VehiclePreview';
-import '../../units/editor/UnitEditor.css';
+import '../units/editor/UnitEditor.css';
 import './PartEditor.css';
 
 type Part = Exclude<Model, Unit>;
@@ -43,7 +43,7 @@ export function PartEditor({ draft }: { draft: Part }) {
         {opened.ok ? (
           <Preview part={draft} onPart={change} />
         ) : (
-          <p className="section-wait">{t('partEditor.notDrawn')}</p>
+          <p className="sheet-wait">{t('partEditor.notDrawn')}</p>
         )}
       </div>
       <aside className="part-editor-fields" aria-label={t('partEditor.data')}>

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { roadLoad, type Vehicle } from '../../../core/vehicle';
-import { CurveSheet } from '../../curves/CurveSheet';
+import { CurveSheet } from '../../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../../shared/numbers';
 
 const GRADES = [0, 0.05, 0.1, 0.2] as const;

@@ -13,7 +13,7 @@ import { gapText, useNumbers } from '../../../shared/numbers';
 import { gearName } from '../../../shared/unitNames';
 import { clutchKeyText, clutchPrompt } from './words';
 import type { EditorProps } from '../editorOf';
-import { ChoiceField } from '../../builder/ChoiceField';
+import { ChoiceField } from '../../../bench/ChoiceField';
 import { ModelPicker } from '../../builder/ModelPicker';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { useClutchRig } from '../../builder/useClutchRig';

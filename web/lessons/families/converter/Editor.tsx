@@ -14,7 +14,7 @@ import {
 import { NumberField } from '../../../shared/NumberField';
 import { useNumbers } from '../../../shared/numbers';
 import { converterKeyText, converterPrompt, quantityRead } from './words';
-import { ChoiceField } from '../../builder/ChoiceField';
+import { ChoiceField } from '../../../bench/ChoiceField';
 import { ConverterPickers } from '../../builder/ConverterPickers';
 import type { EditorProps } from '../editorOf';
 import { QuestionFrame } from '../../builder/QuestionFrame';

@@ -6,7 +6,7 @@ import { cellKey, type UnitQuestion } from '../../../../core/lesson';
 import { toggled } from '../../../apply/applySlice';
 import { WhyPanel } from '../../../apply/panels/WhyPanel';
 import { UnitSheet } from '../../../apply/UnitSheet';
-import { useTurning } from '../../../ratio/useTurning';
+import { useTurning } from '../../../bench/useTurning';
 import { useKept } from '../../../shared/kept';
 import { useShortcuts } from '../../../shared/useShortcuts';
 import { StageFrame, type StageProps } from '../../player/StageFrame';

@@ -1,0 +1,28 @@
+import { nanoid } from '@reduxjs/toolkit';
+import type { Signer } from '../../core/lesson';
+import type { Services } from '../state/services';
+import { browserMarks } from '../storage/marks';
+import { browserStore } from '../storage/browserStore';
+import { lazyDocuments } from '../storage/lazyDocuments';
+import { keptForNowOnly } from '../storage/persistence';
+import { browserTabs } from '../storage/tabs';
+import { layOutSection } from '../workers/drawingWorker';
+import { sectionLayouts } from '../workers/sectionLayouts';
+
+export function browserServices(): Services {
+  const store = browserStore();
+  let own: Promise<Signer> | null = null;
+  return {
+    documents: lazyDocuments(store, Date.now),
+    signer: () =>
+      (own ??= import('../storage/deviceKey').then(({ deviceSigner }) => deviceSigner(store))),
+    marks: browserMarks(),
+    passing: keptForNowOnly,
+    tabs: browserTabs(),
+    now: () => new Date().toISOString(),
+    // Ids start with a letter, so that they fit the format whatever nanoid draws.
+    newId: () => `k${nanoid(12)}`,
+    loadDemo: async () => (await import('../storage/demoWorld')).loadDemoWorld(),
+    sections: sectionLayouts(layOutSection),
+  };
+}

@@ -1,7 +1,0 @@
-import type { Shelf } from './modelsSlice';
-
-/** The model with this id, else the first of its shelf. */
-export const chosenFrom = <T extends { id: string }>(
-  { ids, byId }: Shelf<T>,
-  id: string | null,
-): T | undefined => (id === null ? undefined : byId[id]) ?? byId[ids[0] ?? ''];

@@ -1,0 +1,108 @@
+import { Input, Segmented } from 'antd';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { MOST_NAME, openValue } from '../../../../core/formats';
+import { solveUnit, type Unit, type UnitFinding } from '../../../../core/geartrain';
+import { useAppDispatch } from '../../../state/hooks';
+import { ModelBar } from '../../ModelBar';
+import { modelEdited } from '../../modelDraftSlice';
+import { useModelAutosave } from '../../useModelAutosave';
+import { withNotes } from '../../withNotes';
+import { UnitSheet } from '../../../apply/UnitSheet';
+import { SECTION } from '../../../apply/applySlice';
+import { useTurning } from '../../../bench/useTurning';
+import { useUnitFigures } from '../../../workers/unitWorker';
+import type { EditorProps } from './editorProps';
+import { ElementsEditor } from './ElementsEditor';
+import { FindingsList } from './FindingsList';
+import { GearSetsEditor } from './GearSetsEditor';
+import { MembersEditor } from './MembersEditor';
+import { RangesEditor } from './RangesEditor';
+import './UnitEditor.css';
+
+const PARTS = ['sets', 'elements', 'members', 'about'] as const;
+const EDITOR_RPM = 1200;
+const NONE: readonly UnitFinding[] = [];
+
+/** The unit editor: the drawing and the chart at the left, the parts they are made of at the right. */
+export function UnitEditor({ draft }: { draft: Unit }) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const [part, setPart] = useState<(typeof PARTS)[number]>('sets');
+  const [view, setView] = useState(SECTION);
+  const [rangeId, setRangeId] = useState(draft.ranges[0]?.id ?? '');
+  const opened = useMemo(() => openValue(draft, 'fair-sprocket/unit'), [draft]);
+  const sound = opened.ok;
+  const findings = useUnitFigures(sound ? draft : null)?.findings ?? NONE;
+  const autosave = useModelAutosave(draft, sound);
+  const range = draft.ranges.find((r) => r.id === rangeId) ?? draft.ranges[0];
+  const solution = useMemo(
+    () => (sound ? solveUnit(draft, range?.apply ?? []) : null),
+    [sound, draft, range],
+  );
+  const turning = useTurning(EDITOR_RPM, true);
+  const change = (unit: Unit, field?: string) =>
+    dispatch(modelEdited({ model: unit, field: field ?? null }));
+  const props: EditorProps = { unit: draft, onUnit: change };
+  return (
+    <main className="unit-editor" id="main">
+      <h1 className="visually-hidden">{draft.name}</h1>
+      <ModelBar draft={draft} autosave={autosave} />
+      <div className="unit-editor-sheet">
+        {solution ? (
+          <UnitSheet
+            unit={draft}
+            solution={solution}
+            turning={turning}
+            view={view}
+            onView={setView}
+          />
+        ) : (
+          <p className="sheet-wait">{t('unitEditor.notDrawn')}</p>
+        )}
+      </div>
+      <div
+        className="unit-editor-chart"
+        tabIndex={0}
+        role="region"
+        aria-label={t('unitEditor.ranges')}
+      >
+        {sound && <RangesEditor {...props} current={range?.id ?? ''} onCurrent={setRangeId} />}
+      </div>
+      <aside className="unit-editor-parts" aria-label={t('unitEditor.parts')}>
+        <Input
+          aria-label={t('unitEditor.name')}
+          className="unit-editor-name"
+          maxLength={MOST_NAME}
+          value={draft.name}
+          onChange={(e) => change({ ...draft, name: e.target.value }, 'name')}
+        />
+        <FindingsList
+          unit={draft}
+          findings={findings}
+          problems={opened.ok || opened.failure.cause !== 'invalid' ? [] : opened.failure.problems}
+        />
+        <Segmented
+          block
+          aria-label={t('unitEditor.parts')}
+          value={part}
+          onChange={setPart}
+          options={PARTS.map((p) => ({ value: p, label: t(`unitEditor.tabs.${p}`) }))}
+        />
+        {part === 'sets' && <GearSetsEditor {...props} />}
+        {part === 'elements' && <ElementsEditor {...props} />}
+        {part === 'members' && <MembersEditor {...props} />}
+        {part === 'about' && (
+          <label className="field">
+            <span className="label">{t('unitEditor.notes')}</span>
+            <Input.TextArea
+              autoSize={{ minRows: 6, maxRows: 18 }}
+              value={draft.notes ?? ''}
+              onChange={(e) => change(withNotes(draft, e.target.value), 'notes')}
+            />
+          </label>
+        )}
+      </aside>
+    </main>
+  );
+}

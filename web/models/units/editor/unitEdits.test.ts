@@ -1,0 +1,122 @@
+import { openValue } from '../../../../core/formats';
+import { solveUnit, unitFindings, type Unit } from '../../../../core/geartrain';
+import { toText } from '../../../../core/numerics';
+import {
+  addElement,
+  addGearSet,
+  addMember,
+  addRange,
+  changeElement,
+  changeRange,
+  freeId,
+  newUnit,
+  raiseRange,
+  removeElement,
+  removeGearSet,
+  removeMember,
+  removeRange,
+  tiesOf,
+  withKind,
+} from './unitEdits';
+import { modelDraftOpened, modelDraftReducer, modelEdited } from '../../modelDraftSlice';
+import { ActionCreators } from 'redux-undo';
+
+const fresh = () => newUnit('own', (key) => key);
+const sound = (unit: Unit) => openValue(unit, 'fair-sprocket/unit').ok;
+
+// Published: sun in, ring held, carrier out gives 1 + Nr/Ns (Willis; any gear text).
+test('a new unit is sound and drives', () => {
+  const unit = fresh();
+  expect(sound(unit)).toBe(true);
+  expect(unitFindings(unit)).toEqual([]);
+  expect(toText(solveUnit(unit, ['B1']).ratio!)).toBe('10/3');
+});
+
+test('every addition leaves a file that opens', () => {
+  let unit = fresh();
+  for (const kind of ['single-pinion', 'double-pinion', 'mesh'] as const) {
+    unit = addGearSet(unit, kind, (port, id) => `${id} ${port}`);
+    expect([kind, sound(unit)]).toEqual([kind, true]);
+  }
+  for (const kind of ['clutch', 'dog', 'brake', 'band', 'one-way'] as const) {
+    unit = addElement(unit, kind, kind);
+    expect([kind, sound(unit)]).toEqual([kind, true]);
+  }
+  unit = addRange(addMember(unit, 'Spare').unit);
+  expect(sound(unit)).toBe(true);
+  expect(unit.gearsets.map((g) => g.id)).toEqual(['P1', 'P2', 'P3', 'G1']);
+  expect(unit.elements.map((e) => e.id)).toEqual(['B1', 'C1', 'D1', 'B2', 'B3', 'F1']);
+});
+
+test('a gear set goes with the members that only it ties', () => {
+  const grown = addGearSet(fresh(), 'single-pinion', (port) => port);
+  expect(grown.members).toHaveLength(6);
+  expect(removeGearSet(grown, 1).members).toEqual(fresh().members);
+  // The ends and tied members stay.
+  const bare = removeGearSet(fresh(), 0);
+  expect(bare.members.map((m) => m.id)).toEqual(['in', 'out', 'ring']);
+  expect(tiesOf(bare, 'ring')).toEqual(['B1']);
+  expect(tiesOf(bare, 'in')).toEqual([]);
+  expect(removeMember(bare, 'ring').members).toHaveLength(2);
+});
+
+test('an element renamed or taken out follows in the chart', () => {
+  const unit = fresh();
+  const element = unit.elements[0]!;
+  const renamed = changeElement(unit, 0, { ...element, id: 'BK' });
+  expect(renamed.ranges[0]!.apply).toEqual(['BK']);
+  expect(sound(renamed)).toBe(true);
+  const oneWay = changeElement(unit, 0, withKind(unit, element, 'one-way'));
+  expect(oneWay.ranges[0]!.apply).toEqual([]);
+  expect(sound(oneWay)).toBe(true);
+  expect(removeElement(unit, 0).ranges[0]!.apply).toEqual([]);
+});
+
+test('a brake works against the case, and what becomes a clutch leaves it', () => {
+  const unit = fresh();
+  const brake = unit.elements[0]!;
+  expect(withKind(unit, brake, 'clutch').between).toEqual(['ring', 'in']);
+  const clutch = addElement(unit, 'clutch', 'c').elements[1]!;
+  expect(clutch.between).toEqual(['in', 'out']);
+  expect(withKind(unit, clutch, 'band').between).toEqual(['in', 'case']);
+  expect(withKind(unit, { ...brake, between: ['case', 'ring'] }, 'band').between).toEqual([
+    'ring',
+    'case',
+  ]);
+});
+
+test('ranges are added to the lever place with most gears, moved, changed and taken out', () => {
+  const grown = addRange(addRange(fresh()));
+  expect(grown.ranges.map((r) => r.id)).toEqual(['D1', 'D2', 'D3', 'N']);
+  expect(raiseRange(grown, 'N').ranges.map((r) => r.id)).toEqual(['D1', 'D2', 'N', 'D3']);
+  expect(raiseRange(grown, 'D1')).toBe(grown);
+  expect(removeRange(grown, 'D2').ranges.map((r) => r.id)).toEqual(['D1', 'D3', 'N']);
+  const changed = changeRange(grown, { ...grown.ranges[1]!, gear: 'two' });
+  expect(changed.ranges[1]!.gear).toBe('two');
+  expect(freeId('C', [{ id: 'C1' }, { id: 'C3' }])).toBe('C2');
+});
+
+test('undo goes back one field at a time; opening another unit begins anew', () => {
+  type State = ReturnType<typeof modelDraftReducer>;
+  type Action = Parameters<typeof modelDraftReducer>[1];
+  const run = (state: State | undefined, ...actions: Action[]) =>
+    actions.reduce<State>(
+      (s, a) => modelDraftReducer(s, a),
+      modelDraftReducer(state, { type: '' }),
+    );
+  const unit = fresh();
+  const typed = (name: string) => modelEdited({ model: { ...unit, name }, field: 'name' });
+  const opened = run(undefined, modelDraftOpened(unit));
+  const edited = run(
+    opened,
+    typed('T'),
+    typed('Tug'),
+    modelEdited({ model: addRange({ ...unit, name: 'Tug' }), field: null }),
+  );
+  expect(edited.past).toHaveLength(2);
+  const undo = ActionCreators.undo() as unknown as Action;
+  const back = run(edited, undo);
+  expect(back.present).toMatchObject({ name: 'Tug', ranges: { length: 2 } });
+  expect(run(back, undo).present?.name).toBe('name');
+  expect(run(edited, modelDraftOpened({ ...unit, id: 'other' })).past).toEqual([]);
+});

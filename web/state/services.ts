@@ -1,0 +1,22 @@
+import type { Signer } from '../../core/lesson';
+import type { Marks } from '../storage/marks';
+import type { DocumentStore } from '../storage/documentStore';
+import type { Tabs } from '../storage/tabs';
+import type { SectionLayouts } from '../workers/sectionLayouts';
+import type { DemoWorld } from '../storage/demoWorld';
+
+/** What state changes may reach outside the state: storage, other tabs, the clock and new ids. */
+export interface Services {
+  readonly documents: DocumentStore;
+  readonly tabs: Tabs;
+  /** The key that this device seals records with. */
+  readonly signer: () => Promise<Signer>;
+  /** What is remembered beside the database, so that its loss is seen. */
+  readonly marks: Marks;
+  /** What is kept here goes with the window, or so it seems. */
+  readonly passing: () => Promise<boolean>;
+  now(): string;
+  newId(): string;
+  readonly loadDemo: () => Promise<DemoWorld>;
+  readonly sections: SectionLayouts;
+}
