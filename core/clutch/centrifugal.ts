@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { netPistonForce, type ClutchPack } from './clutchPack';
 
 /**
@@ -12,7 +13,6 @@ import { netPistonForce, type ClutchPack } from './clutchPack';
  */
 /** kg/m³ of automatic fluid, warm (memory). */
 const OIL_DENSITY = 830;
-const RAD_S_PER_RPM = Math.PI / 30;
 
 /** N of turning oil on an annulus. @param omega rad/s */
 export function annulusForce(outer: number, inner: number, surface: number, omega: number): number {
@@ -23,7 +23,7 @@ export function annulusForce(outer: number, inner: number, surface: number, omeg
 /** N with which turning oil presses the plates together, what a balance chamber takes off counted. */
 export function turningOilForce({ piston, rotation }: ClutchPack, rpm: number): number {
   if (!rotation) return 0;
-  const omega = rpm * RAD_S_PER_RPM;
+  const omega = rpm * RPM_TO_RAD;
   const { balance, feedRadius } = rotation;
   const against = balance
     ? annulusForce(balance.outerRadius, balance.innerRadius, balance.fillRadius, omega)

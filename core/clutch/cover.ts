@@ -1,3 +1,4 @@
+import { findRoot } from '../numerics';
 import { leverRatio, type Clutch, type DiaphragmCover } from './clutch';
 import type { ClutchState } from './condition';
 import { discSpringLoad } from './discSpring';
@@ -69,18 +70,12 @@ export function coverLoads(clutch: Clutch, state: ClutchState): CoverLoads {
   return { spring, straps, clamp, clamped, clear: travel, unevenness };
 }
 
-/** Where a function that rises through zero does so, by halving; the nearer end when it does not. */
-function balance(rising: (y: number) => number, from: number, to: number): number {
-  if (rising(from) >= 0) return from;
-  if (rising(to) <= 0) return to;
-  let [a, b] = [from, to];
-  for (let k = 0; k < 50; k++) {
-    const middle = (a + b) / 2;
-    if (rising(middle) < 0) a = middle;
-    else b = middle;
-  }
-  return (a + b) / 2;
-}
+/** m to which the plate's place is found. */
+const PLACE = 1e-12;
+
+/** Where a function that rises through zero does so; the nearer end when it does not. */
+const balance = (rising: (y: number) => number, from: number, to: number): number =>
+  findRoot(rising, from, to, PLACE).x;
 
 /** Clamp load on the facings with the pedal up and the bearing away, N. */
 export function clampLoad(clutch: Clutch, state: ClutchState): number {

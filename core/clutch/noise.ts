@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { adjustsItself, type Clutch } from './clutch';
 import { BEARINGS, type BearingId, type ClutchState } from './condition';
 import { dragTorque } from './capacity';
@@ -79,7 +80,7 @@ export function inputRunsDown(
   /** s until it stands; `null` where it never does. */
   readonly stands: number | null;
 } {
-  const omega = (engineRpm * Math.PI) / 30;
+  const omega = engineRpm * RPM_TO_RAD;
   const carried =
     PILOT_DRAG + state.pilotDrag + dragTorque(clutch, state, clampAt(clutch, state, pedal));
   if (carried >= SEAL_DRAG + OIL_DRAG * omega) return { at: () => omega, stands: null };

@@ -1,10 +1,12 @@
+import { RPM_TO_RAD } from '../quantities';
+
 /**
  * Capacity in the usual definitions, all for the pump: K = n/√T in rev/min per √(N·m) or per √(lbf·ft)
  * (SAE J643; memory for the number), and the coefficient T/ω² in N·m·s². One lbf·ft is exact by definition:
  * 0.45359237 kg × 9.80665 m/s² × 0.3048 m.
  */
 const NM_PER_LBF_FT = 0.45359237 * 9.80665 * 0.3048;
-const RPM_PER_RAD_S = 30 / Math.PI;
+const RPM_PER_RAD_S = 1 / RPM_TO_RAD;
 
 /** T/ω² from K; zero for an infinite K. @throws Error when K is not above zero */
 export function coefficientOfK(k: number): number {

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { monotoneCurve, type Curve } from '../numerics';
 
 /** An engine as people exchange it. Its schema is `formats/engineV1.ts`. */
@@ -94,7 +95,7 @@ export function bestPower(engine: EngineModel): { watts: number; speedRpm: numbe
   let best = { watts: 0, speedRpm: engine.idleRpm };
   for (let k = 0; k <= POWER_STEPS; k++) {
     const speedRpm = engine.idleRpm + ((engine.governedRpm - engine.idleRpm) * k) / POWER_STEPS;
-    const watts = (engine.torque(speedRpm, 1) * speedRpm * Math.PI) / 30;
+    const watts = engine.torque(speedRpm, 1) * speedRpm * RPM_TO_RAD;
     if (watts > best.watts) best = { watts, speedRpm };
   }
   return best;

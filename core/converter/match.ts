@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { findRoot } from '../numerics';
 import { powerOut, type Characteristic, type ConverterPoint } from './converter';
 import type { EngineModel } from './engine';
@@ -29,7 +30,6 @@ export interface Match {
   readonly heatKw: number;
 }
 
-const RAD_S_PER_RPM = Math.PI / 30;
 const TIGHT_RPM = 1e-5;
 /** A lock-up clutch that slips no faster than this sticks and lets go in turn (common practice, no source). */
 const SHUDDER_RPM = 60;
@@ -54,7 +54,7 @@ export function matchEngine(
   const overrun = turbineRpm > idleRpm && alone < 0;
   const carried = overrun ? -lockUp : lockUp;
   const spare = (rpm: number) => {
-    const omega = rpm * RAD_S_PER_RPM;
+    const omega = rpm * RPM_TO_RAD;
     const { coefficient } = converter.at(turbineRpm / rpm);
     return engine.torque(rpm, throttle) - carried - coefficient * omega * omega;
   };
@@ -73,12 +73,12 @@ export function matchEngine(
     if (kind === 'can-not-pull-idle') return stalled(converter, turbineRpm);
     const speedRatio = turbineRpm / engineRpm;
     const point = converter.at(speedRatio);
-    const square = (engineRpm * RAD_S_PER_RPM) ** 2;
+    const square = (engineRpm * RPM_TO_RAD) ** 2;
     // Locked, both turn as one, and nothing circulates that matters.
     const pumpNm = kind === 'locked' ? 0 : point.coefficient * square;
     const fluidNm = kind === 'locked' ? 0 : point.turbineCoefficient * square;
     const [engineNm, turbineNm] = [pumpNm + lockUpNm, fluidNm + lockUpNm];
-    const heatKw = ((engineNm - turbineNm * speedRatio) * engineRpm * RAD_S_PER_RPM) / 1000;
+    const heatKw = ((engineNm - turbineNm * speedRatio) * engineRpm * RPM_TO_RAD) / 1000;
     const torqueRatio = engineNm !== 0 ? turbineNm / engineNm : 1;
     const efficiency = powerOut(engineNm, turbineNm, speedRatio);
     const torques = { engineNm, turbineNm, lockUpNm, torqueRatio };

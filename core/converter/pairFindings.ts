@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { characteristicOf } from './characteristic';
 import type { Converter } from './converter';
 import { engineModel, type Engine } from './engine';
@@ -17,15 +18,13 @@ export interface PairFinding {
   readonly there: number;
 }
 
-const RAD_S_PER_RPM = Math.PI / 30;
-
 export function pairFindings(engine: Engine, converter: Converter): PairFinding[] {
   const found: PairFinding[] = [];
   const model = engineModel(engine);
   const characteristic = characteristicOf(converter);
   if (!characteristic) return found;
   const idle = model.idleRpm;
-  const asked = characteristic.at(0).coefficient * (idle * RAD_S_PER_RPM) ** 2;
+  const asked = characteristic.at(0).coefficient * (idle * RPM_TO_RAD) ** 2;
   const there = model.torque(idle, 1);
   if (there < asked) found.push({ code: 'can-not-pull-idle', weight: 'wrong', asked, there });
   const { engineRpm } = matchEngine(model, characteristic, 1, 0);

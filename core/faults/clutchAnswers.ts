@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import {
   bearingRuns,
   NOISE_TESTS,
@@ -79,7 +80,7 @@ export function slipTestReading(bench: ClutchBench, machine: Machine): Answer {
   if (!rig) return { word: 'no-gear' };
   const { engine, clutch } = rig.setup;
   const labouring = engine.torque(LABOURS_AT * engine.idleRpm, TEST_THROTTLE);
-  const falls = (engine.inertia * (1 - LABOURS_AT) * engine.idleRpm * Math.PI) / 30 / TEST_SECONDS;
+  const falls = (engine.inertia * (1 - LABOURS_AT) * engine.idleRpm * RPM_TO_RAD) / TEST_SECONDS;
   const gives = Math.max(labouring, mostTorque(engine, TEST_THROTTLE)) + falls;
   return { word: slidingTorque(clutch, rig.driving, machine) > gives ? 'stalls' : 'runs-on' };
 }

@@ -1,3 +1,5 @@
+import { findRoot } from '../numerics';
+
 /**
  * Involute tooth outlines on the basic rack of ISO 53 (published: ISO 53:1998, profile A: pressure angle
  * 20°, addendum 1 m, dedendum 1.25 m, root fillet radius 0.38 m). Lengths are in modules, angles in rad.
@@ -71,14 +73,8 @@ export function externalTooth(teeth: number, backlash: number = BACKLASH): Tooth
   let formRadius = fillet.endRadius;
   if (undercut) {
     // The trochoid cuts the involute: find where both leave the same space.
-    let low = base;
-    let high = fillet.endRadius;
-    for (let k = 0; k < 60; k++) {
-      const mid = (low + high) / 2;
-      if (fillet.spaceAt(mid) > spaceAt(mid)) low = mid;
-      else high = mid;
-    }
-    formRadius = high;
+    const apart = (r: number) => spaceAt(r) - fillet.spaceAt(r);
+    formRadius = findRoot(apart, base, fillet.endRadius, NEAR).x;
   }
   const tipRadius = tipWithLand(teeth, thickness);
   const rootRadius = pitchRadius(teeth) - DEDENDUM;
@@ -95,18 +91,14 @@ export function externalTooth(teeth: number, backlash: number = BACKLASH): Tooth
   return { side, formRadius, rootRadius, tipRadius };
 }
 
+/** Modules to which a place on a flank is found. */
+const NEAR = 1e-13;
+
 /** The standard tip, lowered where the flanks would meet before it. */
 function tipWithLand(teeth: number, thickness: number): number {
-  let low = pitchRadius(teeth);
-  let high = low + ADDENDUM;
-  const land = (r: number) => 2 * r * flankAngle(teeth, r, thickness);
-  if (land(high) >= NARROWEST_TIP) return high;
-  for (let k = 0; k < 60; k++) {
-    const mid = (low + high) / 2;
-    if (land(mid) >= NARROWEST_TIP) low = mid;
-    else high = mid;
-  }
-  return low;
+  const standard = pitchRadius(teeth) + ADDENDUM;
+  const over = (r: number) => 2 * r * flankAngle(teeth, r, thickness) - NARROWEST_TIP;
+  return over(standard) >= 0 ? standard : findRoot(over, pitchRadius(teeth), standard, NEAR).x;
 }
 
 /**
@@ -127,16 +119,8 @@ function filletCurve(
     return { radius: Math.hypot(x, y), space: Math.atan2(x, y) - (s - cornerOffset) / pitch };
   };
   const last = depth / TAN;
-  const spaceAt = (radius: number) => {
-    let low = 0;
-    let high = last;
-    for (let k = 0; k < 60; k++) {
-      const mid = (low + high) / 2;
-      if (at(mid).radius < radius) low = mid;
-      else high = mid;
-    }
-    return at((low + high) / 2).space;
-  };
+  const spaceAt = (radius: number) =>
+    at(findRoot((s) => at(s).radius - radius, 0, last, NEAR).x).space;
   return { spaceAt, endRadius: at(last).radius };
 }
 

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import {
   HOT_FACING_C,
   type EngagementEvent,
@@ -9,7 +10,6 @@ import {
 import type { Rig } from './engagementRig';
 
 /** What is kept of an engagement while it runs: samples, the first time that each thing happens, jerk and judder. */
-const RAD = Math.PI / 30;
 /** rad/s of slip below which a clutch is said to be locked. */
 const LOCKED = 1;
 const JERK_OVER = 0.02;
@@ -67,8 +67,8 @@ export function logOf(setup: EngagementSetup, rig: Rig) {
         time,
         pedal: now.pedal,
         throttle: now.throttle,
-        engineRpm: state.speeds[at.engine]! / RAD,
-        discRpm: state.speeds[at.disc]! / RAD,
+        engineRpm: state.speeds[at.engine]! / RPM_TO_RAD,
+        discRpm: state.speeds[at.disc]! / RPM_TO_RAD,
         speed: state.speeds[at.road]! * metres,
         clutchNm: -state.torques[0]! + 0,
         holdsNm: now.holdsNm,
@@ -89,7 +89,7 @@ export function logOf(setup: EngagementSetup, rig: Rig) {
         rolledBack: rolled,
         slipping: slipping.at(-1) ?? false,
         speed: before,
-        engineRpm: state.speeds[at.engine]! / RAD,
+        engineRpm: state.speeds[at.engine]! / RPM_TO_RAD,
       };
     },
   };

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import {
   atPedal,
   dragTorque,
@@ -20,7 +21,6 @@ import { train, type Rubbing, type Spin, type Spring, type Train, type TrainStat
  * Engine, clutch with its damper, gears, shafts, road and brakes put together as a train, and what acts on it in each
  * step: the clutch's capacity from pedal, slip and temperature, the engine's torque, the road (derived here).
  */
-const RAD = Math.PI / 30;
 /** Shafts and tyres, at the unit's output: N·m/rad at the wheels for each kg of vehicle, and s of damping (memory). */
 const SHAFT_PER_KG = 9;
 const SHAFT_DAMPING = 0.007;
@@ -129,7 +129,7 @@ export function rigUp(setup: EngagementSetup): Rig {
     prepare(time) {
       now.pedal = traceAt(setup.pedal, time);
       now.throttle = traceAt(setup.throttle, time);
-      const rpm = state.speeds[at.engine]! / RAD;
+      const rpm = state.speeds[at.engine]! / RPM_TO_RAD;
       if (rpm < DEAD_BELOW * engine.idleRpm) now.dead = true;
       const slip = state.slips[0]!;
       const mu = frictionAt(friction, slip * radius, now.iron.skinC);
@@ -200,7 +200,10 @@ function layOut(setup: EngagementSetup, metres: number) {
   const ratio = solution.ratio ? toNumber(solution.ratio) : 0;
   const input = turning * ratio;
   const start = new Map<string, number>([
-    [ENGINE, (setup.start?.engineRpm ?? (speed > 0 ? input / RAD : engine.idleRpm)) * RAD],
+    [
+      ENGINE,
+      (setup.start?.engineRpm ?? (speed > 0 ? input / RPM_TO_RAD : engine.idleRpm)) * RPM_TO_RAD,
+    ],
     [DISC, input],
     [ROAD, turning],
     [unit.output, turning],

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { CASE, memberInertias, solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { drivelineDrag, GRAVITY, roadLoad, type Vehicle } from '../vehicle';
@@ -65,7 +66,6 @@ export interface HandOverResult {
   readonly why: 'done' | 'unstable';
 }
 
-const RAD = Math.PI / 30;
 /** Shafts and tyres as for an engagement: N·m/rad at the wheels for each kg of vehicle, and s of damping (memory). */
 const SHAFT_PER_KG = 9;
 const SHAFT_DAMPING = 0.012;
@@ -110,10 +110,10 @@ export function handOver(setup: HandOver): HandOverResult {
     damping: stiffness * SHAFT_DAMPING,
   };
   const machine = train({ members, gearsets: unit.gearsets, elements, springs: [shaft] }, step);
-  const turning = (setup.inputRpm * RAD) / ratio;
+  const turning = (setup.inputRpm * RPM_TO_RAD) / ratio;
   const start = new Map<string, number>([[ROAD, turning]]);
   for (const [id, share] of before.speeds)
-    if (share) start.set(id, toNumber(share) * setup.inputRpm * RAD);
+    if (share) start.set(id, toNumber(share) * setup.inputRpm * RPM_TO_RAD);
   const state = machine.start(start);
   const [inAt, roadAt] = [machine.indexOf.get(unit.input)!, machine.indexOf.get(ROAD)!];
   const torques = new Float64Array(members.length);
@@ -153,7 +153,7 @@ export function handOver(setup: HandOver): HandOverResult {
     speedBefore = road;
     samples.push({
       time: time + step,
-      inputRpm: state.speeds[inAt]! / RAD,
+      inputRpm: state.speeds[inAt]! / RPM_TO_RAD,
       outputNm: stiffness * state.twists[0]!,
       acceleration,
       speed: road * metres,
@@ -180,7 +180,7 @@ function summaryOf(
   const shift = samples.filter((s) => s.time > 0);
   const settled = before?.outputNm ?? 0;
   const way = (s: HandOverSample): number => {
-    const turning = s.speed / metres / RAD;
+    const turning = s.speed / metres / RPM_TO_RAD;
     const [old, next] = [turning * ratio, turning * (ratioAfter ?? ratio)];
     return next === old ? 0 : (s.inputRpm - old) / (next - old);
   };
@@ -200,7 +200,7 @@ function summaryOf(
     );
   const nothing = shift.filter((s) => Math.abs(s.outputNm) < NOTHING * Math.abs(settled));
   // Against the speed that the old ratio asks for, so that a vehicle gaining speed is not taken for a flare.
-  const flare = shift.map((s) => s.inputRpm - (s.speed / metres / RAD) * ratio);
+  const flare = shift.map((s) => s.inputRpm - (s.speed / metres / RPM_TO_RAD) * ratio);
   return {
     begins: ratioAfter === null ? null : begins,
     arrives: ratioAfter === null ? null : arrives,

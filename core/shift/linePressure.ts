@@ -108,7 +108,6 @@ export const pistonShare = (share: number): number => 1 / (1 + share * share);
 /** s to fill an element's piston at this line pressure; `Infinity` without pressure. */
 export function fillTime(oil: OilModel, line: number, leakShare: number): number {
   if (line <= 0) return Infinity;
-  // While it fills the piston stands against its springs at about a fifth of the line's full pressure.
   const over = line - FILL_PRESSURE * oil.fullPressure;
   if (over <= 0) return Infinity;
   const inflow = oil.feed * Math.sqrt(over);
@@ -116,4 +115,5 @@ export function fillTime(oil: OilModel, line: number, leakShare: number): number
   return inflow > lost ? oil.fillVolume / (inflow - lost) : Infinity;
 }
 
+/** Share of the line's full pressure at which the return springs hold a piston while it fills (memory). */
 const FILL_PRESSURE = 0.12;

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import {
   atPedal,
   dragTorque,
@@ -54,7 +55,7 @@ export function roadSlipTest(
 ): { readonly verdict: 'holds' | 'slips'; readonly run: EngagementResult } {
   const { engine, vehicle } = setup;
   const omega =
-    ((ROAD_SHARE * engine.governedRpm * Math.PI) / 30 / turnsForWheel) * vehicle.tyreRadiusM;
+    ((ROAD_SHARE * engine.governedRpm * RPM_TO_RAD) / turnsForWheel) * vehicle.tyreRadiusM;
   const run = engage({
     ...setup,
     seconds: TEST_SECONDS,

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import type { Characteristic, EngineModel } from '../converter';
 import { gearAsked, turningIn, type ShiftSchedule } from './schedule';
 import {
@@ -96,7 +97,6 @@ export interface LaunchResult {
   readonly steps: number;
 }
 
-const RAD_S_PER_RPM = Math.PI / 30;
 const SAMPLE_EVERY = 0.05;
 /** A gear stays in at least this long, s. */
 const DWELL = 0.5;
@@ -122,7 +122,7 @@ export function launch(setup: LaunchSetup): LaunchResult {
   const steps = Math.round(seconds / step);
   const every = Math.max(1, Math.round(SAMPLE_EVERY / step));
   const state = new Float64Array(STATES);
-  state[ENGINE] = engine.idleRpm * RAD_S_PER_RPM;
+  state[ENGINE] = engine.idleRpm * RPM_TO_RAD;
   state[FLUID] = setup.fluid.coolantC;
   const kinetic = () =>
     (engine.inertia * state[ENGINE]! ** 2 + vehicle.massKg * state[SPEED]! ** 2) / 2;
@@ -207,7 +207,7 @@ function slopeOf(setup: LaunchSetup, now: Running) {
     const pump = point.coefficient * omega * omega;
     const lock = now.locked ? lockUp * Math.tanh((omega - turbine) / LOCK_SLIP) : 0;
     const onTurbine = point.turbineCoefficient * omega * omega + lock;
-    const engineNm = engine.torque(omega / RAD_S_PER_RPM, now.throttle);
+    const engineNm = engine.torque(omega / RPM_TO_RAD, now.throttle);
     const push = onTurbine * turn;
     const force = afterDriveline(vehicle, push);
     const load = roadLoad(vehicle, speed, grade);
@@ -233,8 +233,8 @@ function slopeOf(setup: LaunchSetup, now: Running) {
 const sampleOf = (state: Float64Array, seen: Seen, now: Running, time: number): LaunchSample => ({
   time,
   throttle: now.throttle,
-  engineRpm: state[ENGINE]! / RAD_S_PER_RPM,
-  turbineRpm: seen.turbine / RAD_S_PER_RPM,
+  engineRpm: state[ENGINE]! / RPM_TO_RAD,
+  turbineRpm: seen.turbine / RPM_TO_RAD,
   speed: state[SPEED]!,
   gear: now.gear + 1,
   wheelNm: seen.wheelNm,

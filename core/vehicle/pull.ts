@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import { bestPower, matchEngine, type Characteristic, type EngineModel } from '../converter';
 import { findRoot } from '../numerics';
 import { turningIn, type Driveline } from './schedule';
@@ -17,8 +18,6 @@ export interface PullPoint {
   readonly powerShare: number;
 }
 
-const RAD_S_PER_RPM = Math.PI / 30;
-
 interface Pulling extends Driveline {
   readonly engine: EngineModel;
   readonly converter: Characteristic;
@@ -29,14 +28,14 @@ interface Pulling extends Driveline {
 function matchAt(setup: Pulling, gear: number, speed: number) {
   const turn = turningIn(setup, gear);
   const { engine, converter, throttle } = setup;
-  const match = matchEngine(engine, converter, throttle, (speed * turn) / RAD_S_PER_RPM);
+  const match = matchEngine(engine, converter, throttle, (speed * turn) / RPM_TO_RAD);
   // A turbine that runs ahead of the engine brakes: it pulls nothing.
   return { match, force: Math.max(0, afterDriveline(setup.vehicle, match.turbineNm * turn)) };
 }
 
 function pointAt(setup: Pulling, gear: number, speed: number, bestWatts: number): PullPoint {
   const { match, force } = matchAt(setup, gear, speed);
-  const watts = match.engineNm * match.engineRpm * RAD_S_PER_RPM;
+  const watts = match.engineNm * match.engineRpm * RPM_TO_RAD;
   return {
     speed,
     force,
@@ -49,7 +48,7 @@ export const pullAt = (setup: Pulling, gear: number, speed: number): PullPoint =
   pointAt(setup, gear, speed, bestPower(setup.engine).watts);
 
 const governedSpeed = (setup: Pulling, gear: number): number =>
-  (setup.engine.governedRpm * RAD_S_PER_RPM) / turningIn(setup, gear);
+  (setup.engine.governedRpm * RPM_TO_RAD) / turningIn(setup, gear);
 
 /** A curve for every gear, to the speed at which the engine is governed. */
 export function pullCurves(setup: Pulling, points: number): PullPoint[][] {

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import type { EngineModel } from '../converter';
 
 /**
@@ -22,7 +23,6 @@ export interface ShiftSchedule {
 
 /** Under kick-down the lower gear comes up to this share of its highest speed. */
 const KICK_SHARE = 0.88;
-const RAD_S_PER_RPM = Math.PI / 30;
 
 /** What a vehicle does that does not say. */
 export const USUAL_SCHEDULE: ShiftSchedule = {
@@ -67,7 +67,7 @@ export function shiftSpeeds(
   const kicked = throttle >= kickDown;
   const share = kicked ? full : light + (full - light) * throttle;
   const rpm = idleRpm + share * (governedRpm - idleRpm);
-  const up = (rpm * RAD_S_PER_RPM) / turningIn(driveline, gear);
+  const up = (rpm * RPM_TO_RAD) / turningIn(driveline, gear);
   const down = up * (1 - hysteresis);
   return { up, down: kicked ? Math.max(down, KICK_SHARE * up) : down };
 }

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../quantities';
 import {
   characteristicOf,
   engineModel,
@@ -52,7 +53,6 @@ export interface StallSample {
   readonly fluidC: number;
 }
 
-const RAD_S_PER_RPM = Math.PI / 30;
 /** kg·m² of the turbine and the unit's input. */
 const TURBINE_INERTIA = 0.05;
 const STEP = 0.002;
@@ -74,7 +74,7 @@ function subjectOf(rig: StallRig, condition: StallCondition) {
 
 /** Torque at the turbine in a sound stall at full throttle, N·m. */
 function soundTurbineNm(engine: EngineModel, characteristic: Characteristic): number {
-  const omega = stallRpm(engine, characteristic) * RAD_S_PER_RPM;
+  const omega = stallRpm(engine, characteristic) * RPM_TO_RAD;
   return characteristic.at(0).turbineCoefficient * omega * omega;
 }
 
@@ -95,7 +95,7 @@ export function stallTest(
   // A pump that is not driven leaves the converter empty: nothing circulates, nothing moves.
   const filled = condition === 'pump-not-driven' ? 0 : 1;
   const capacity = rig.fluid.massKg * FLUID_HEAT_CAPACITY;
-  let [engine, turbine, fluidC] = [model.idleRpm * RAD_S_PER_RPM, 0, rig.fluid.coolantC];
+  let [engine, turbine, fluidC] = [model.idleRpm * RPM_TO_RAD, 0, rig.fluid.coolantC];
   const samples: StallSample[] = [];
   const steps = Math.round(Math.min(seconds, LONGEST_STALL_S) / STEP);
   const every = Math.round(SAMPLE_EVERY / STEP);
@@ -103,8 +103,8 @@ export function stallTest(
     if (k % every === 0)
       samples.push({
         time: k * STEP,
-        engineRpm: engine / RAD_S_PER_RPM,
-        turbineRpm: turbine / RAD_S_PER_RPM,
+        engineRpm: engine / RPM_TO_RAD,
+        turbineRpm: turbine / RPM_TO_RAD,
         fluidC,
       });
     const point = characteristic.at(turbine / engine);
@@ -112,7 +112,7 @@ export function stallTest(
     const onTurbine = filled * point.turbineCoefficient * engine * engine;
     const held = turbine <= 0 && onTurbine <= holds;
     fluidC += (STEP * pump * engine) / capacity;
-    engine += (STEP * (model.torque(engine / RAD_S_PER_RPM, 1) - pump)) / model.inertia;
+    engine += (STEP * (model.torque(engine / RPM_TO_RAD, 1) - pump)) / model.inertia;
     turbine = held ? 0 : Math.max(0, turbine + (STEP * (onTurbine - holds)) / TURBINE_INERTIA);
   }
   return samples;
@@ -201,7 +201,7 @@ function clutchShareAt({ engine, converter }: StallRig, rpm: number): number {
   const model = engineModel(engine);
   const characteristic = characteristicOf(converter)!;
   const nm = Math.max(0, model.torque(rpm, 1));
-  const omega = rpm * RAD_S_PER_RPM;
+  const omega = rpm * RPM_TO_RAD;
   // The speed ratio at which the pump takes what the engine gives there.
   const { x } = findRoot(
     (sr) => characteristic.at(sr).coefficient * omega * omega - nm,

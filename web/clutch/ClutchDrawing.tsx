@@ -99,7 +99,7 @@ function Parts({ drawing, touching }: { drawing: ClutchSection; touching: boolea
       {drawing.shapes.map(({ part, points, open }, k) => (
         <path
           key={k}
-          className={`clutch-part clutch-${part} part-${ROLE[part]} ${open ? 'clutch-line' : ''}`}
+          className={`clutch-part clutch-${part} clutch-${ROLE[part]} ${open ? 'clutch-line' : ''}`}
           d={`${path(points)}${open ? '' : 'Z'}`}
         />
       ))}

@@ -1,3 +1,4 @@
+import { RPM_TO_RAD } from '../../core/quantities';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Characteristic, EngineModel, Match } from '../../core/converter';
@@ -5,7 +6,6 @@ import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 const STEPS = 60;
-const RAD_S_PER_RPM = Math.PI / 30;
 
 interface Props {
   title: string;
@@ -27,7 +27,7 @@ export function MatchCurves(props: Props) {
     [engine],
   );
   const torque = (nm: number) => numbers.toDisplay(nm, 'torque');
-  const takes = (coefficient: number, rpm: number) => coefficient * (rpm * RAD_S_PER_RPM) ** 2;
+  const takes = (coefficient: number, rpm: number) => coefficient * (rpm * RPM_TO_RAD) ** 2;
   const stall = characteristic.at(0).coefficient;
   const line = (list: readonly number[], y: (rpm: number) => number) =>
     list.map((x) => ({ x, y: torque(y(x)) }));

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel, type Engine } from '../../../core/converter';
+import { powerKw } from '../../../core/quantities';
 import { CurveSheet, type Curve } from '../../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../../shared/numbers';
 
@@ -22,8 +23,7 @@ export function EnginePreview({ engine }: { engine: Engine }) {
   }, [engine]);
   const torque = (rpm: number, opening: number) =>
     numbers.toDisplay(model.torque(rpm, opening), 'torque');
-  const power = (rpm: number) =>
-    numbers.toDisplay((model.torque(rpm, 1) * rpm * Math.PI) / 30_000, 'power');
+  const power = (rpm: number) => numbers.toDisplay(powerKw(rpm, model.torque(rpm, 1)), 'power');
   const curves: Curve[] = OPENINGS.map((opening, k) => ({
     label: t('partEditor.opening', { percent: 100 * opening }),
     ink: INKS[k]!,
