@@ -173,6 +173,7 @@ await Promise.all(
     for (let mutant = sample.pop(); mutant; mutant = sample.pop()) {
       const alive = await survives(home, mutant);
       done++;
+      if (done % 20 === 0) console.log(`${done} tried, ${survivors.length} survive`);
       if (!alive) continue;
       survivors.push(mutant);
       const { file, line, from, to } = mutant;

@@ -1,3 +1,4 @@
+export { bandTorque } from './band';
 export {
   discSpringLoad,
   humpAndDip,
@@ -5,14 +6,7 @@ export {
   springConstant,
   type DiscSpring,
 } from './discSpring';
-export {
-  bandTorque,
-  frictionAt,
-  frictionTorque,
-  meanRadius,
-  type Friction,
-  type WearTheory,
-} from './facing';
+export { frictionAt, frictionTorque, meanRadius, type Friction, type WearTheory } from './facing';
 export {
   adjustsItself,
   leverRatio,
