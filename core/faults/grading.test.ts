@@ -1,4 +1,5 @@
 import {
+  agrees,
   complaintOf,
   DIFFICULTIES,
   drawCase,
@@ -11,6 +12,7 @@ import {
   readingOf,
   remedyOf,
   sameUntilStripped,
+  singleCandidatesCount,
   type DeskCase,
   type DeskEntry,
   type Fault,
@@ -82,6 +84,26 @@ test('a guess scores nothing, and the parts say what each was worth', () => {
   expect(some.parts.reduce((sum, p) => sum + p.got, 0)).toBeCloseTo(some.score, 3);
 });
 
+test('half as long again as the expert is still thrifty, and more is not', () => {
+  const desk = deskOf([{ target: 'P2.sun', kind: 'broken' }]);
+  const { expert } = gradeDiagnosis(desk, [], { cause: '', remedy: 'adjust' });
+  const way = expert.steps.map((s) => entry(s.check.id));
+  const drives = desk.shop.checks
+    .filter((c) => c.kind === 'road' || c.kind === 'coast' || c.kind === 'cruise')
+    .map((c) => entry(c.id));
+  for (let more = 0; more <= drives.length; more++) {
+    const done = [...drives.slice(0, more), ...way];
+    const grade = gradeDiagnosis(desk, done, { cause: '', remedy: 'adjust' });
+    const most = Math.max(1.5 * expert.minutes, 15);
+    expect([more, grade.thrifty]).toEqual([more, grade.minutes <= most]);
+  }
+});
+
+test('as many single faults are told of as there are', () => {
+  // Without two causes at once all candidates are single.
+  expect(singleCandidatesCount(shop)).toBe(all.length);
+});
+
 test('what was done badly is named', () => {
   const entries = [
     entry('air B1', 'works', false),
@@ -146,6 +168,18 @@ test.each([
   expect(drawn[0]!.steps).toBeLessThanOrEqual(drawn[1]!.steps);
   expect(drawn[1]!.steps).toBeLessThanOrEqual(drawn[2]!.steps);
   expect(drawCase(bench.shop, bench.all, 'seed', 'hard')).toEqual(drawn[2]);
+  // Brute force: at least those that give everything a driver notices share what the ticket says of it.
+  for (const { cause, alike } of drawn) {
+    const truth = examine(bench.shop, [cause]);
+    const said = complaintOf(bench.shop, truth, bench.sound, 'seed');
+    const others = bench.all.filter((c) =>
+      said.every((r) => agrees(r.check, readingOf(r.check, truth), readingOf(r.check, c))),
+    );
+    const kinds = new Set(others.map((c) => faultKey(c.faults)));
+    kinds.delete(faultKey(truth.faults));
+    expect(alike).toBeGreaterThanOrEqual(kinds.size);
+    expect(alike).toBeLessThan(new Set(bench.all.map((c) => faultKey(c.faults))).size);
+  }
   for (const { cause } of drawn)
     expect(hasSymptom(bench.shop, examine(bench.shop, [cause]), bench.sound)).toBe(true);
 });

@@ -1,5 +1,5 @@
 import { EigenvalueDecomposition, Matrix, SVD } from 'ml-matrix';
-import { fraction, randomFromSeed, toNumber, toText } from '../numerics';
+import { fraction, randomFromSeed, toNumber, toText, ZERO } from '../numerics';
 import {
   CASE,
   compileTrain,
@@ -98,7 +98,12 @@ test('a one-way clutch holds on drive, overruns on coast, and gives no engine br
 test('the five outcomes', () => {
   const unit = simpson(30, 70);
   expect(solveUnit(unit, []).outcome).toBe('neutral');
-  expect(solveUnit(unit, ['C1', 'B1', 'B2']).outcome).toBe('tied-up');
+  const bound = solveUnit(unit, ['C1', 'B1', 'B2']);
+  expect(bound.outcome).toBe('tied-up');
+  // By hand: with sun shell and rear carrier held every member of a Simpson train stands; what nothing holds is not known.
+  expect([...bound.speeds.values()].every((s) => s !== null && toNumber(s) === 0)).toBe(true);
+  const loose = solveUnit(unit, ['C1', 'C2', 'B1']);
+  expect(loose.speeds.get('in')).toEqual(ZERO);
   const held: Unit = {
     ...unit,
     elements: [

@@ -265,6 +265,18 @@ test('the class book grades again from the model and counts what went wrong', ()
   expect(toNumber(solveSet(setup().set, setup().roles).ratio!)).toBeCloseTo(10 / 3);
 });
 
+// By hand: two parts locked together turn all three as one.
+test('which part is fastest, where all turn alike', () => {
+  const question = {
+    ...(newSetQuestion('choice') as ChoiceQuestion),
+    ask: 'fastest' as const,
+    setup: setup({ reaction: 'locked' }),
+  };
+  const key = setKey(question);
+  if (!key.ok || key.key.kind !== 'choice') throw new Error('expected a key');
+  expect(key.key.right).toEqual(['all-same']);
+});
+
 test('an answer of another kind than the question is a programmer’s error', () => {
   expect(() =>
     assess(ask(), { kind: 'gear-set', setup: setup() }, { kind: 'choice', choice: 'x' }),
