@@ -24,9 +24,14 @@ function kilobytes(...keys) {
   return Math.round(bytes / 1000);
 }
 
+const player = ['lessons/player/PlayerScreen.tsx', 'shared/Markdown.tsx'];
 const screens = {
   home: [],
-  player: ['lessons/player/PlayerScreen.tsx', 'shared/Markdown.tsx'],
+  player: [...player, 'lessons/families/gear-set/Stage.tsx'],
+  'player, unit': [...player, 'lessons/families/unit/Stage.tsx'],
+  'player, converter': [...player, 'lessons/families/converter/Stage.tsx'],
+  'player, clutch': [...player, 'lessons/families/clutch/Stage.tsx'],
+  'player, fault': [...player, 'lessons/families/fault/Stage.tsx'],
   'ratio bench': ['ratio/RatioBench.tsx'],
   'lesson library': ['lessons/library/LessonLibrary.tsx'],
   builder: ['lessons/builder/BuilderScreen.tsx'],

@@ -1,15 +1,15 @@
-import type { GradedPart, Judged, KeyResult } from './family';
+import type { Family, GradedPart, Judged, KeyResult } from './family';
 import {
   familyNamed,
   type AnyFault,
   type AnyKey,
   type AnyPart,
+  type AnyTypes,
   type Subject,
 } from './families/families';
-import type { Lesson } from './lesson';
+import { missingFault } from './families/subjects';
 import type { Misconception } from './misconceptions';
 import { familyOf, type Answer, type Question } from './question';
-import type { VariantSeed } from './seed';
 
 /** The one door to what a question is about, to its key and to its grading, whatever its family. */
 
@@ -23,14 +23,6 @@ export interface Assessment {
 export type AssessResult =
   | { readonly ok: true; readonly grade: Assessment }
   | { readonly ok: false; readonly fault: AnyFault };
-
-/** @returns `null` when the lesson does not carry what the question is about */
-export const subjectFor = (lesson: Lesson, question: Question, seed: VariantSeed): Subject | null =>
-  familyNamed(familyOf(question)).subject(lesson, question, seed);
-
-/** What a question lacks when its lesson does not carry it. */
-export const missingFault = (question: Question): AnyFault =>
-  familyNamed(familyOf(question)).missing(question);
 
 /** @throws Error when the subject does not fit the question */
 export function keyFor(question: Question, subject: Subject): KeyResult<AnyKey, AnyFault> {
@@ -49,6 +41,8 @@ export interface Grader {
   readonly grade: (answer: Answer) => Assessment;
 }
 
+export type GraderResult = Grader | { readonly ok: false; readonly fault: AnyFault };
+
 /**
  * Grades answers to one question; its key is computed once, however many answers there are.
  * @param known the question's key where it is known already: that of a run or of a case takes long
@@ -58,12 +52,21 @@ export function graderOf(
   question: Question,
   subject: Subject | null,
   known?: KeyResult<AnyKey, AnyFault>,
-): Grader | { readonly ok: false; readonly fault: AnyFault } {
+): GraderResult {
   if (!subject) return { ok: false, fault: missingFault(question) };
   const result = known ?? keyFor(question, subject);
+  return graderIn(familyNamed(familyOf(question)), question, subject, result);
+}
+
+/** The same where the family is at hand: a screen that asks of one family loads no other. */
+export function graderIn(
+  family: Pick<Family<AnyTypes>, 'judge' | 'fits'>,
+  question: Question,
+  subject: Subject,
+  result: KeyResult<AnyKey, AnyFault>,
+): GraderResult {
   if (!result.ok) return result;
   const { key } = result;
-  const family = familyNamed(familyOf(question));
   const asked = (answer: Answer) => ({ question, subject, key, answer }) as never;
   return {
     ok: true,
@@ -71,7 +74,7 @@ export function graderOf(
     fits: (answer) => answer.kind === question.kind && family.fits[question.kind](asked(answer)),
     grade: (answer) => {
       if (answer.kind !== question.kind)
-        throw new Error(`graderOf: expected "${question.kind}", got "${answer.kind}"`);
+        throw new Error(`graderIn: expected "${question.kind}", got "${answer.kind}"`);
       return assessed(family.judge[question.kind](asked(answer)));
     },
   };

@@ -1,6 +1,7 @@
 import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
-import { graderOf, subjectFor, type Assessment } from './assess';
+import { graderOf, type Assessment } from './assess';
+import { subjectFor } from './families/subjects';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence, Question } from './question';

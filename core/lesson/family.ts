@@ -6,15 +6,19 @@ import type { VariantSeed } from './seed';
  * for many answers, the score out of the parts, what does not fit set aside) stands in `assess.ts`.
  */
 export interface Family<T extends FamilyTypes> {
-  /** What the question is about, for one student; `null` when the lesson does not carry it. */
-  subject(lesson: Lesson, question: T['question'], seed: VariantSeed): T['subject'] | null;
-  /** What is said to be missing when there is no subject. */
-  missing(question: T['question']): T['fault'];
   /** The right answer, computed from the subject, or why the question can't be asked as it stands. */
   key(question: T['question'], subject: T['subject']): KeyResult<T['key'], T['fault']>;
   readonly judge: { readonly [K in T['question']['kind']]: Judge<T, K> };
   /** Whether the question can have been answered so at all: nothing named that it does not offer. */
   readonly fits: { readonly [K in T['question']['kind']]: Fits<T, K> };
+}
+
+/** What questions of one family are about; apart from the rest, since it takes next to nothing to load. */
+export interface FamilySubject<T extends FamilyTypes> {
+  /** What the question is about, for one student; `null` when the lesson does not carry it. */
+  subject(lesson: Lesson, question: T['question'], seed: VariantSeed): T['subject'] | null;
+  /** What is said to be missing when there is no subject. */
+  missing(question: T['question']): T['fault'];
 }
 
 /** What a family is made of; `part` is the part of an answer that is right or wrong by itself. */

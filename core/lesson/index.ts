@@ -107,26 +107,34 @@ export type { UnitPart } from './families/unit/types';
 export {
   assess,
   assessed,
+  graderIn,
   graderOf,
   keyFor,
-  missingFault,
-  subjectFor,
   type Assessment,
   type AssessResult,
   type Grader,
+  type GraderResult,
 } from './assess';
 export {
   FAMILIES,
   type AnyFault,
   type AnyKey,
   type AnyPart,
+  type AnyTypes,
   type KeyOf,
   type PartOf,
   type SlipOf,
   type Subject,
   type SubjectOf,
+  type TypesOf,
 } from './families/families';
-export type { GradedPart, KeyResult } from './family';
+export { missingFault, subjectFor } from './families/subjects';
+export { CLUTCH_FAMILY } from './families/clutch/family';
+export { CONVERTER_FAMILY } from './families/converter/family';
+export { FAULT_FAMILY } from './families/fault/family';
+export { GEAR_SET_FAMILY } from './families/gear-set/family';
+export { UNIT_FAMILY } from './families/unit/family';
+export type { Family, GradedPart, KeyResult } from './family';
 export {
   setKey,
   HELD_ARRANGEMENTS,

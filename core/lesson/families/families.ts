@@ -45,7 +45,7 @@ export type SlipOf<F extends FamilyName> = TypesOf[F]['slip'];
 export const familyNamed = (name: FamilyName): Family<AnyTypes> =>
   FAMILIES[name] as unknown as Family<AnyTypes>;
 
-interface AnyTypes extends FamilyTypes {
+export interface AnyTypes extends FamilyTypes {
   question: QuestionOf<FamilyName>;
   answer: TypesOf[FamilyName]['answer'];
   subject: Subject;

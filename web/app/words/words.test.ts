@@ -34,7 +34,7 @@ test('the first screen has all its words at once', () => {
   const start = keys(JSON.parse(readFileSync('web/app/words/start.en.json', 'utf8')) as object);
   const rest = keys(JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as object);
   expect(start.filter((k) => rest.includes(k))).toEqual([]);
-  const parts = ['app/App', 'app/Shell', 'app/Home', 'app/NotFound', 'app/ErrorScreen'];
+  const parts = ['app/App', 'app/Shell', 'app/Home', 'app/ErrorScreen', 'shared/NotFound'];
   const first = [...parts, 'shared/PartMissing'].map((f) => readFileSync(`web/${f}.tsx`, 'utf8'));
   const needed = [...first.join('\n').matchAll(/\bt\(\s*(?:'([^']+)'|`([^`]+)`)/g)].map(
     (m) => m[1] ?? m[2]!.replace(/\$\{[^}]*\}/g, '*'),

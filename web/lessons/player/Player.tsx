@@ -1,3 +1,4 @@
+import { lazyPart } from '../../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
 import type { Lesson, LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector } from '../../state/hooks';
@@ -5,11 +6,13 @@ import { useShortcuts } from '../../shared/useShortcuts';
 import { FocusStage } from './FocusStage';
 import { NextButton } from './NextButton';
 import { ReadingBlocks } from './ReadingBlocks';
-import { RecordPanel } from './RecordPanel';
 import { StepTags } from './StepTags';
 import { RECORD, selectPlayer, stepShown } from './playerSlice';
 import { useFocus } from './usePlayerStep';
 import './Player.css';
+
+/** Grading takes more to load than asking: it comes with the record. */
+const RecordPanel = lazyPart(async () => (await import('./RecordPanel')).RecordPanel);
 
 interface Props {
   lesson: Lesson;

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { graderOf, type FamilyName, type SubjectOf } from '../../../core/lesson';
+import type { AnyPart, FamilyName, GradedPart, SubjectOf } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
-import { answerFor, partFor, promptFor, rightFor, whyFor } from '../families/words';
+import type { FamilyWords } from '../families/familyWords';
 import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
@@ -20,6 +20,8 @@ export interface StageProps<F extends FamilyName> {
 
 interface Props<F extends FamilyName> extends Pick<StageProps<F>, 'heading' | 'blocks' | 'next'> {
   asked: Asked<F>;
+  /** The words of the question's family. */
+  words: FamilyWords<F>;
   /** What is drawn, operated or filled in. */
   sheet: ReactNode;
   sheetClass?: string;
@@ -51,24 +53,23 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
 }
 
 /** The prediction beside the model's answer, and why they differ. */
-function Reveal<F extends FamilyName>({ asked, next, worked, varies = false }: Props<F>) {
+function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = false }: Props<F>) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const { question, subject, key, committed, again } = asked;
-  const grader = key && graderOf(question, subject, key);
-  const model = key && rightFor(t, numbers, question, subject, key);
-  if (!committed || !grader?.ok || !model) return null;
+  const { question, subject, key, committed, given, graded, again } = asked;
+  const model = key && words.key(t, numbers, question, subject, key);
+  if (!committed || !given || !graded || !model) return null;
   return (
     <RevealFrame
-      prompt={promptFor(t, numbers, question, subject)}
+      prompt={words.prompt(t, numbers, question, subject)}
       answer={committed}
-      parts={grader.grade(committed.answer).parts.map((part) => ({
-        name: partFor(t, question, subject, part),
+      parts={graded.parts.map((part: GradedPart<AnyPart>) => ({
+        name: words.part(t, part, subject),
         right: part.right,
       }))}
-      said={answerFor(t, numbers, question, subject, committed.answer)}
+      said={words.answer(t, numbers, question, subject, given)}
       model={model}
-      reason={whyFor(t, committed.misconception ?? null, question, subject)}
+      reason={words.reason(t, committed.misconception ?? null, question, subject)}
       next={next}
       onAgain={again}
       again={t(varies ? 'reveal.again' : 'reveal.againSame')}

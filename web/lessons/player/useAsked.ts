@@ -1,19 +1,21 @@
 import { useMemo } from 'react';
 import {
-  graderOf,
-  keyFor,
+  graderIn,
   type Answer,
   type AnswerOf,
   type AnyFault,
+  type AnyTypes,
   type Assessment,
   type AttemptAnswer,
   type Confidence,
+  type Family,
   type FamilyName,
   type KeyOf,
   type KeyResult,
   type QuestionBlock,
   type QuestionOf,
   type SubjectOf,
+  type TypesOf,
 } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../state/hooks';
 import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './playerSlice';
@@ -29,6 +31,8 @@ export interface Asked<F extends FamilyName> {
   /** `null` while it is computed elsewhere. */
   readonly key: KeyResult<KeyOf<F>, AnyFault> | null;
   readonly committed: AttemptAnswer | undefined;
+  /** How what was committed compares with the key; `null` while the key is not there. */
+  readonly graded: Assessment | null;
   /** What was committed. */
   readonly given: AnswerOf<F> | undefined;
   /** Puts a prediction on the record and saves the record. @param graded where grading takes a worker */
@@ -38,8 +42,12 @@ export interface Asked<F extends FamilyName> {
   readonly again: () => void;
 }
 
-/** @param elsewhere the key from a worker, where it takes long; `null` while it is not there */
+/**
+ * @param family the row of the question's family: the screen loads no other
+ * @param elsewhere the key from a worker, where it takes long; `null` while it is not there
+ */
 export function useAsked<F extends FamilyName>(
+  family: Family<TypesOf[F]>,
   block: AskedBlock<F>,
   subject: SubjectOf<F>,
   round: number,
@@ -51,12 +59,13 @@ export function useAsked<F extends FamilyName>(
   const { keep, unsaved } = useKeepAttempt();
   const { question, id } = block;
   const own = useMemo(
-    () => (elsewhere === undefined ? keyFor(question, subject) : null),
-    [elsewhere, question, subject],
+    () => (elsewhere === undefined ? family.key(question, subject) : null),
+    [elsewhere, family, question, subject],
   );
   const key = elsewhere === undefined ? own : elsewhere;
-  const graded = (answer: Answer): Assessment | null => {
-    const grader = key && graderOf(question, subject, key);
+  const grade = (answer: Answer): Assessment | null => {
+    const row = family as unknown as Family<AnyTypes>;
+    const grader = key && graderIn(row, question, subject, key);
     return grader?.ok ? grader.grade(answer) : null;
   };
   const committed = answerNow(player, id);
@@ -65,13 +74,14 @@ export function useAsked<F extends FamilyName>(
     subject,
     key,
     committed,
+    graded: committed ? grade(committed.answer) : null,
     given: committed?.answer,
     unsaved,
     again: () => void dispatch(roundBegun(id)),
     commit(answer, confidence, assessment) {
-      const grade = assessment ?? graded(answer);
-      if (!grade || !player.attempt) return;
-      const { score, misconception } = grade;
+      const graded = assessment ?? grade(answer);
+      if (!graded || !player.attempt) return;
+      const { score, misconception } = graded;
       const entry: AttemptAnswer = {
         question: id,
         round,

@@ -1,18 +1,11 @@
 import { adjustmentsOf, NOISE_TESTS, selectiveChoices } from '../../../clutch';
 import { FEET_AT } from '../../../shift';
-import { clutchRigOf } from '../../carried';
 import { allOf, among, ids, type Family } from '../../family';
 import { judge, SAME_PART } from './grade';
 import { clutchKey } from './key';
-import { isPackQuestion } from './kinds';
 import type { ClutchTypes } from './types';
 
 export const CLUTCH_FAMILY: Family<ClutchTypes> = {
-  subject(lesson, question) {
-    const rig = clutchRigOf(lesson, question);
-    return rig && { kind: 'clutch', rig };
-  },
-  missing: (question) => (isPackQuestion(question) ? 'pack-missing' : 'clutch-missing'),
   key: (question, { rig }) => clutchKey(question, rig),
   judge,
   fits: {

@@ -1,4 +1,3 @@
-import { rigOf } from '../../carried';
 import { allOf, keyAs, type Family } from '../../family';
 import { judge } from './grade';
 import { converterKey } from './key';
@@ -6,11 +5,6 @@ import { SKETCH_AT } from './kinds';
 import type { ConverterTypes } from './types';
 
 export const CONVERTER_FAMILY: Family<ConverterTypes> = {
-  subject(lesson, question) {
-    const rig = rigOf(lesson, question);
-    return rig && { kind: 'converter', rig };
-  },
-  missing: () => 'converter-missing',
   key: (question, { rig }) => converterKey(question, rig),
   judge,
   fits: {

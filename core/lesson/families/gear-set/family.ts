@@ -1,15 +1,9 @@
 import { noneTwice, type Family } from '../../family';
 import { judge } from './grade';
 import { setKey } from './key';
-import { setupForStudent } from './variant';
 import type { GearSetTypes } from './types';
 
 export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
-  subject: (_lesson, question, seed) => ({
-    kind: 'gear-set',
-    setup: setupForStudent(question, seed),
-  }),
-  missing: () => 'no-output',
   key: (question, { setup }) => setKey(question, setup),
   judge,
   fits: {

@@ -1,15 +1,10 @@
 import { among, ids, noneTwice, type Family } from '../../family';
 import { judge } from './grade';
 import { unitKey } from './key';
-import { cellKey, unitOf } from './kinds';
+import { cellKey } from './kinds';
 import type { UnitTypes } from './types';
 
 export const UNIT_FAMILY: Family<UnitTypes> = {
-  subject(lesson, question) {
-    const unit = unitOf(lesson, question);
-    return unit ? { kind: 'unit', unit } : null;
-  },
-  missing: () => 'unit-missing',
   key: (question, { unit }) => unitKey(question, unit),
   judge,
   fits: {

@@ -1,3 +1,4 @@
+import { CLUTCH_FAMILY } from '../../../../core/lesson';
 import { useKept } from '../../../shared/kept';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
@@ -5,11 +6,12 @@ import { clutchDraft, type ClutchDraft } from './draft';
 import { ClutchPrediction } from './Prediction';
 import { ClutchStageSheet } from './StageSheet';
 import { ClutchWorked } from './Worked';
+import { CLUTCH_WORDS } from './words';
 
 /** A question about a clutch or a pack. */
 export function ClutchStage({ block, subject, round, ...frame }: StageProps<'clutch'>) {
   const { rig } = subject;
-  const asked = useAsked<'clutch'>(block, subject, round);
+  const asked = useAsked<'clutch'>(CLUTCH_FAMILY, block, subject, round);
   const { question, key, given, commit } = asked;
   const keyNow = key?.ok ? key.key : null;
   const [draft, setDraft] = useKept<ClutchDraft>('ClutchStage draft', () =>
@@ -21,6 +23,7 @@ export function ClutchStage({ block, subject, round, ...frame }: StageProps<'clu
     <StageFrame
       {...frame}
       asked={asked}
+      words={CLUTCH_WORDS}
       sheet={
         <ClutchStageSheet
           question={question}

@@ -1,4 +1,4 @@
-import type { ConverterAnswer, ConverterRig } from '../../../../core/lesson';
+import { CONVERTER_FAMILY, type ConverterAnswer, type ConverterRig } from '../../../../core/lesson';
 import { Readout } from '../../../converter/Readout';
 import { useConverterModel } from '../../../converter/useConverterModel';
 import { useKept } from '../../../shared/kept';
@@ -9,11 +9,12 @@ import type { ConverterDraft } from './draft';
 import { ConverterPrediction } from './Prediction';
 import { blankSketch } from './sketchPaper';
 import { ConverterStageSheet } from './StageSheet';
+import { CONVERTER_WORDS } from './words';
 
 /** A question about a converter. */
 export function ConverterStage({ block, subject, round, ...frame }: StageProps<'converter'>) {
   const { rig } = subject;
-  const asked = useAsked<'converter'>(block, subject, round);
+  const asked = useAsked<'converter'>(CONVERTER_FAMILY, block, subject, round);
   const { question, key, given, commit } = asked;
   const keyNow = key?.ok ? key.key : null;
   const [draft, setDraft] = useKept<ConverterDraft>('ConverterStage draft', () => ({
@@ -28,6 +29,7 @@ export function ConverterStage({ block, subject, round, ...frame }: StageProps<'
     <StageFrame
       {...frame}
       asked={asked}
+      words={CONVERTER_WORDS}
       sheet={
         <ConverterStageSheet
           question={question}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { DiagnosisGrade, FaultCase } from '../../../../core/faults';
 import {
+  FAULT_FAMILY,
   assessed,
   CONFIDENCES,
   diagnosed,
@@ -66,7 +67,7 @@ function DiagnoseStage(props: DiagnoseProps) {
   const { block, subject, faultCase, session, round, heading, blocks, next } = props;
   const { t } = useTranslation();
   // The worker alone grades it, and its key stays there.
-  const asked = useAsked<'fault'>(block, subject, round, null);
+  const asked = useAsked<'fault'>(FAULT_FAMILY, block, subject, round, null);
   const { committed, commit, unsaved } = asked;
   const [work, setWork] = useKept<DeskWork>('CaseStage work', NEW_WORK);
   const [grade, setGrade] = useState<DiagnosisGrade | null>(null);

@@ -9,7 +9,7 @@ import {
   type SymptomCell,
 } from '../../../../core/faults';
 import type { Unit } from '../../../../core/geartrain';
-import type { FaultAnswer, FaultQuestion } from '../../../../core/lesson';
+import { FAULT_FAMILY, type FaultAnswer, type FaultQuestion } from '../../../../core/lesson';
 import { ChartOverlay } from '../../../faults/ChartOverlay';
 import { cellText, wordText } from '../../../faults/faultWords';
 import { useKept } from '../../../shared/kept';
@@ -18,7 +18,7 @@ import { Choices } from '../../player/Choices';
 import { PredictionForm } from '../../player/PredictionForm';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
-import { faultPrompt } from './words';
+import { FAULT_WORDS, faultPrompt } from './words';
 import './Stage.css';
 
 interface Props extends StageProps<'fault'> {
@@ -28,7 +28,7 @@ interface Props extends StageProps<'fault'> {
 /** A row of the symptom table to predict from a fault, or the element to name from its row. */
 export function RowStage({ block, subject, unit, round, ...frame }: Props) {
   const { t } = useTranslation();
-  const asked = useAsked<'fault'>(block, subject, round);
+  const asked = useAsked<'fault'>(FAULT_FAMILY, block, subject, round);
   const { question, key, committed, given, commit } = asked;
   const [said, setSaid] = useKept<Readonly<Record<string, DriveSymptom>>>('RowStage said', {});
   const [element, setElement] = useKept<string | null>('RowStage element', null);
@@ -39,6 +39,7 @@ export function RowStage({ block, subject, unit, round, ...frame }: Props) {
     <StageFrame
       {...frame}
       asked={asked}
+      words={FAULT_WORDS}
       sheetClass="fault-stage"
       sheet={
         <>

@@ -1,7 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { FaultCase } from '../../../../core/faults';
-import type { FaultAnswer, FaultKeyResult, WhichTestQuestion } from '../../../../core/lesson';
+import {
+  FAULT_FAMILY,
+  type FaultAnswer,
+  type FaultKeyResult,
+  type WhichTestQuestion,
+} from '../../../../core/lesson';
 import { ChartOverlay } from '../../../faults/ChartOverlay';
 import { checkName, checkText, readingText } from '../../../faults/faultWords';
 import { Ticket } from '../../../faults/Ticket';
@@ -12,7 +17,7 @@ import { Choices } from '../../player/Choices';
 import { PredictionForm } from '../../player/PredictionForm';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked, type AskedBlock } from '../../player/useAsked';
-import { faultPrompt } from './words';
+import { FAULT_WORDS, faultPrompt } from './words';
 
 interface Props extends Omit<StageProps<'fault'>, 'block'> {
   block: AskedBlock<'fault'> & { question: WhichTestQuestion };
@@ -37,7 +42,7 @@ export function WhichTestStage({ block, subject, faultCase, session, round, ...f
       here = false;
     };
   }, [session, question]);
-  const asked = useAsked<'fault'>(block, subject, round, key);
+  const asked = useAsked<'fault'>(FAULT_FAMILY, block, subject, round, key);
   const { committed, commit } = asked;
   const ranked = key?.ok && key.key.kind === 'which-test' ? key.key : null;
   const answer: FaultAnswer | null = choice === null ? null : { kind: 'which-test', check: choice };
@@ -45,6 +50,7 @@ export function WhichTestStage({ block, subject, faultCase, session, round, ...f
     <StageFrame
       {...frame}
       asked={asked}
+      words={FAULT_WORDS}
       sheetClass="fault-stage"
       sheet={
         <>

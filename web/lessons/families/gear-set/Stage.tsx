@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Port, Role } from '../../../../core/geartrain';
-import { hidesRoles } from '../../../../core/lesson';
+import { GEAR_SET_FAMILY, hidesRoles } from '../../../../core/lesson';
 import { EndViewSheet, type GivenRoles, type SheetMode } from '../../../ratio/EndViewSheet';
 import { toothAngle } from '../../../bench/toothAngle';
 import { Crank, ToothTransport } from '../../../bench/Transport';
@@ -13,6 +13,7 @@ import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import { WorkItOut } from '../../player/WorkItOut';
 import { GearSetPrediction } from './Prediction';
+import { GEAR_SET_WORDS } from './words';
 
 const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
 
@@ -20,7 +21,7 @@ const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
 export function GearSetStage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
   const { t } = useTranslation();
   const { setup } = subject;
-  const asked = useAsked<'gear-set'>(block, subject, round);
+  const asked = useAsked<'gear-set'>(GEAR_SET_FAMILY, block, subject, round);
   const { question, committed, commit } = asked;
   const [given, setGiven] = useKept<GivenRoles>('GearSetStage given', NO_ROLES);
   const model = useSetModel(setup);
@@ -43,6 +44,7 @@ export function GearSetStage({ block, subject, round, ...frame }: StageProps<'ge
     <StageFrame
       {...frame}
       asked={asked}
+      words={GEAR_SET_WORDS}
       varies
       sheet={
         <EndViewSheet

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { solveUnit, type Solution, type Unit } from '../../../../core/geartrain';
 import { ZERO } from '../../../../core/numerics';
-import { cellKey, type UnitQuestion } from '../../../../core/lesson';
+import { UNIT_FAMILY, cellKey, type UnitQuestion } from '../../../../core/lesson';
 import { toggled } from '../../../apply/applySlice';
 import { WhyPanel } from '../../../apply/panels/WhyPanel';
 import { UnitSheet } from '../../../apply/UnitSheet';
@@ -15,7 +15,7 @@ import { WorkItOut } from '../../player/WorkItOut';
 import type { UnitDraft } from './draft';
 import { FillChart } from './FillChart';
 import { UnitPrediction } from './Prediction';
-import { unitPrompt } from './words';
+import { UNIT_WORDS, unitPrompt } from './words';
 import './Stage.css';
 
 const STAGE_RPM = 1200;
@@ -24,7 +24,7 @@ const STAGE_RPM = 1200;
 export function UnitStage({ block, subject, round, ...frame }: StageProps<'unit'>) {
   const { t } = useTranslation();
   const { unit } = subject;
-  const asked = useAsked<'unit'>(block, subject, round);
+  const asked = useAsked<'unit'>(UNIT_FAMILY, block, subject, round);
   const { question, committed, given, commit } = asked;
   const [draft, setDraft] = useKept<UnitDraft>('UnitStage draft', () => ({
     on: givenOn(question, unit),
@@ -49,6 +49,7 @@ export function UnitStage({ block, subject, round, ...frame }: StageProps<'unit'
     <StageFrame
       {...frame}
       asked={asked}
+      words={UNIT_WORDS}
       sheetClass={question.kind === 'fill-chart' ? 'unit-stage with-chart' : 'unit-stage'}
       sheet={
         <>
