@@ -241,19 +241,19 @@ test('what happens is told in order: it pulls most, moves, changes gear; a foot 
 // Facts of the trade: lock-up comes in where the turbine has all but caught up, and does not chatter about one speed ratio.
 test('lock-up comes in late, stays to a lower speed ratio, and never chatters within a gear', () => {
   const ratio = (s: { turbineRpm: number; engineRpm: number }) => s.turbineRpm / s.engineRpm;
-  for (const lockUp of [40, 90, 320])
-    for (const throttle of [0.3, 0.6, 1]) {
+  for (const lockUp of [40, 320])
+    for (const throttle of [0.3, 1]) {
       // A foot on the floor in mid-run pulls the speed ratio down without a change of gear.
       const foot = [
         { at: 0, throttle },
-        { at: 9, throttle: 0.88 },
+        { at: 7, throttle: 0.88 },
       ];
       const { samples } = launch({
         ...setup,
         gears: [2.44, 1.44],
         throttle: foot,
         lockUp,
-        seconds: 20,
+        seconds: 14,
       });
       const changes = samples.slice(1).filter((s, k) => s.locked !== samples[k]!.locked);
       const into = changes.filter((s) => s.locked);
