@@ -63,25 +63,30 @@ export function useAsked<F extends FamilyName>(
     [elsewhere, family, question, subject],
   );
   const key = elsewhere === undefined ? own : elsewhere;
-  const grade = (answer: Answer): Assessment | null => {
-    const row = family as unknown as Family<AnyTypes>;
-    const grader = key && graderIn(row, question, subject, key);
-    return grader?.ok ? grader.grade(answer) : null;
-  };
+  const grader = useMemo(
+    () => key && graderIn(family as unknown as Family<AnyTypes>, question, subject, key),
+    [family, question, subject, key],
+  );
+  const grade = (answer: Answer) => (grader?.ok ? grader.grade(answer) : null);
   const committed = answerNow(player, id);
+  // To grade a start takes a run: once, and not with every turn of the drawing.
+  const graded = useMemo(
+    () => (committed && grader?.ok ? grader.grade(committed.answer) : null),
+    [committed, grader],
+  );
   return {
     question,
     subject,
     key,
     committed,
-    graded: committed ? grade(committed.answer) : null,
+    graded,
     given: committed?.answer,
     unsaved,
     again: () => void dispatch(roundBegun(id)),
     commit(answer, confidence, assessment) {
-      const graded = assessment ?? grade(answer);
-      if (!graded || !player.attempt) return;
-      const { score, misconception } = graded;
+      const own = assessment ?? grade(answer);
+      if (!own || !player.attempt) return;
+      const { score, misconception } = own;
       const entry: AttemptAnswer = {
         question: id,
         round,
