@@ -105,9 +105,7 @@ function noteRig(
 
 /** Why a question can't be asked; what a converter question lacks is noted with its rig. */
 function faultOf(lesson: Lesson, question: Question): string | null {
-  const subject = isOf('gear-set', question)
-    ? { kind: 'gear-set' as const, setup: question.setup }
-    : subjectFor(lesson, question, NOBODY);
+  const subject = subjectFor(lesson, question, null);
   if (!subject) {
     if (isOf('converter', question)) return null;
     return isOf('unit', question) ? `unit-missing (${question.unit})` : missingFault(question);
@@ -115,5 +113,3 @@ function faultOf(lesson: Lesson, question: Question): string | null {
   const key = keyFor(question, subject);
   return key.ok ? null : key.fault;
 }
-
-const NOBODY = { student: '', lessonId: '', questionId: '', round: 0 };

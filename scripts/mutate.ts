@@ -65,8 +65,8 @@ function mutantsOf(file: string): Mutant[] {
     if (ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isThrowStatement(node)) return;
     if (ts.isBinaryExpression(node)) {
       const to = OPERATORS.get(node.operatorToken.kind);
-      const text_ = ts.isStringLiteralLike(node.left) || ts.isStringLiteralLike(node.right);
-      if (to && !(text_ && node.operatorToken.kind === ts.SyntaxKind.PlusToken))
+      const isText = ts.isStringLiteralLike(node.left) || ts.isStringLiteralLike(node.right);
+      if (to && !(isText && node.operatorToken.kind === ts.SyntaxKind.PlusToken))
         change(node.operatorToken, to);
     } else if (ts.isNumericLiteral(node)) {
       const value = Number(node.text.replaceAll('_', ''));

@@ -15,8 +15,11 @@ export interface Family<T extends FamilyTypes> {
 
 /** What questions of one family are about; apart from the rest, since it takes next to nothing to load. */
 export interface FamilySubject<T extends FamilyTypes> {
-  /** What the question is about, for one student; `null` when the lesson does not carry it. */
-  subject(lesson: Lesson, question: T['question'], seed: VariantSeed): T['subject'] | null;
+  /**
+   * What the question is about; `null` when the lesson does not carry it.
+   * @param seed of the student who is asked; `null`: as the question itself stands
+   */
+  subject(lesson: Lesson, question: T['question'], seed: VariantSeed | null): T['subject'] | null;
   /** What is said to be missing when there is no subject. */
   missing(question: T['question']): T['fault'];
 }

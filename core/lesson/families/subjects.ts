@@ -21,9 +21,15 @@ const SUBJECTS: { readonly [F in FamilyName]: FamilySubject<TypesOf[F]> } = {
 const subjectsOf = (question: Question) =>
   SUBJECTS[familyOf(question)] as unknown as FamilySubject<AnyTypes>;
 
-/** @returns `null` when the lesson does not carry what the question is about */
-export const subjectFor = (lesson: Lesson, question: Question, seed: VariantSeed): Subject | null =>
-  subjectsOf(question).subject(lesson, question, seed);
+/**
+ * @param seed of the student who is asked; `null`: as the question itself stands
+ * @returns `null` when the lesson does not carry what the question is about
+ */
+export const subjectFor = (
+  lesson: Lesson,
+  question: Question,
+  seed: VariantSeed | null,
+): Subject | null => subjectsOf(question).subject(lesson, question, seed);
 
 /** What a question lacks when its lesson does not carry it. */
 export const missingFault = (question: Question): AnyFault =>

@@ -1,7 +1,7 @@
 import type { FamilyName } from '../../../core/lesson';
 import { CLUTCH_EDITOR } from './clutch/offer';
 import { CONVERTER_EDITOR } from './converter/offer';
-import type { FamilyEditor } from './editorOf';
+import type { FamilyEditor } from './familyEditor';
 import { FAULT_EDITOR } from './fault/offer';
 import { GEAR_SET_EDITOR } from './gear-set/offer';
 import { UNIT_EDITOR } from './unit/offer';

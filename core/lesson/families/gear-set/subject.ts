@@ -5,7 +5,8 @@ import type { GearSetTypes } from './types';
 export const GEAR_SET_SUBJECT: FamilySubject<GearSetTypes> = {
   subject: (_lesson, question, seed) => ({
     kind: 'gear-set',
-    setup: setupForStudent(question, seed),
+    setup: seed ? setupForStudent(question, seed) : question.setup,
   }),
+  // The question carries its set: nothing is ever missing.
   missing: () => 'no-output',
 };

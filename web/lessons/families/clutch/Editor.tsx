@@ -12,7 +12,7 @@ import { NumberField } from '../../../shared/NumberField';
 import { gapText, useNumbers } from '../../../shared/numbers';
 import { gearName } from '../../../shared/unitNames';
 import { clutchKeyText, clutchPrompt } from './words';
-import type { EditorProps } from '../editorOf';
+import type { EditorProps } from '../familyEditor';
 import { ChoiceField } from '../../../bench/ChoiceField';
 import { ModelPicker } from '../../builder/ModelPicker';
 import { QuestionFrame } from '../../builder/QuestionFrame';

@@ -1,5 +1,5 @@
 import { ClutchEditor } from './Editor';
-import type { FamilyEditor } from '../editorOf';
+import type { FamilyEditor } from '../familyEditor';
 import { isOf, kindsOf, newClutchQuestion } from '../../../../core/lesson';
 import { firstClutchRig, modelsNamed } from '../../builder/firstRig';
 

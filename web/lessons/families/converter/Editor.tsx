@@ -16,7 +16,7 @@ import { useNumbers } from '../../../shared/numbers';
 import { converterKeyText, converterPrompt, quantityRead } from './words';
 import { ChoiceField } from '../../../bench/ChoiceField';
 import { ConverterPickers } from '../../builder/ConverterPickers';
-import type { EditorProps } from '../editorOf';
+import type { EditorProps } from '../familyEditor';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { useRig } from '../../builder/useRig';
 

@@ -1,5 +1,5 @@
 import { ConverterEditor } from './Editor';
-import type { FamilyEditor } from '../editorOf';
+import type { FamilyEditor } from '../familyEditor';
 import { isOf, kindsOf, newConverterQuestion } from '../../../../core/lesson';
 import { firstConverterRig } from '../../builder/firstRig';
 

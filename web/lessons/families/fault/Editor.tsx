@@ -19,11 +19,10 @@ import { FaultPicker } from '../../../faults/FaultPicker';
 import { rankIn, reportOn } from '../../../workers/faultWorker';
 import { useSettledRun } from '../../../workers/useSettledRun';
 import { faultKeyText, faultPrompt } from './words';
-import { ModelPicker } from '../../builder/ModelPicker';
-import type { EditorProps } from '../editorOf';
+import { AboutModel } from '../../builder/AboutModel';
+import type { EditorProps } from '../familyEditor';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { RangesField } from '../../builder/RangesField';
-import { useLessonModels } from '../../builder/useLessonModels';
 
 interface Props<Q extends FaultQuestion> {
   question: Q;
@@ -42,27 +41,17 @@ export function FaultEditor({ question, onQuestion }: EditorProps<'fault'>) {
 
 function OfUnit({ question, onQuestion }: Props<SymptomRowQuestion | WhichElementQuestion>) {
   const { t } = useTranslation();
-  const unit = useLessonModels('fair-sprocket/unit').models.find((u) => u.id === question.unit);
-  const choose = (next: Unit) =>
-    onQuestion(
-      next.id === question.unit
-        ? question
-        : {
-            ...newFaultQuestion(question.kind, { unit: next, faultCase: null }),
-            prompt: question.prompt,
-          },
-      [next],
-    );
   return (
-    <>
-      <ModelPicker
-        kind="fair-sprocket/unit"
-        label={t('apply.unit')}
-        value={question.unit}
-        onModel={choose}
-      />
-      {unit && <UnitFields question={question} unit={unit} onQuestion={onQuestion} />}
-    </>
+    <AboutModel<'fair-sprocket/unit', FaultQuestion>
+      kind="fair-sprocket/unit"
+      label={t('apply.unit')}
+      value={question.unit}
+      question={question}
+      fresh={(unit) => newFaultQuestion(question.kind, { unit, faultCase: null })}
+      onQuestion={onQuestion}
+    >
+      {(unit) => <UnitFields question={question} unit={unit} onQuestion={onQuestion} />}
+    </AboutModel>
   );
 }
 
@@ -101,28 +90,19 @@ function UnitFields({
 
 function OfCase({ question, onQuestion }: Props<CaseQuestion>) {
   const { t } = useTranslation();
-  const { models } = useLessonModels('fair-sprocket/fault-case');
-  const faultCase = models.find((c) => c.id === question.case);
-  const choose = (next: FaultCase) =>
-    onQuestion(
-      next.id === question.case
-        ? question
-        : {
-            ...newFaultQuestion(question.kind, { unit: null, faultCase: next }),
-            prompt: question.prompt,
-          },
-      [next],
-    );
   return (
-    <>
-      <ModelPicker
-        kind="fair-sprocket/fault-case"
-        label={t('modelLibrary.cases.one')}
-        value={question.case}
-        onModel={choose}
-      />
-      {faultCase && <CaseFrame question={question} faultCase={faultCase} onQuestion={onQuestion} />}
-    </>
+    <AboutModel<'fair-sprocket/fault-case', FaultQuestion>
+      kind="fair-sprocket/fault-case"
+      label={t('modelLibrary.cases.one')}
+      value={question.case}
+      question={question}
+      fresh={(faultCase) => newFaultQuestion(question.kind, { unit: null, faultCase })}
+      onQuestion={onQuestion}
+    >
+      {(faultCase) => (
+        <CaseFrame question={question} faultCase={faultCase} onQuestion={onQuestion} />
+      )}
+    </AboutModel>
   );
 }
 

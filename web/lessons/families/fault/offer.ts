@@ -1,5 +1,5 @@
 import { FaultEditor } from './Editor';
-import type { FamilyEditor } from '../editorOf';
+import type { FamilyEditor } from '../familyEditor';
 import { isCaseQuestion, kindsOf, newFaultQuestion } from '../../../../core/lesson';
 
 export const FAULT_EDITOR: FamilyEditor<'fault'> = {

@@ -14,7 +14,7 @@ import { useNumbers } from '../../../shared/numbers';
 import { TypedNumber } from '../../../shared/TypedNumber';
 import { SetupEditor } from '../../builder/BenchEditor';
 import { QuestionFrame } from '../../builder/QuestionFrame';
-import type { EditorProps } from '../editorOf';
+import type { EditorProps } from '../familyEditor';
 import { keyText, promptOf, quantityOf } from './words';
 
 export function GearSetEditor({ question, onQuestion }: EditorProps<'gear-set'>) {

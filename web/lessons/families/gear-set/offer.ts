@@ -1,5 +1,5 @@
 import { GearSetEditor } from './Editor';
-import type { FamilyEditor } from '../editorOf';
+import type { FamilyEditor } from '../familyEditor';
 import { isOf, kindsOf, newSetQuestion } from '../../../../core/lesson';
 
 export const GEAR_SET_EDITOR: FamilyEditor<'gear-set'> = {

@@ -6,14 +6,13 @@ import { cellKey, newUnitQuestion, unitKey, type FillChartQuestion } from '../..
 import { ChartGrid } from '../../../apply/ChartGrid';
 import { toggled } from '../../../apply/applySlice';
 import { Mark } from '../../../apply/Mark';
-import type { EditorProps } from '../editorOf';
+import type { EditorProps } from '../familyEditor';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { unitKeyText, unitPrompt } from './words';
 import { rangeName } from '../../../shared/unitNames';
 import { UnitSetupEditor } from '../../builder/UnitBenchEditor';
-import { ModelPicker } from '../../builder/ModelPicker';
+import { AboutModel } from '../../builder/AboutModel';
 import { RangesField } from '../../builder/RangesField';
-import { useLessonModels } from '../../builder/useLessonModels';
 import { TypedNumber } from '../../../shared/TypedNumber';
 
 type Props = EditorProps<'unit'>;
@@ -21,24 +20,17 @@ type Props = EditorProps<'unit'>;
 /** What is asked about a whole unit, and the answer that the model gives at this moment. */
 export function UnitEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
-  const unit = useLessonModels('fair-sprocket/unit').models.find((u) => u.id === question.unit);
-  const choose = (next: Unit) =>
-    onQuestion(
-      next.id === question.unit
-        ? question
-        : { ...newUnitQuestion(question.kind, next), prompt: question.prompt },
-      [next],
-    );
   return (
-    <>
-      <ModelPicker
-        kind="fair-sprocket/unit"
-        label={t('apply.unit')}
-        value={question.unit}
-        onModel={choose}
-      />
-      {unit && <Framed question={question} unit={unit} onQuestion={onQuestion} />}
-    </>
+    <AboutModel
+      kind="fair-sprocket/unit"
+      label={t('apply.unit')}
+      value={question.unit}
+      question={question}
+      fresh={(unit) => newUnitQuestion(question.kind, unit)}
+      onQuestion={onQuestion}
+    >
+      {(unit) => <Framed question={question} unit={unit} onQuestion={onQuestion} />}
+    </AboutModel>
   );
 }
 

@@ -1,5 +1,5 @@
 import { UnitEditor } from './Editor';
-import type { FamilyEditor } from '../editorOf';
+import type { FamilyEditor } from '../familyEditor';
 import { isOf, kindsOf, newUnitQuestion } from '../../../../core/lesson';
 
 export const UNIT_EDITOR: FamilyEditor<'unit'> = {
