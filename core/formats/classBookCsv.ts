@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { ClassBook, SetAside } from '../lesson';
+import type { ClassBook, SetAside, Misconception } from '../lesson';
 import { FORMULA_LIKE } from './spreadsheetCells';
 
 /**
@@ -10,7 +10,7 @@ import { FORMULA_LIKE } from './spreadsheetCells';
 export interface CsvWords {
   readonly columns: readonly string[];
   answer(cell: NonNullable<ClassBook['rows'][number]['cells'][number]>): string;
-  misconception(code: string): string;
+  misconception(code: Misconception): string;
   setAside(why: SetAside): string;
   question(index: number): string;
 }

@@ -1,10 +1,10 @@
 import { useTranslation } from 'react-i18next';
-import type { ClassBook } from '../../core/lesson';
+import type { ClassBook, Misconception } from '../../core/lesson';
 
 /** What this class gets wrong most, with the questions where it happened. */
 export function WentWrong({ book }: { book: ClassBook }) {
   const { t } = useTranslation();
-  const counts = new Map<string, { count: number; where: Set<string> }>();
+  const counts = new Map<Misconception, { count: number; where: Set<string> }>();
   book.columns.forEach((column, k) => {
     for (const { code, count } of column.misconceptions) {
       const entry = counts.get(code) ?? { count: 0, where: new Set<string>() };
