@@ -45,8 +45,8 @@ export interface Asked<T extends FamilyTypes, K> {
   readonly key: T['key'];
   readonly answer: Of<T['answer'], K>;
 }
-export type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part'], T['slip']>;
-export type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
+type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part'], T['slip']>;
+type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 
 export type KeyResult<K, F extends string> =
   { readonly ok: true; readonly key: K } | { readonly ok: false; readonly fault: F };

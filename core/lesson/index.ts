@@ -9,14 +9,7 @@ export {
   type Carried,
   type CarriedList,
 } from './carried';
-export type { ConverterPart } from './families/converter/types';
-export {
-  converterKey,
-  LAUNCH_TARGET,
-  measured,
-  type ConverterKey,
-  type ConverterKeyFault,
-} from './families/converter/key';
+export { converterKey, LAUNCH_TARGET, measured, type ConverterKey } from './families/converter/key';
 export {
   CHANGED,
   MATCH_ASKS,
@@ -29,14 +22,10 @@ export {
   type ConverterQuestion,
   type ConverterRig,
   type ConverterSetting,
-  type LaunchOrderQuestion,
   type MatchAsk,
   type Measure,
-  type OperateQuestion,
   type PredictChangeQuestion,
-  type ReadMatchQuestion,
   type Sketched,
-  type SketchQuestion,
   type StallChange,
   type Way,
 } from './families/converter/kinds';
@@ -51,13 +40,11 @@ export {
   type Block,
   type BlockKind,
   type CautionBlock,
-  type CautionTopic,
   type ConverterBenchBlock,
   type Lesson,
   type LessonStep,
   type PictureBlock,
   type QuestionBlock,
-  type TextBlock,
   type UnitBenchBlock,
 } from './lesson';
 export {
@@ -78,17 +65,13 @@ export {
 export {
   arrangementKey,
   CHOICE_ASKS,
-  EFFECTS,
   GOALS,
   hasDirection,
   hidesRoles,
   NUMBER_ASKS,
-  type ChoiceAsk,
   type ChoiceQuestion,
-  type Goal,
   type NumberAsk,
   type NumberQuestion,
-  type RolesQuestion,
   type SetAnswer,
   type SetQuestion,
 } from './families/gear-set/kinds';
@@ -102,21 +85,9 @@ export {
   type UnitAnswer,
   type UnitQuestion,
 } from './families/unit/kinds';
-export { rowsAlike, unitKey, type UnitKey, type UnitKeyFault } from './families/unit/key';
-export type { UnitPart } from './families/unit/types';
+export { rowsAlike, unitKey } from './families/unit/key';
+export { assess, assessed, graderIn, graderOf, keyFor, type Assessment } from './assess';
 export {
-  assess,
-  assessed,
-  graderIn,
-  graderOf,
-  keyFor,
-  type Assessment,
-  type AssessResult,
-  type Grader,
-  type GraderResult,
-} from './assess';
-export {
-  FAMILIES,
   type AnyFault,
   type AnyKey,
   type AnyPart,
@@ -135,14 +106,7 @@ export { FAULT_FAMILY } from './families/fault/family';
 export { GEAR_SET_FAMILY } from './families/gear-set/family';
 export { UNIT_FAMILY } from './families/unit/family';
 export type { Family, GradedPart, KeyResult } from './family';
-export {
-  setKey,
-  HELD_ARRANGEMENTS,
-  type SetKey,
-  type SetKeyResult,
-  type SetKeyFault,
-  type RoleAnswer,
-} from './families/gear-set/key';
+export { setKey, HELD_ARRANGEMENTS, type SetKey, type SetKeyFault } from './families/gear-set/key';
 export { CLUTCH_SLIPS } from './families/clutch/slips';
 export { CONVERTER_SLIPS } from './families/converter/slips';
 export { FAULT_SLIPS } from './families/fault/slips';
@@ -150,7 +114,6 @@ export { SET_SLIPS } from './families/gear-set/slips';
 export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export { believedNumbers } from './families/gear-set/misread';
-export type { SetPart } from './families/gear-set/types';
 export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';
 export {
@@ -158,10 +121,8 @@ export {
   continuationOf,
   firstTries,
   mergedAttempt,
-  type Continuation,
   type Attempt,
   type AttemptAnswer,
-  type Seal,
   type UnreadAnswer,
 } from './attempt';
 export { ANSWER_LIMITS } from './answerLimits';
@@ -172,10 +133,8 @@ export {
   confidenceTally,
   type ClassBook,
   type ClassCell,
-  type ClassRow,
   sameStudent,
   type ConfidenceTally,
-  type QuestionTally,
   type SetAside,
 } from './classBook';
 export { newBlock, newLesson, newStep } from './defaults';
@@ -183,16 +142,12 @@ export { defaultSet, defaultSetup, newSetQuestion } from './families/gear-set/de
 export { newUnitQuestion } from './families/unit/defaults';
 export { newConverterQuestion } from './families/converter/defaults';
 export { misadjusted } from './families/clutch/setup';
-export type { ClutchPart } from './families/clutch/types';
 export {
   clutchKey,
   fittedPack,
   handedOut,
-  MAY_ROLL,
   startSetup,
   type ClutchKey,
-  type ClutchKeyResult,
-  type ClutchKeyFault,
 } from './families/clutch/key';
 export {
   HOLD_ASKS,
@@ -205,16 +160,9 @@ export {
 } from './families/clutch/kinds';
 export { newClutchQuestion } from './families/clutch/defaults';
 export type { ClutchBenchBlock, ClutchSetting, FaultTableBlock, PackBenchBlock } from './lesson';
-export {
-  deskOf,
-  faultQuestionKey,
-  type FaultKey,
-  type FaultKeyResult,
-  type FaultKeyFault,
-} from './families/fault/key';
+export { deskOf, faultQuestionKey, type FaultKey, type FaultKeyResult } from './families/fault/key';
 export { newFaultQuestion } from './families/fault/defaults';
 export { diagnosed } from './families/fault/grade';
-export type { FaultPart } from './families/fault/types';
 export {
   isCaseQuestion,
   type CaseQuestion,

@@ -3,12 +3,7 @@ import {
   familyOf,
   missingFault,
   type Answer,
-  type AnyFault,
-  type AnyKey,
-  type AnyPart,
   type FamilyName,
-  type GradedPart,
-  type KeyResult,
   type Misconception,
   type Question,
   type Subject,
@@ -63,8 +58,7 @@ export const rightFor = (
   numbers: Numbers,
   question: Question,
   subject: Subject | null,
-  known?: KeyResult<AnyKey, AnyFault>,
-): Worded | null => subject && wordsOf(question).key(t, numbers, question, subject, known);
+): Worded | null => subject && wordsOf(question).key(t, numbers, question, subject);
 
 export const shortFor = (
   t: TFunction,
@@ -75,13 +69,6 @@ export const shortFor = (
   score: number,
 ): string =>
   subject ? wordsOf(question).short(t, numbers, question, subject, answer, score) : '?';
-
-export const partFor = (
-  t: TFunction,
-  question: Question,
-  subject: Subject,
-  graded: GradedPart<AnyPart>,
-): string => wordsOf(question).part(t, graded, subject);
 
 /** Why an answer was wrong. @param misconception `null` where no usual slip explains it */
 export const whyFor = (
