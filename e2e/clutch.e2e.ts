@@ -12,7 +12,7 @@ beforeAll(() => {
 
 const side = () =>
   b.driver.executeScript<string>(
-    'return (document.querySelector(".converter-side")?.innerText ?? "").replace(/\\s+/g, " ")',
+    'return (document.querySelector(".bench-side")?.innerText ?? "").replace(/\\s+/g, " ")',
   );
 const shows = async (text: RegExp) =>
   b.driver

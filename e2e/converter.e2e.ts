@@ -12,7 +12,7 @@ beforeAll(() => {
 
 const out = () =>
   b.driver.executeScript<string>(
-    'return (document.querySelector(".converter-side")?.innerText ?? "").replace(/\\s+/g, " ")',
+    'return (document.querySelector(".bench-side")?.innerText ?? "").replace(/\\s+/g, " ")',
   );
 const shows = async (text: string | RegExp) =>
   b.driver

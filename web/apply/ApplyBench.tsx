@@ -43,6 +43,7 @@ import { Selector } from './Selector';
 import { UnitSheet } from './UnitSheet';
 import { isLarge } from '../workers/unitWorker';
 import { useKept } from '../shared/kept';
+import '../bench/SideColumn.css';
 import './ApplyBench.css';
 
 /** Speed of the input while the bench turns. */
@@ -160,7 +161,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
         {chart && <ChangedChart unit={unit} chart={chart} />}
         <ApplyChart {...shownChart} />
       </div>
-      <aside className="apply-side" aria-label={t('apply.now')}>
+      <aside className="side-column apply-side" aria-label={t('apply.now')}>
         <div className="row">
           <Select
             aria-label={t('apply.unit')}

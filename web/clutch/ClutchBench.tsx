@@ -26,6 +26,7 @@ import { useClutchModel } from './useClutchModel';
 import { usePedalKeys } from './usePedalKeys';
 import { WearCurves } from './WearCurves';
 import { useKept } from '../shared/kept';
+import '../bench/SideColumn.css';
 import '../bench/BenchFrame.css';
 import '../bench/BenchControls.css';
 import '../bench/Readout.css';
@@ -41,7 +42,7 @@ export function ClutchBench() {
   const clutch = chosenFrom(useAppSelector(selectClutches), bench.clutchId);
   useAskedFor();
   return (
-    <main className="converter-bench clutch-bench" id="main">
+    <main className="bench-frame clutch-bench" id="main">
       <h1 className="visually-hidden">{t('nav.clutch')}</h1>
       {clutch ? (
         <Bench clutch={clutch} bench={bench} />
@@ -84,14 +85,14 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
   const driving = { rig, bench, onBench: change };
   return (
     <>
-      <div className="converter-sheet">
+      <div className="bench-sheet">
         {model ? (
           <ClutchDrawing clutch={clutch} model={model} onPedal={(pedal) => change({ pedal })} />
         ) : (
           <p className="library-empty">{t('clutch.notDrawn')}</p>
         )}
       </div>
-      <section className="converter-curves" data-tab={tab} aria-label={t('clutch.panels')}>
+      <section className="bench-curves" data-tab={tab} aria-label={t('clutch.panels')}>
         <Segmented
           aria-label={t('clutch.panels')}
           value={tab}
@@ -136,9 +137,9 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
         {tab === 'drive' && <DrivePanel {...driving} />}
         {tab === 'tests' && <ShopTestsPanel {...driving} />}
       </section>
-      <aside className="converter-side" aria-label={t('clutch.controls')}>
+      <aside className="side-column bench-side" aria-label={t('clutch.controls')}>
         <ClutchKinds />
-        <div className="converter-pick">
+        <div className="bench-pick">
           <ModelSelect
             kind="fair-sprocket/clutch"
             value={clutch.id}

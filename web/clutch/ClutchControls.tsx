@@ -25,7 +25,7 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
   return (
     <>
       {allow.wear && (
-        <label className="converter-slider">
+        <label className="bench-slider">
           <span>
             {t('clutch.wear')} <strong>{gapText(setting.wear)}</strong>{' '}
             <span className="quiet">
@@ -56,7 +56,7 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
         </Checkbox>
       )}
       {allow.adjust && (
-        <label className="converter-slider">
+        <label className="bench-slider">
           <span>
             {t('clutch.forkRod')}{' '}
             <strong>{signed(gapText(setting.forkRod), setting.forkRod)}</strong>
@@ -74,7 +74,7 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
         </label>
       )}
       {allow.adjust && clutch.linkage.overCentre && (
-        <label className="converter-slider">
+        <label className="bench-slider">
           <span>
             {t('clutch.turnbuckle')}{' '}
             <strong>{signed(gapText(setting.turnbuckle), setting.turnbuckle)}</strong>
@@ -92,7 +92,7 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
         </label>
       )}
       {allow.fault && (
-        <label className="converter-fault">
+        <label className="bench-fault">
           <span className="label">{t('clutch.fault')}</span>
           <Select<ClutchFault | 'none'>
             aria-label={t('clutch.fault')}

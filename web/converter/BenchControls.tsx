@@ -33,7 +33,7 @@ export function BenchControls(props: Props) {
   const held = setting.turbineRpm === 0;
   return (
     <>
-      <label className="converter-slider">
+      <label className="bench-slider">
         <span>
           {t('converter.throttle')} <strong>{formatNumber(100 * setting.throttle, 0)} %</strong>
         </span>
@@ -46,7 +46,7 @@ export function BenchControls(props: Props) {
           ariaLabelForHandle={t('converter.throttle')}
         />
       </label>
-      <label className="converter-slider">
+      <label className="bench-slider">
         <span>
           {t('converter.turbineSpeed')}{' '}
           <strong>{numbers.quantity(setting.turbineRpm, 'speed')}</strong>
@@ -61,7 +61,7 @@ export function BenchControls(props: Props) {
           ariaLabelForHandle={t('converter.turbineSpeed')}
         />
       </label>
-      <div className="row converter-switches">
+      <div className="row bench-switches">
         <Button
           type={held ? 'primary' : 'default'}
           aria-pressed={held}
@@ -83,7 +83,7 @@ export function BenchControls(props: Props) {
       </div>
       {allow.fault &&
         (converter.model.kind === 'streamline' ? (
-          <label className="converter-fault">
+          <label className="bench-fault">
             <span className="label">{t('converter.stator')}</span>
             <Select<StatorFault | 'sound'>
               aria-label={t('converter.stator')}

@@ -37,7 +37,9 @@ import { Readout } from './Readout';
 import { StallTestPanel } from './StallTestPanel';
 import { useConverterModel } from './useConverterModel';
 import { useKept } from '../shared/kept';
+import '../bench/SideColumn.css';
 import '../bench/BenchFrame.css';
+import './ConverterBench.css';
 
 /** The Converter bench: hold the turbine, raise the throttle, see what multiplies and what becomes heat. */
 export function ConverterBench() {
@@ -51,7 +53,7 @@ export function ConverterBench() {
   const engine = chosenFrom(engines, bench.engineId);
   const vehicle = chosenFrom(vehicles, bench.vehicleId) ?? null;
   return (
-    <main className="converter-bench" id="main">
+    <main className="bench-frame" id="main">
       <h1 className="visually-hidden">{t('nav.converter')}</h1>
       {converter && engine ? (
         <Bench converter={converter} engine={engine} vehicle={vehicle} bench={bench} />
@@ -115,10 +117,10 @@ function Bench({ converter, engine, vehicle, bench }: Props) {
   const lasting = { converter, engine, vehicle, bench, fault, onBench: change };
   return (
     <>
-      <div className="converter-sheet">
+      <div className="bench-sheet">
         <ConverterDrawing converter={converter} point={match.point} mode={drawnMode(match)} keys />
       </div>
-      <section className="converter-curves" data-tab={tab} aria-label={t('converter.curves')}>
+      <section className="bench-curves" data-tab={tab} aria-label={t('converter.curves')}>
         <Segmented
           aria-label={t('converter.curves')}
           value={tab}
@@ -154,7 +156,7 @@ function Bench({ converter, engine, vehicle, bench }: Props) {
           />
         )}
       </section>
-      <aside className="converter-side" aria-label={t('converter.controls')}>
+      <aside className="side-column bench-side" aria-label={t('converter.controls')}>
         <Pickers converter={converter} engine={engine} vehicle={vehicle} onBench={change} />
         <PairNotice findings={pairFindings(engine, converter)} />
         <Readout match={match} />
@@ -183,7 +185,7 @@ interface PickProps extends Omit<Props, 'bench'> {
 
 function Pickers({ converter, engine, vehicle, onBench }: PickProps) {
   return (
-    <div className="converter-pick">
+    <div className="bench-pick">
       <ModelSelect
         kind="fair-sprocket/converter"
         value={converter.id}

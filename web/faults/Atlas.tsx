@@ -30,6 +30,7 @@ import { PlanPanel } from './PlanPanel';
 import { PriorsTable } from './PriorsTable';
 import { SeenInRanges } from './SeenInRanges';
 import { usePairs } from './usePairs';
+import '../bench/SideColumn.css';
 
 /** Pairs shown at most: past this, more ought to be seen first. */
 const MOST_PAIRS = 150;
@@ -90,7 +91,7 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
           />
         )}
       </section>
-      <aside className="atlas-side" aria-label={t('atlas.controls')}>
+      <aside className="side-column atlas-side" aria-label={t('atlas.controls')}>
         <FaultPlaces />
         <ModelSelect
           kind="fair-sprocket/unit"

@@ -35,6 +35,7 @@ import { packBenchChanged, selectPackBench, type PackBenchState } from './packSl
 import { StackView } from './StackView';
 import { UpgradeTable } from './UpgradeTable';
 import { useKept } from '../shared/kept';
+import '../bench/SideColumn.css';
 import '../bench/BenchFrame.css';
 import '../bench/Readout.css';
 import './PackBench.css';
@@ -53,7 +54,7 @@ export function PackBench() {
     if (wanted) dispatch(packBenchChanged({ packId: wanted, changed: null, plate: null }));
   }, [wanted, dispatch]);
   return (
-    <main className="converter-bench pack-bench" id="main">
+    <main className="bench-frame pack-bench" id="main">
       <h1 className="visually-hidden">{t('nav.packs')}</h1>
       {stored ? (
         <Bench stored={stored} bench={bench} />
@@ -95,7 +96,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   const changed = whole !== stored;
   return (
     <>
-      <div className="converter-sheet">
+      <div className="bench-sheet">
         <StackView
           pack={pack}
           plate={bench.plate}
@@ -103,7 +104,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           {...(fault ? {} : { onPack: setPack, newId: () => services.newId() })}
         />
       </div>
-      <section className="converter-curves" data-tab={tab} aria-label={t('pack.panels')}>
+      <section className="bench-curves" data-tab={tab} aria-label={t('pack.panels')}>
         <Segmented
           aria-label={t('pack.panels')}
           value={tab}
@@ -121,7 +122,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           <UpgradeTable upgrades={report.upgrades} {...(fault ? {} : { onPack: setPack })} />
         )}
       </section>
-      <aside className="converter-side" aria-label={t('pack.controls')}>
+      <aside className="side-column bench-side" aria-label={t('pack.controls')}>
         <ClutchKinds />
         <ModelSelect
           kind="fair-sprocket/clutch-pack"

@@ -20,6 +20,7 @@ import { ClutchPreview, PackPreview } from './ClutchPreviews';
 import { PackFields } from './PackFields';
 import { VehicleFields } from './VehicleFields';
 import { VehiclePreview } from './VehiclePreview';
+import '../../bench/SideColumn.css';
 import '../units/editor/UnitEditor.css';
 import './PartEditor.css';
 
@@ -46,7 +47,7 @@ export function PartEditor({ draft }: { draft: Part }) {
           <p className="sheet-wait">{t('partEditor.notDrawn')}</p>
         )}
       </div>
-      <aside className="part-editor-fields" aria-label={t('partEditor.data')}>
+      <aside className="side-column" aria-label={t('partEditor.data')}>
         <Input
           aria-label={t('partEditor.name')}
           className="unit-editor-name"

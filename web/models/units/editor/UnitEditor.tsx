@@ -18,6 +18,7 @@ import { FindingsList } from './FindingsList';
 import { GearSetsEditor } from './GearSetsEditor';
 import { MembersEditor } from './MembersEditor';
 import { RangesEditor } from './RangesEditor';
+import '../../../bench/SideColumn.css';
 import './UnitEditor.css';
 
 const PARTS = ['sets', 'elements', 'members', 'about'] as const;
@@ -69,7 +70,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
       >
         {sound && <RangesEditor {...props} current={range?.id ?? ''} onCurrent={setRangeId} />}
       </div>
-      <aside className="unit-editor-parts" aria-label={t('unitEditor.parts')}>
+      <aside className="side-column unit-editor-parts" aria-label={t('unitEditor.parts')}>
         <Input
           aria-label={t('unitEditor.name')}
           className="unit-editor-name"
