@@ -51,7 +51,7 @@ export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: 
       >
         <Parts drawing={drawing} touching={point.clamp > 0} />
         {!hideReadings && <Readings drawing={drawing} model={model} clutch={clutch} />}
-        <text className="clutch-note" x={drawing.width} y={drawing.height + 1} textAnchor="end">
+        <text className="clutch-note" x={drawing.width} y={drawing.height - 1} textAnchor="end">
           {t('clutch.stretched', { times: STRETCH })}
         </text>
         {onPedal && <Pedal drawing={drawing} model={model} onPedal={onPedal} />}
