@@ -51,6 +51,9 @@ type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 export type KeyResult<K, F extends string> =
   { readonly ok: true; readonly key: K } | { readonly ok: false; readonly fault: F };
 
+export const found = <K>(key: K) => ({ ok: true, key }) as const;
+export const refused = <F extends string>(fault: F) => ({ ok: false, fault }) as const;
+
 /** How an answer compares with the key, part by part, and what explains a wrong one. */
 export interface Judged<P extends string, S extends string> {
   readonly parts: readonly GradedPart<P>[];

@@ -1,4 +1,4 @@
-import type { KeyResult } from '../../family';
+import { found, refused, type KeyResult } from '../../family';
 import {
   adjusted,
   adjustmentsOf,
@@ -91,19 +91,16 @@ export type ClutchKeyFault =
 
 export type ClutchKeyResult = KeyResult<ClutchKey, ClutchKeyFault>;
 
-const found = (key: ClutchKey): ClutchKeyResult => ({ ok: true, key });
-const fault = (code: ClutchKeyFault): ClutchKeyResult => ({ ok: false, fault: code });
-
 export function clutchKey(question: ClutchQuestion, rig: ClutchRig): ClutchKeyResult {
   if (question.kind === 'choose-selective' || question.kind === 'upgrade-limit') {
-    if (!rig.pack) return fault('pack-missing');
+    if (!rig.pack) return refused('pack-missing');
     return question.kind === 'upgrade-limit'
       ? upgradeKey(question, rig.pack)
       : selectiveKey(fittedPack(rig.pack, question));
   }
   const { clutch } = rig;
-  if (!clutch) return fault('clutch-missing');
-  if (!clutchWorks(clutch)) return fault('clutch-broken');
+  if (!clutch) return refused('clutch-missing');
+  if (!clutchWorks(clutch)) return refused('clutch-broken');
   switch (question.kind) {
     case 'set-free-play':
       return playKey(clutch, question.wear);
@@ -111,13 +108,13 @@ export function clutchKey(question: ClutchQuestion, rig: ClutchRig): ClutchKeyRe
       const example = adjustmentsOf(clutch);
       return orderWorks(clutch, misadjusted(clutch, AS_BUILT), example)
         ? found({ kind: 'adjust-order', example })
-        : fault('linkage-can-not-be-set');
+        : refused('linkage-can-not-be-set');
     }
     case 'noise-test': {
       const idle = rig.engine?.idleRpm;
-      if (idle === undefined) return fault('drive-missing');
+      if (idle === undefined) return refused('drive-missing');
       const right = separatingTests(clutch, AS_BUILT, question.first, question.second, idle);
-      return right.length > 0 ? found({ kind: 'noise-test', right }) : fault('no-test-separates');
+      return right.length > 0 ? found({ kind: 'noise-test', right }) : refused('no-test-separates');
     }
     case 'will-it-hold':
       return holdKey(question, clutch, rig);
@@ -133,7 +130,7 @@ export const handedOut = (clutch: Clutch, wear: number): ClutchState =>
 function playKey(clutch: Clutch, wear: number): ClutchKeyResult {
   const start = handedOut(clutch, wear);
   const steps = adjustmentsOf(clutch);
-  if (!orderWorks(clutch, start, steps)) return fault('linkage-can-not-be-set');
+  if (!orderWorks(clutch, start, steps)) return refused('linkage-can-not-be-set');
   const { forkRod, turnbuckle } = steps.reduce<ClutchState>(
     (s, step) => adjusted(clutch, s, step),
     start,
@@ -143,7 +140,7 @@ function playKey(clutch: Clutch, wear: number): ClutchKeyResult {
 
 function holdKey(question: WillItHoldQuestion, clutch: Clutch, rig: ClutchRig): ClutchKeyResult {
   const { engine, unit, vehicle } = rig;
-  if (!engine || !unit || !vehicle) return fault('drive-missing');
+  if (!engine || !unit || !vehicle) return refused('drive-missing');
   const { throttle, grade, oil, wear } = question;
   const gears = demands({ engine: engineModel(engine), unit, vehicle, throttle, grade });
   const state = { ...AS_BUILT, oil };
@@ -153,11 +150,11 @@ function holdKey(question: WillItHoldQuestion, clutch: Clutch, rig: ClutchRig): 
       return at === null ? [] : [{ ...g, at }];
     });
     const first = from.sort((a, b) => a.at - b.at || a.ratio - b.ratio)[0];
-    if (!first) return fault('never-slips');
+    if (!first) return refused('never-slips');
     return found({ kind: 'slips-first', range: first.range, gear: first.gear, wear: first.at });
   }
   const gear = gears.find((g) => g.range === question.range);
-  if (!gear) return fault('range-missing');
+  if (!gear) return refused('range-missing');
   const value = holdingTorque(clutch, worn(clutch, state, wear));
   return found({
     kind: 'will-it-hold',
@@ -220,8 +217,8 @@ export const startJudged = (summary: EngagementSummary, heat: number) => ({
 
 /** Ways to start that a good foot would try, until one does. */
 function startKey(question: DrawStartQuestion, rig: ClutchRig): ClutchKeyResult {
-  if (!rig.engine || !rig.unit || !rig.vehicle) return fault('drive-missing');
-  if (!rig.unit.ranges.some((r) => r.id === question.range)) return fault('range-missing');
+  if (!rig.engine || !rig.unit || !rig.vehicle) return refused('drive-missing');
+  if (!rig.unit.ranges.some((r) => r.id === question.range)) return refused('range-missing');
   for (const throttle of [0.6, 0.8, 0.45, 1, 0.3])
     for (const letUp of [2.2, 1.6, 2.8, 1.2]) {
       const feet = {
@@ -234,7 +231,7 @@ function startKey(question: DrawStartQuestion, rig: ClutchRig): ClutchKeyResult 
       if (allRight(startJudged(summary, question.heat)))
         return found({ kind: 'draw-start', ...feet, summary });
     }
-  return fault('no-start-found');
+  return refused('no-start-found');
 }
 
 const allRight = (judged: Readonly<Record<string, boolean>>): boolean =>
@@ -259,7 +256,7 @@ export function fittedPack(
 function selectiveKey(pack: ClutchPack): ClutchKeyResult {
   const right = selectiveChoices(pack).filter((c) => c.inside);
   const best = bestSelective(pack);
-  return best?.inside ? found({ kind: 'choose-selective', best, right }) : fault('no-part-fits');
+  return best?.inside ? found({ kind: 'choose-selective', best, right }) : refused('no-part-fits');
 }
 
 function upgradeKey(
@@ -274,5 +271,5 @@ function upgradeKey(
   // A pack that holds carries what is sent through it, whatever it could hold.
   return packTorque(pack, pack.pressure) >= load
     ? found({ kind: 'carried', value: load })
-    : fault('pack-would-slip');
+    : refused('pack-would-slip');
 }

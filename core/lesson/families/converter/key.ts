@@ -1,4 +1,4 @@
-import type { KeyResult } from '../../family';
+import { found, refused, type KeyResult } from '../../family';
 import {
   atAltitude,
   characteristicOf,
@@ -71,21 +71,18 @@ export type ConverterKeyFault =
 
 export type ConverterKeyResult = KeyResult<ConverterKey, ConverterKeyFault>;
 
-const found = (key: ConverterKey): ConverterKeyResult => ({ ok: true, key });
-const fault = (code: ConverterKeyFault): ConverterKeyResult => ({ ok: false, fault: code });
-
 export function converterKey(question: ConverterQuestion, rig: ConverterRig): ConverterKeyResult {
   const engine = engineModel(rig.engine);
   const converter = characteristicOf(rig.converter);
-  if (!converter) return fault('converter-missing');
+  if (!converter) return refused('converter-missing');
   if (matchEngine(engine, converter, 1, 0).kind === 'can-not-pull-idle')
-    return fault('can-not-pull-idle');
+    return refused('can-not-pull-idle');
   switch (question.kind) {
     case 'operate': {
       const example = exampleFor(question, rig, engine, converter);
       return example
         ? found({ kind: 'operate', example, value: question.target })
-        : fault('target-not-reached');
+        : refused('target-not-reached');
     }
     case 'read-match':
       return found({ kind: 'read-match', value: readValue(question, engine, converter) });
@@ -234,13 +231,13 @@ function changedValue(of: Changed, pair: Pair, rig: ConverterRig): number | null
 function changeKey(question: PredictChangeQuestion, rig: ConverterRig): ConverterKeyResult {
   const { of, change } = question;
   if (of !== 'stall-speed') {
-    if (!rig.vehicle) return fault('vehicle-missing');
-    if (!rig.unit || forwardRatios(rig.unit).length === 0) return fault('gears-missing');
+    if (!rig.vehicle) return refused('vehicle-missing');
+    if (!rig.unit || forwardRatios(rig.unit).length === 0) return refused('gears-missing');
   }
   const [sound, changed] = [NO_CHANGE, change].map((c) => changedPair(c, rig));
-  if (!sound || !changed) return fault('table-without-stator');
+  if (!sound || !changed) return refused('table-without-stator');
   const [before, after] = [sound, changed].map((pair) => changedValue(of, pair, rig));
-  if (typeof before !== 'number' || typeof after !== 'number') return fault('target-not-reached');
+  if (typeof before !== 'number' || typeof after !== 'number') return refused('target-not-reached');
   return found({ kind: 'predict-change', before, after, way: wayOf(before, after) });
 }
 
@@ -274,9 +271,9 @@ const launched = (
 /** What happens in a launch, each thing once, in order. */
 function launchKey(question: LaunchOrderQuestion, rig: ConverterRig): ConverterKeyResult {
   const { vehicle, unit, engine, converter } = rig;
-  if (!vehicle) return fault('vehicle-missing');
+  if (!vehicle) return refused('vehicle-missing');
   const gears = unit ? forwardRatios(unit) : [];
-  if (gears.length === 0) return fault('gears-missing');
+  if (gears.length === 0) return refused('gears-missing');
   const pair = { engine: engineModel(engine), converter: characteristicOf(converter)! };
   const { throttle, grade } = question;
   const lockUp = converter.lockUpCapacity ?? 0;
@@ -287,6 +284,6 @@ function launchKey(question: LaunchOrderQuestion, rig: ConverterRig): ConverterK
     if (kind !== 'downshift' && !timed.some((e) => e.name === name)) timed.push({ name, time });
   }
   return timed.length < 3
-    ? fault('too-few-events')
+    ? refused('too-few-events')
     : found({ kind: 'launch-order', events: timed });
 }

@@ -1,4 +1,4 @@
-import type { KeyResult } from '../../family';
+import { found, refused, type KeyResult } from '../../family';
 import {
   afterChecks,
   caseProblems,
@@ -64,8 +64,6 @@ export type FaultKeyFault =
 
 export type FaultKeyResult = KeyResult<FaultKey, FaultKeyFault>;
 
-const refuse = (fault: FaultKeyFault): FaultKeyResult => ({ ok: false, fault });
-
 /** Desks that were worked out: several questions of a lesson are about one case. */
 const desks = new WeakMap<FaultCase, DeskCase>();
 
@@ -78,15 +76,15 @@ export function faultQuestionKey(
   switch (question.kind) {
     case 'symptom-row':
     case 'which-element':
-      return unit ? rowKey(question, unit) : refuse('unit-missing');
+      return unit ? rowKey(question, unit) : refused('unit-missing');
     case 'which-test':
     case 'diagnose': {
-      if (!faultCase) return refuse('case-missing');
-      if (!desk && caseProblems(faultCase).length > 0) return refuse('case-broken');
+      if (!faultCase) return refused('case-missing');
+      if (!desk && caseProblems(faultCase).length > 0) return refused('case-broken');
       const known = desk ?? desks.get(faultCase) ?? deskOf(faultCase);
       desks.set(faultCase, known);
       return question.kind === 'diagnose'
-        ? { ok: true, key: { kind: 'diagnose', desk: known } }
+        ? found({ kind: 'diagnose', desk: known })
         : testKey(question, known);
     }
   }
@@ -95,21 +93,21 @@ export function faultQuestionKey(
 type RowQuestion = Extract<FaultQuestion, { kind: 'symptom-row' | 'which-element' }>;
 
 function rowKey(question: RowQuestion, unit: Unit): FaultKeyResult {
-  if (unitFindings(unit).some((f) => f.weight === 'wrong')) return refuse('unit-broken');
+  if (unitFindings(unit).some((f) => f.weight === 'wrong')) return refused('unit-broken');
   const rig = rigOfUnit(unit);
   const fault = question.fault as Fault;
-  if (rigFaultProblem(rig, fault)) return refuse('part-missing');
+  if (rigFaultProblem(rig, fault)) return refused('part-missing');
   const driving = drivingOf(rig);
   const cells = driving.cells(machineOf(rig, [fault]));
   const sound = driving.cells(SOUND_MACHINE);
   const alike = (a: SymptomCell, b: SymptomCell) => a.drive === b.drive && a.coast === b.coast;
-  if (cells.every((c, k) => alike(c, sound[k]!))) return refuse('no-symptom');
+  if (cells.every((c, k) => alike(c, sound[k]!))) return refused('no-symptom');
   if (question.kind === 'symptom-row') {
     const asked = cells.filter((c) => question.ranges.includes(c.range));
-    if (asked.length === 0) return refuse('no-ranges');
-    return { ok: true, key: { kind: 'symptom-row', cells: asked } };
+    if (asked.length === 0) return refused('no-ranges');
+    return found({ kind: 'symptom-row', cells: asked });
   }
-  if (!unit.elements.some((e) => e.id === fault.target)) return refuse('not-an-element');
+  if (!unit.elements.some((e) => e.id === fault.target)) return refused('not-an-element');
   const reads = (list: readonly SymptomCell[]) => list.map((c) => `${c.drive} ${c.coast}`).join();
   const right = unit.elements
     .map((e) => e.id)
@@ -119,7 +117,7 @@ function rowKey(question: RowQuestion, unit: Unit): FaultKeyResult {
       ),
     );
   const own = right.includes(fault.target) ? right : [...right, fault.target];
-  return { ok: true, key: { kind: 'which-element', cells, right: own } };
+  return found({ kind: 'which-element', cells, right: own });
 }
 
 /** Everything that a case's desk needs: all that could be wrong, with what every check would read. */
@@ -155,7 +153,8 @@ function testKey(question: WhichTestQuestion, desk: DeskCase): FaultKeyResult {
   const { shop, candidates, truth, priors, complaint } = desk;
   const find = (id: string) => shop.checks.find((c) => c.id === id);
   const [done, offered] = [question.done.map(find), question.offered.map(find)];
-  if ([...done, ...offered].some((c) => !c) || offered.length === 0) return refuse('check-missing');
+  if ([...done, ...offered].some((c) => !c) || offered.length === 0)
+    return refused('check-missing');
   const readings = [
     ...complaint,
     ...done.map((check): Reading => ({ check: check!, answer: readingOf(check!, truth) })),
@@ -167,7 +166,7 @@ function testKey(question: WhichTestQuestion, desk: DeskCase): FaultKeyResult {
     readings,
     afterChecks(done.map((c) => c!)).state,
   );
-  if (ranked.length === 0) return refuse('nothing-to-tell');
+  if (ranked.length === 0) return refused('nothing-to-tell');
   const fitting = known.filter((s) => s.fits).map((s) => faultKey(s.candidate.faults));
   return {
     ok: true,

@@ -1,4 +1,4 @@
-import type { KeyResult } from '../../family';
+import { found, refused, type KeyResult } from '../../family';
 import {
   ARRANGEMENTS,
   PORTS,
@@ -50,9 +50,6 @@ export type SetKeyFault =
 
 export type SetKeyResult = KeyResult<SetKey, SetKeyFault>;
 
-const found = (key: SetKey): SetKeyResult => ({ ok: true, key });
-const fault = (code: SetKeyFault): SetKeyResult => ({ ok: false, fault: code });
-
 /** @param setup the set as this student has it; the question's own unless it is varied */
 export function setKey(question: SetQuestion, setup: GearSetSetup = question.setup): SetKeyResult {
   switch (question.kind) {
@@ -75,28 +72,28 @@ function numberKey(question: NumberQuestion, setup: GearSetSetup): SetKeyResult 
   const driven = solution.speeds[setup.roles.driven];
   switch (question.ask) {
     case 'ratio': {
-      if (!ratio) return fault('no-output');
+      if (!ratio) return refused('no-output');
       const value = Math.abs(toNumber(ratio));
       return found({ kind: 'number', value, exact: ratio, direction: directionOf(ratio) });
     }
     case 'output-speed': {
-      if (!driven) return fault('no-output');
+      if (!driven) return refused('no-output');
       const value = Math.abs(toNumber(driven) * setup.inputSpeedRpm);
       return found({ kind: 'number', value, exact: null, direction: directionOf(driven) });
     }
     case 'output-torque': {
       const torque = reading[setup.roles.driven].torqueNm;
-      if (torque === null) return fault('no-output');
+      if (torque === null) return refused('no-output');
       return found({ kind: 'number', value: Math.abs(torque), exact: null, direction: 'none' });
     }
     case 'held-torque': {
       const torque = reading[thirdPort(setup.roles)].torqueNm;
-      if (setup.roles.reaction !== 'held' || torque === null) return fault('no-held-part');
+      if (setup.roles.reaction !== 'held' || torque === null) return refused('no-held-part');
       return found({ kind: 'number', value: Math.abs(torque), exact: null, direction: 'none' });
     }
     case 'pinion-speed': {
       const speed = solution.pinions[0]?.speed;
-      if (!speed) return fault('pinion-unknown');
+      if (!speed) return refused('pinion-unknown');
       const value = Math.abs(toNumber(speed) * setup.inputSpeedRpm);
       return found({ kind: 'number', value, exact: null, direction: directionOf(speed) });
     }
@@ -105,18 +102,18 @@ function numberKey(question: NumberQuestion, setup: GearSetSetup): SetKeyResult 
 
 function choiceKey(question: ChoiceQuestion, setup: GearSetSetup): SetKeyResult {
   const solution = solveSet(setup.set, setup.roles);
-  const choice = (right: readonly string[], options: readonly string[]) =>
+  const choice = (right: readonly string[], options: readonly string[]): SetKeyResult =>
     found({ kind: 'choice', right, options });
   switch (question.ask) {
     case 'effect':
       return choice([solution.effect], EFFECTS);
     case 'direction': {
       const speed = solution.speeds[setup.roles.driven];
-      return speed ? choice([directionOf(speed)], DIRECTIONS) : fault('no-output');
+      return speed ? choice([directionOf(speed)], DIRECTIONS) : refused('no-output');
     }
     case 'fastest': {
       const sizes = PORTS.map((p) => Math.abs(toNumber(solution.speeds[p] ?? fraction(0))));
-      if (PORTS.some((p) => solution.speeds[p] === null)) return fault('no-output');
+      if (PORTS.some((p) => solution.speeds[p] === null)) return refused('no-output');
       const most = Math.max(...sizes);
       const right = PORTS.filter((_p, k) => sizes[k]! > most * (1 - 1e-12));
       return choice(right.length === 3 ? ['all-same'] : right, [...PORTS, 'all-same']);
@@ -125,7 +122,7 @@ function choiceKey(question: ChoiceQuestion, setup: GearSetSetup): SetKeyResult 
       const right = bestFor(question.goal, setup.set);
       return right.length > 0
         ? choice(right, HELD_ARRANGEMENTS.map(arrangementKey))
-        : fault('goal-not-reached');
+        : refused('goal-not-reached');
     }
   }
 }
@@ -161,9 +158,9 @@ function bestFor(goal: Goal, set: PlanetarySet): string[] {
 }
 
 function rolesKey(setup: GearSetSetup): SetKeyResult {
-  if (setup.roles.reaction !== 'held') return fault('locked-has-no-roles');
+  if (setup.roles.reaction !== 'held') return refused('locked-has-no-roles');
   const target = solveSet(setup.set, setup.roles).ratio;
-  if (!target) return fault('no-output');
+  if (!target) return refused('no-output');
   const right = HELD_ARRANGEMENTS.filter((roles) => {
     const { ratio } = solveSet(setup.set, roles);
     return ratio !== null && equals(ratio, target);

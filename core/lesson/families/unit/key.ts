@@ -1,4 +1,4 @@
-import type { KeyResult } from '../../family';
+import { found, refused, type KeyResult } from '../../family';
 import {
   holdersOf,
   powerFlow,
@@ -48,21 +48,18 @@ export type UnitKeyFault =
 
 export type UnitKeyResult = KeyResult<UnitKey, UnitKeyFault>;
 
-const found = (key: UnitKey): UnitKeyResult => ({ ok: true, key });
-const fault = (code: UnitKeyFault): UnitKeyResult => ({ ok: false, fault: code });
-
 export function unitKey(question: UnitQuestion, unit: Unit): UnitKeyResult {
   switch (question.kind) {
     case 'fill-chart': {
       const ranges = question.ranges.map((id) => unit.ranges.find((r) => r.id === id));
-      if (ranges.length === 0) return fault('nothing-to-fill');
+      if (ranges.length === 0) return refused('nothing-to-fill');
       return ranges.every((r) => r !== undefined)
         ? found({ kind: 'fill-chart', ranges })
-        : fault('range-missing');
+        : refused('range-missing');
     }
     case 'row-outcome': {
       if (question.apply.some((id) => !unit.elements.some((e) => e.id === id)))
-        return fault('element-missing');
+        return refused('element-missing');
       const { outcome, ratio } = solveUnit(unit, question.apply, question.load);
       return found({ kind: 'row-outcome', outcome, ratio });
     }
@@ -78,21 +75,21 @@ function rangeKey(
   unit: Unit,
 ): UnitKeyResult {
   const range = unit.ranges.find((r) => r.id === question.range);
-  if (!range) return fault('range-missing');
+  if (!range) return refused('range-missing');
   const drive = solveUnit(unit, range.apply);
-  if (drive.outcome !== 'drives') return fault('range-does-not-drive');
+  if (drive.outcome !== 'drives') return refused('range-does-not-drive');
   switch (question.kind) {
     case 'trace-path': {
       const steps = powerSteps(unit, powerFlow(unit, drive));
       const members = shortestWay(steps, unit.input, unit.output);
-      return members ? found({ kind: 'trace-path', members, steps }) : fault('torque-open');
+      return members ? found({ kind: 'trace-path', members, steps }) : refused('torque-open');
     }
     case 'reaction': {
       const elements = holdersOf(unit, drive).map((h) => h.element);
       const shared = sharedGroups(unit, drive, elements);
       return elements.length > 0
         ? found({ kind: 'reaction', elements, shared })
-        : fault('nothing-holds');
+        : refused('nothing-holds');
     }
     case 'drive-or-coast': {
       const coast = solveUnit(unit, range.apply, 'coast');
