@@ -37,3 +37,18 @@ test('a class is laid out in one file; others may only place it within what is t
   const shared = [...owners].filter(([, files]) => files.size > 1);
   expect(shared.map(([name, files]) => [name, ...files])).toEqual([]);
 });
+
+test('a rule stands once in its file', () => {
+  for (const { file, text } of sheets) {
+    // Blocks within a media query are rules of their own.
+    const flat = text.replace(
+      /@(media|supports|container)[^{]*\{(?:[^{}]*\{[^{}]*\})*[^{}]*\}/g,
+      '',
+    );
+    const selectors = [...flat.matchAll(/([^{}]+)\{/g)].map((m) =>
+      m[1]!.trim().replace(/\s+/g, ' '),
+    );
+    const twice = selectors.filter((s, k) => selectors.indexOf(s) < k && !s.startsWith('@'));
+    expect([file, twice]).toEqual([file, []]);
+  }
+});
