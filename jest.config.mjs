@@ -2,7 +2,7 @@
 export default {
   roots: ['<rootDir>/core', '<rootDir>/web', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/demo'],
   testMatch: ['**/*.test.ts'],
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/testEnvironment.mjs',
   // Both cores: the runner would leave one idle.
   maxWorkers: 2,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

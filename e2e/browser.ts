@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -78,7 +78,7 @@ export async function openBrowser({
   const profile = given ?? mkdtempSync(path.join(tmpdir(), 'e2e-chromium-'));
   const downloads = path.join(profile, 'downloads');
   const options = new chrome.Options();
-  options.setChromeBinaryPath(process.env['CHROMIUM'] ?? '/usr/bin/chromium');
+  options.setChromeBinaryPath(process.env['CHROMIUM'] ?? path.resolve('scripts/chromium.sh'));
   options.addArguments(
     '--headless=new',
     '--no-sandbox',
@@ -117,6 +117,8 @@ export async function openBrowser({
     .setChromeService(service)
     .build();
   const devtools = driver as unknown as chrome.Driver;
+  mkdirSync(downloads, { recursive: true });
+  await devtools.setDownloadPath(downloads);
 
   const viewport = (width: number, height: number) =>
     devtools.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
