@@ -1,12 +1,5 @@
 import { z } from 'zod';
-import {
-  CONFIDENCES,
-  DIRECTIONS,
-  MISCONCEPTIONS,
-  SKETCH_AT,
-  WAYS,
-  type UnreadAnswer,
-} from '../lesson';
+import { CONFIDENCES, DIRECTIONS, SKETCH_AT, WAYS, type UnreadAnswer } from '../lesson';
 import { clutchAnswers } from './clutchParts';
 import { faultAnswers } from './faultParts';
 import { converterSetting } from './converterSetting';
@@ -79,7 +72,8 @@ export const attemptV1 = z.strictObject({
         confidence: z.enum(CONFIDENCES),
         at: timestamp,
         score: z.number().min(0).max(1),
-        misconception: z.exactOptional(z.enum(MISCONCEPTIONS)),
+        // Said when it was answered, by name; every reader works it out again.
+        misconception: z.exactOptional(z.string().max(80)),
       }),
     )
     .max(MOST_ANSWERS),

@@ -29,9 +29,7 @@ export function classBookCsv(lessonTitle: string, book: ClassBook, words: CsvWor
               cell.answer.confidence,
               cell.setAside
                 ? words.setAside(cell.setAside)
-                : cell.misconception
-                  ? words.misconception(cell.misconception)
-                  : '',
+                : (cell.why?.named ?? []).map((n) => words.misconception(n.slip)).join(' / '),
               String(cell.practice),
               cell.answer.at,
             ],

@@ -1,6 +1,8 @@
-import type { Family, GradedPart, Judged, KeyResult } from './family';
+import { scored, type Asked, type Family, type GradedPart, type KeyResult } from './family';
+import { onlyTrue, recognise, type Thought, type Why } from './learners';
 import {
   familyNamed,
+  type AnyClaim,
   type AnyFault,
   type AnyKey,
   type AnyPart,
@@ -17,7 +19,7 @@ export interface Assessment {
   /** 0 to 1; parts count alike, but where a family weighs them. */
   readonly score: number;
   readonly parts: readonly GradedPart<AnyPart>[];
-  readonly misconception: Misconception | null;
+  readonly why: Why<Misconception, AnyClaim>;
 }
 
 export type AssessResult =
@@ -60,7 +62,7 @@ export function graderOf(
 
 /** The same where the family is at hand: a screen that asks of one family loads no other. */
 export function graderIn(
-  family: Pick<Family<AnyTypes>, 'judge' | 'fits'>,
+  family: Pick<Family<AnyTypes>, 'judge' | 'fits' | 'reasons'>,
   question: Question,
   subject: Subject,
   result: KeyResult<AnyKey, AnyFault>,
@@ -75,19 +77,30 @@ export function graderIn(
     grade: (answer) => {
       if (answer.kind !== question.kind)
         throw new Error(`graderIn: expected "${question.kind}", got "${answer.kind}"`);
-      return assessed(family.judge[question.kind](asked(answer)));
+      const { parts, score } = scored(family.judge[question.kind](asked(answer)));
+      return { parts, score, why: whyOf(family, asked(answer), score === 1) };
     },
   };
 }
 
-/** What was judged, with its score; a right answer has no misconception. */
-export function assessed({
-  parts,
-  misconception,
-  score,
-}: Judged<AnyPart, Misconception>): Assessment {
-  const share = score ?? parts.filter((p) => p.right).length / parts.length;
-  return { score: share, parts, misconception: share === 1 ? null : misconception };
+/** How a right answer comes about; of a wrong one also the ways of thinking that give it. */
+function whyOf(
+  { reasons }: Pick<Family<AnyTypes>, 'reasons'>,
+  asked: Asked<AnyTypes, Question['kind']>,
+  right: boolean,
+): Assessment['why'] {
+  const { kind } = asked.question;
+  const holds = (claim: AnyClaim) => reasons.holds(claim, asked);
+  const same = reasons.same[kind] as (a: typeof asked, other: Answer) => boolean;
+  const facts = onlyTrue(reasons.facts[kind](asked as never), holds);
+  if (right) return { named: [], facts };
+  const thoughts = reasons.thoughts[kind](asked as never) as readonly Thought<
+    Answer,
+    Misconception,
+    AnyClaim
+  >[];
+  const named = recognise(thoughts, asked.answer, (t) => same(asked, t.answer), holds);
+  return { named, facts };
 }
 
 /** @throws Error when the answer or the subject does not fit the question */

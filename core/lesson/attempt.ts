@@ -1,6 +1,5 @@
 import { stringify } from 'safe-stable-stringify';
 import type { GearSetSetup } from '../geartrain';
-import type { Misconception } from './misconceptions';
 import type { Answer, Confidence } from './question';
 
 /**
@@ -51,7 +50,7 @@ export interface AttemptAnswer {
   at: string;
   /** 0 to 1, as graded when it was committed. */
   score: number;
-  misconception?: Misconception;
+  misconception?: string;
 }
 
 /**

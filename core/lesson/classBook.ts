@@ -43,7 +43,8 @@ export interface ClassCell {
   /** Graded from the model now; `null` where the answer is set aside. */
   readonly score: number | null;
   readonly setAside: SetAside | null;
-  readonly misconception: Misconception | null;
+  /** The ways of thinking that give this answer: none, one, or two between which nothing decides. */
+  readonly why: Assessment['why'] | null;
   /** The file states another score than the model gives. */
   readonly differs: boolean;
   /** Later rounds with other teeth. */
@@ -53,7 +54,7 @@ export interface ClassCell {
 export interface QuestionTally {
   readonly answered: number;
   readonly meanScore: number | null;
-  /** Most frequent first. */
+  /** Most frequent first; of two ways of thinking that explain an answer each counts half. */
   readonly misconceptions: readonly { readonly code: Misconception; readonly count: number }[];
 }
 
@@ -208,16 +209,16 @@ function cellOf(attempt: Attempt, id: string, about: Answered | undefined): Clas
     ...cell,
     score: null,
     setAside,
-    misconception: null,
+    why: null,
     differs: false,
   });
   if (answer.answer.kind !== question.kind) return aside('misfit');
   if (!grader.ok) return aside('ungraded');
   if (subject?.kind === 'gear-set' && !sameSetup(answer, subject)) return aside('other-setup');
   if (!grader.fits(answer.answer)) return aside('misfit');
-  const { score, misconception } = grader.grade(answer.answer);
+  const { score, why } = grader.grade(answer.answer);
   const differs = Math.abs(score - answer.score) > 1e-6;
-  return { ...cell, score, setAside: null, misconception, differs };
+  return { ...cell, score, setAside: null, why, differs };
 }
 
 /** Key order does not count: a file may have been written by something else. */
@@ -229,8 +230,9 @@ const sameSetup = (
 function tally(cells: readonly (ClassCell | null)[]): QuestionTally {
   const given = cells.filter((c) => c !== null).filter((c) => c.score !== null);
   const counts = new Map<Misconception, number>();
-  for (const { misconception } of given)
-    if (misconception) counts.set(misconception, (counts.get(misconception) ?? 0) + 1);
+  for (const { why } of given)
+    for (const { slip } of why?.named ?? [])
+      counts.set(slip, (counts.get(slip) ?? 0) + 1 / why!.named.length);
   const misconceptions = [...counts]
     .map(([code, count]) => ({ code, count }))
     .sort((a, b) => b.count - a.count);

@@ -1,3 +1,4 @@
+import type { ClaimBase, Thought } from './learners';
 import type { Lesson } from './lesson';
 import type { VariantSeed } from './seed';
 
@@ -11,6 +12,33 @@ export interface Family<T extends FamilyTypes> {
   readonly judge: { readonly [K in T['question']['kind']]: Judge<T, K> };
   /** Whether the question can have been answered so at all: nothing named that it does not offer. */
   readonly fits: { readonly [K in T['question']['kind']]: Fits<T, K> };
+  readonly reasons: Reasons<T>;
+}
+
+/** What can be said of an answer to a question of one family. */
+export interface Reasons<T extends FamilyTypes> {
+  /** What students who think thus answer; for each kind, every usual way to get it wrong. */
+  readonly thoughts: {
+    readonly [K in T['question']['kind']]: (
+      asked: Omit<Asked<T, K>, 'answer'>,
+    ) => readonly Thought<Of<T['answer'], K>, T['slip'], T['claim']>[];
+  };
+  /** Two answers that are the same: numbers to the tolerance. */
+  readonly same: {
+    readonly [K in T['question']['kind']]: (
+      asked: Asked<T, K>,
+      other: Of<T['answer'], K>,
+    ) => boolean;
+  };
+  /** How the right answer comes about. */
+  readonly facts: {
+    readonly [K in T['question']['kind']]: (asked: Asked<T, K>) => readonly T['claim'][];
+  };
+  /** Asks the model, not the key, whether a claim is so. */
+  holds(
+    claim: T['claim'],
+    about: Pick<Asked<T, T['question']['kind']>, 'question' | 'subject'>,
+  ): boolean;
 }
 
 /** What questions of one family are about; apart from the rest, since it takes next to nothing to load. */
@@ -34,6 +62,8 @@ export interface FamilyTypes {
   part: string;
   /** A usual way to get it wrong. */
   slip: string;
+  /** A fact about a question. */
+  claim: ClaimBase;
 }
 
 export type Of<T extends { kind: string }, K> = Extract<T, { kind: K }>;
@@ -45,7 +75,7 @@ export interface Asked<T extends FamilyTypes, K> {
   readonly key: T['key'];
   readonly answer: Of<T['answer'], K>;
 }
-type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part'], T['slip']>;
+type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part']>;
 type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 
 export type KeyResult<K, F extends string> =
@@ -54,13 +84,18 @@ export type KeyResult<K, F extends string> =
 export const found = <K>(key: K) => ({ ok: true, key }) as const;
 export const refused = <F extends string>(fault: F) => ({ ok: false, fault }) as const;
 
-/** How an answer compares with the key, part by part, and what explains a wrong one. */
-export interface Judged<P extends string, S extends string> {
+/** How an answer compares with the key, part by part. */
+export interface Judged<P extends string> {
   readonly parts: readonly GradedPart<P>[];
-  readonly misconception: S | null;
   /** 0 to 1, where the parts do not count alike. */
   readonly score?: number;
 }
+
+/** The score of what was judged: parts count alike, but where a family weighs them. */
+export const scored = <P extends string>({ parts, score }: Judged<P>) => ({
+  parts,
+  score: score ?? parts.filter((p) => p.right).length / parts.length,
+});
 
 export interface GradedPart<P extends string> {
   readonly part: P;

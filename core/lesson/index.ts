@@ -86,9 +86,11 @@ export {
   type UnitQuestion,
 } from './families/unit/kinds';
 export { rowsAlike, unitKey } from './families/unit/key';
-export { assess, assessed, graderIn, graderOf, keyFor, type Assessment } from './assess';
+export { assess, graderIn, graderOf, keyFor, type Assessment } from './assess';
 export {
+  type AnyClaim,
   type AnyFault,
+  type ClaimOf,
   type AnyKey,
   type AnyPart,
   type AnyTypes,
@@ -103,6 +105,7 @@ export { missingFault, subjectFor } from './families/subjects';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';
+export { diagnosisAssessed } from './families/fault/reasons';
 export { GEAR_SET_FAMILY } from './families/gear-set/family';
 export { UNIT_FAMILY } from './families/unit/family';
 export type { Family, GradedPart, KeyResult } from './family';
@@ -113,7 +116,8 @@ export { FAULT_SLIPS } from './families/fault/slips';
 export { SET_SLIPS } from './families/gear-set/slips';
 export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
-export { believedNumbers } from './families/gear-set/misread';
+export type { Named, Why } from './learners';
+export { FORMS } from './families/gear-set/claims';
 export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';
 export {

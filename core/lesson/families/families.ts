@@ -40,6 +40,8 @@ export type AnyFault = TypesOf[FamilyName]['fault'];
 export type PartOf<F extends FamilyName> = TypesOf[F]['part'];
 export type AnyPart = PartOf<FamilyName>;
 export type SlipOf<F extends FamilyName> = TypesOf[F]['slip'];
+export type ClaimOf<F extends FamilyName> = TypesOf[F]['claim'];
+export type AnyClaim = ClaimOf<FamilyName>;
 
 /** The row of a family whose types are not known here: question, subject, key and answer must be of that family. */
 export const familyNamed = (name: FamilyName): Family<AnyTypes> =>
@@ -53,4 +55,5 @@ export interface AnyTypes extends FamilyTypes {
   fault: AnyFault;
   part: AnyPart;
   slip: SlipOf<FamilyName>;
+  claim: AnyClaim;
 }

@@ -1,13 +1,15 @@
 import { adjustmentsOf, NOISE_TESTS, selectiveChoices } from '../../../clutch';
 import { FEET_AT } from '../../../shift';
 import { allOf, among, ids, type Family } from '../../family';
-import { judge, SAME_PART } from './grade';
-import { clutchKey } from './key';
+import { judge } from './grade';
+import { reasons } from './reasons';
+import { clutchKey, SAME_PART } from './key';
 import type { ClutchTypes } from './types';
 
 export const CLUTCH_FAMILY: Family<ClutchTypes> = {
   key: (question, { rig }) => clutchKey(question, rig),
   judge,
+  reasons,
   fits: {
     'set-free-play': ({ answer: { forkRod, turnbuckle } }) =>
       [forkRod, turnbuckle].every(Number.isFinite),

@@ -1,18 +1,11 @@
-import type { ClutchSlip } from './slips';
 import {
   AS_BUILT,
-  bearingRuns,
   linkageVerdicts,
-  NOISE_TESTS,
   orderWorks,
-  packTorque,
-  selectiveNow,
-  gaugeReading,
-  upgraded,
   type Adjustment,
   type Clutch,
 } from '../../../clutch';
-import { fittedPack, handedOut, runStart, startJudged, type ClutchKey } from './key';
+import { handedOut, runStart, SAME_PART, startJudged, type ClutchKey } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
 import {
   keyAs,
@@ -25,7 +18,7 @@ import { within } from '../../questionParts';
 import type { ClutchPart, ClutchTypes } from './types';
 import { misadjusted } from './setup';
 
-type Judged = JudgedAs<ClutchPart, ClutchSlip>;
+type Judged = JudgedAs<ClutchPart>;
 type ClutchGradedPart = GradedPart<ClutchPart>;
 
 function playSet(
@@ -43,47 +36,23 @@ function playSet(
     ...(clutch.linkage.overCentre ? [{ part: 'centre' as const, right: centre }] : []),
     { part: 'gap', right: !out.includes('drags') && !out.includes('gap-small') },
   ];
-  const code: ClutchSlip | null =
-    play && !centre
-      ? 'play-at-the-turnbuckle'
-      : out.includes('play-short')
-        ? 'play-is-slack'
-        : out.includes('play-long')
-          ? 'more-play-is-safer'
-          : null;
-  return { parts, misconception: code };
+  return { parts };
 }
 
 function held(
   question: Of<ClutchQuestion, 'will-it-hold'>,
-  { unit }: ClutchRig,
   key: ClutchKey,
   answer: Of<ClutchAnswer, 'will-it-hold'>,
 ): Judged {
-  if (key.kind === 'slips-first') {
-    const right = answer.range === key.range;
-    const lowest = unit?.ranges.find((r) => r.id === answer.range)?.gear === '1';
-    return {
-      parts: [{ part: 'gear', right }],
-      misconception: !right && lowest ? 'slips-low-first' : null,
-    };
-  }
-  const { value, asNew, holds } = keyAs(key, 'will-it-hold');
-  const near = (wanted: number) =>
-    answer.value !== undefined && within(question.tolerance, wanted, answer.value);
-  const code: ClutchSlip | null = near(value / 2)
-    ? 'counts-one-face'
-    : near(asNew) && !near(value)
-      ? 'wear-changes-nothing'
-      : answer.holds === false && holds && value > asNew
-        ? 'wear-only-weakens'
-        : null;
+  if (key.kind === 'slips-first')
+    return { parts: [{ part: 'gear', right: answer.range === key.range }] };
+  const { value, holds } = keyAs(key, 'will-it-hold');
+  const near = answer.value !== undefined && within(question.tolerance, value, answer.value);
   return {
     parts: [
       { part: 'holds', right: answer.holds === holds },
-      { part: 'value', right: near(value) },
+      { part: 'value', right: near },
     ],
-    misconception: code,
   };
 }
 
@@ -99,24 +68,12 @@ function ordered(clutch: Clutch, order: readonly string[]): Judged {
       { part: 'order-works', right: works },
       { part: 'check-last', right: last },
     ],
-    misconception: works ? (last ? null : 'checks-too-early') : 'fork-rod-first',
   };
 }
 
-function listened(
-  { first, second }: Of<ClutchQuestion, 'noise-test'>,
-  { clutch, engine }: ClutchRig,
-  key: ClutchKey,
-  chosen: string,
-): Judged {
-  const right = key.kind === 'noise-test' && key.right.includes(chosen);
-  const test = NOISE_TESTS.find((n) => n.id === chosen);
-  const runs = test ? bearingRuns(clutch!, AS_BUILT, test, engine!.idleRpm) : [];
-  const turning = runs.filter((r) => r.turns && [first, second].includes(r.bearing)).length;
-  const code: ClutchSlip | null =
-    turning === 2 ? 'both-turn' : turning === 0 ? 'neither-turns' : null;
-  return { parts: [{ part: 'test', right }], misconception: code };
-}
+const listened = (key: Of<ClutchKey, 'noise-test'>, chosen: string): Judged => ({
+  parts: [{ part: 'test', right: key.right.includes(chosen) }],
+});
 
 function started(
   question: Of<ClutchQuestion, 'draw-start'>,
@@ -125,13 +82,6 @@ function started(
 ): Judged {
   const summary = runStart(question, rig, answer)!;
   const { runs, started: off, stays, cool } = startJudged(summary, question.heat);
-  const code: ClutchSlip | null = !runs
-    ? 'dumps-the-clutch'
-    : !cool
-      ? 'slips-to-be-gentle'
-      : !stays
-        ? 'rolls-before-it-bites'
-        : null;
   return {
     parts: [
       { part: 'runs', right: runs },
@@ -139,67 +89,42 @@ function started(
       { part: 'stays', right: stays },
       { part: 'cool', right: cool },
     ],
-    misconception: code,
   };
 }
 
-function selected(
-  question: Of<ClutchQuestion, 'choose-selective'>,
-  { pack }: ClutchRig,
-  key: ClutchKey,
+const selected = (
+  key: Of<ClutchKey, 'choose-selective'>,
   { thickness }: Of<ClutchAnswer, 'choose-selective'>,
-): Judged {
-  const right =
-    key.kind === 'choose-selective' &&
-    key.right.some((c) => Math.abs(c.thickness - thickness) < SAME_PART);
-  const now = fittedPack(pack!, question);
-  const clearance = gaugeReading(now);
-  const wider = thickness > selectiveNow(now);
-  const wrongWay =
-    (clearance < now.clearance[0] && wider) || (clearance > now.clearance[1] && !wider);
-  return {
-    parts: [{ part: 'thickness', right }],
-    misconception: wrongWay ? 'thicker-gives-more-clearance' : null,
-  };
-}
-
-/** m within which two thicknesses are the same part. */
-export const SAME_PART = 1e-6;
+): Judged => ({
+  parts: [
+    {
+      part: 'thickness',
+      right: key.right.some((c) => Math.abs(c.thickness - thickness) < SAME_PART),
+    },
+  ],
+});
 
 function upgradedTo(
-  { upgrade, load, tolerance }: Of<ClutchQuestion, 'upgrade-limit'>,
-  { pack }: ClutchRig,
+  { tolerance }: Of<ClutchQuestion, 'upgrade-limit'>,
   key: ClutchKey,
   answer: Of<ClutchAnswer, 'upgrade-limit'>,
 ): Judged {
   if (key.kind === 'upgrade-limit') {
     const right = answer.limit !== undefined && key.limits.includes(answer.limit);
-    const free = !right && answer.limit === 'none';
-    return { parts: [{ part: 'limit', right }], misconception: free ? 'upgrades-are-free' : null };
+    return { parts: [{ part: 'limit', right }] };
   }
   const { value } = keyAs(key, 'carried');
-  const near = (wanted: number) =>
-    answer.value !== undefined && within(tolerance, wanted, answer.value);
-  const before = packTorque(pack!, pack!.pressure);
-  const after = upgraded(pack!, upgrade);
-  const now = packTorque(after, after.pressure);
-  const more = near(now) || near((load * now) / before);
-  return {
-    parts: [{ part: 'value', right: near(value) }],
-    misconception: more && !near(value) ? 'more-plates-carry-more' : null,
-  };
+  const right = answer.value !== undefined && within(tolerance, value, answer.value);
+  return { parts: [{ part: 'value', right }] };
 }
 
 export const judge: Family<ClutchTypes>['judge'] = {
   'set-free-play': ({ question, subject, answer }) =>
     playSet(question, subject.rig.clutch!, answer),
-  'will-it-hold': ({ question, subject, key, answer }) => held(question, subject.rig, key, answer),
+  'will-it-hold': ({ question, key, answer }) => held(question, key, answer),
   'adjust-order': ({ subject, answer }) => ordered(subject.rig.clutch!, answer.order),
-  'noise-test': ({ question, subject, key, answer }) =>
-    listened(question, subject.rig, key, answer.test),
+  'noise-test': ({ key, answer }) => listened(keyAs(key, 'noise-test'), answer.test),
   'draw-start': ({ question, subject, answer }) => started(question, subject.rig, answer),
-  'choose-selective': ({ question, subject, key, answer }) =>
-    selected(question, subject.rig, key, answer),
-  'upgrade-limit': ({ question, subject, key, answer }) =>
-    upgradedTo(question, subject.rig, key, answer),
+  'choose-selective': ({ key, answer }) => selected(keyAs(key, 'choose-selective'), answer),
+  'upgrade-limit': ({ question, key, answer }) => upgradedTo(question, key, answer),
 };

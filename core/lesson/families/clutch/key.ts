@@ -123,6 +123,16 @@ export function clutchKey(question: ClutchQuestion, rig: ClutchRig): ClutchKeyRe
   }
 }
 
+/** How a linkage that is out in every way stands after these adjustments, in their order. */
+export const afterSteps = (clutch: Clutch, steps: readonly Adjustment[]): ClutchState =>
+  steps.reduce<ClutchState>(
+    (state, step) => adjusted(clutch, state, step),
+    misadjusted(clutch, AS_BUILT),
+  );
+
+/** m within which two thicknesses are the same part. */
+export const SAME_PART = 1e-6;
+
 /** The linkage as a set-free-play question hands it out. */
 export const handedOut = (clutch: Clutch, wear: number): ClutchState =>
   misadjusted(clutch, worn(clutch, AS_BUILT, wear));

@@ -1,12 +1,21 @@
-/** What learners get wrong about a clutch or a pack: each is recognised by the answer that gives it away. */
+/** What learners get wrong about a clutch or a pack: each is a way of thinking that `reasons.ts` follows to its answer. */
 export const CLUTCH_SLIPS = [
   'play-at-the-turnbuckle',
+  'turnbuckle-forgotten',
+  'rod-forgotten',
   'play-is-slack',
   'more-play-is-safer',
   'slips-low-first',
+  'slips-in-another-first',
   'counts-one-face',
+  'counts-faces-twice',
   'wear-changes-nothing',
   'wear-only-weakens',
+  'oil-left-out',
+  'asked-for-held',
+  'compares-the-wrong-way',
+  'decimal-place',
+  'near-miss',
   'fork-rod-first',
   'checks-too-early',
   'both-turn',
@@ -15,7 +24,10 @@ export const CLUTCH_SLIPS = [
   'slips-to-be-gentle',
   'rolls-before-it-bites',
   'thicker-gives-more-clearance',
+  'keeps-what-is-in',
+  'right-way-wrong-part',
   'upgrades-are-free',
+  'another-limit',
   'more-plates-carry-more',
 ] as const;
 export type ClutchSlip = (typeof CLUTCH_SLIPS)[number];

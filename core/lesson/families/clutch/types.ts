@@ -1,3 +1,4 @@
+import type { ClutchClaim } from './claims';
 import type { ClutchSlip } from './slips';
 import type { ClutchKey, ClutchKeyFault } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
@@ -28,4 +29,5 @@ export interface ClutchTypes {
   fault: ClutchKeyFault;
   part: ClutchPart;
   slip: ClutchSlip;
+  claim: ClutchClaim;
 }

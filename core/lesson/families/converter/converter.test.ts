@@ -1,3 +1,4 @@
+import { marked } from '../../tests/marked';
 import {
   characteristicOf,
   engineModel,
@@ -40,7 +41,7 @@ const question = <K extends ConverterQuestion['kind']>(
 const graded = (q: ConverterQuestion, answer: ConverterAnswer) => {
   const result = assess(q, { kind: 'converter', rig }, answer);
   if (!result.ok) throw new Error(result.fault);
-  return result.grade;
+  return marked(result.grade);
 };
 const keyOf = (q: ConverterQuestion) => {
   const result = converterKey(q, rig);
@@ -288,7 +289,7 @@ test('the class book grades converter answers again from the model, and marks a 
   }));
   const book = classBook(lesson, attempts);
   const cells = book.rows.map((r) => r.cells[0]!);
-  expect(cells.map((c) => [c.score, c.differs, c.misconception])).toEqual([
+  expect(cells.map((c) => [c.score, c.differs, c.why?.named[0]?.slip ?? null])).toEqual([
     [1, false, null],
     [0, true, 'stall-at-governor-expected'],
   ]);

@@ -1,5 +1,6 @@
 import { allOf, keyAs, type Family } from '../../family';
 import { judge } from './grade';
+import { reasons } from './reasons';
 import { converterKey } from './key';
 import { SKETCH_AT } from './kinds';
 import type { ConverterTypes } from './types';
@@ -7,6 +8,7 @@ import type { ConverterTypes } from './types';
 export const CONVERTER_FAMILY: Family<ConverterTypes> = {
   key: (question, { rig }) => converterKey(question, rig),
   judge,
+  reasons,
   fits: {
     operate: ({ answer: { throttle, turbineRpm } }) =>
       [throttle, turbineRpm].every(Number.isFinite),

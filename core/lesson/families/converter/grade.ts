@@ -1,5 +1,4 @@
-import type { ConverterSlip } from './slips';
-import { characteristicOf, engineModel, matchEngine } from '../../../converter';
+import { characteristicOf, engineModel } from '../../../converter';
 import { monotoneCurve } from '../../../numerics';
 import {
   keyAs,
@@ -10,7 +9,7 @@ import {
 } from '../../family';
 import { within } from '../../questionParts';
 import type { ConverterPart, ConverterTypes } from './types';
-import { measured, type ConverterKey } from './key';
+import { measured, TOGETHER, type ConverterKey } from './key';
 import {
   SKETCH_AT,
   type ConverterAnswer,
@@ -21,7 +20,7 @@ import {
   type SketchQuestion,
 } from './kinds';
 
-type Judged = JudgedAs<ConverterPart, ConverterSlip>;
+type Judged = JudgedAs<ConverterPart>;
 type ConverterGradedPart = GradedPart<ConverterPart>;
 
 function operated(
@@ -35,41 +34,12 @@ function operated(
   };
   const value = measured(question.measure, models, answer, rig.converter.lockUpCapacity ?? 0);
   const right = value !== null && within(question.tolerance, question.target, value);
-  const multiplies = question.measure === 'torque-ratio' && question.target > 1.05;
-  const coupled = value !== null && multiplies && value < 1.02;
-  return {
-    parts: [{ part: 'reading', right }],
-    misconception: coupled
-      ? answer.lockUp
-        ? 'lock-up-multiplies'
-        : 'multiplies-at-road-speed'
-      : null,
-  };
+  return { parts: [{ part: 'reading', right }] };
 }
 
-function read(
-  question: ReadMatchQuestion,
-  rig: ConverterRig,
-  right: number,
-  given: number,
-): Judged {
-  const near = (wanted: number) => within(question.tolerance, wanted, given);
-  const match = matchEngine(
-    engineModel(rig.engine),
-    characteristicOf(rig.converter)!,
-    question.throttle,
-    question.turbineRpm,
-  );
-  const code: ConverterSlip | null =
-    question.ask === 'turbine-torque' && near(match.engineNm)
-      ? 'engine-torque-for-turbine'
-      : question.ask === 'engine-speed' && near(match.turbineRpm)
-        ? 'no-slip-expected'
-        : question.ask === 'stall-speed' && near(rig.engine.governedRpm)
-          ? 'stall-at-governor-expected'
-          : null;
-  return { parts: [{ part: 'value', right: near(right) }], misconception: code };
-}
+const read = (question: ReadMatchQuestion, right: number, given: number): Judged => ({
+  parts: [{ part: 'value', right: within(question.tolerance, right, given) }],
+});
 
 /** Speed ratio within which the crossing of a sketch has to lie. */
 const CROSSING_NEAR = 0.1;
@@ -104,49 +74,19 @@ function sketched(
     { part: 'crossing', right: Math.abs(crossing(at) - crossing(drawn.at)) <= CROSSING_NEAR },
     { part: 'area', right: area <= off },
   ];
-  return { parts, misconception: sketchMisread(curve, drawn.at) };
+  return { parts };
 }
 
-function sketchMisread(curve: string, drawn: (sr: number) => number): ConverterSlip | null {
-  if (curve === 'torque-ratio') {
-    if (drawn(1) > 1.15) return 'multiplies-at-road-speed';
-    if (drawn(0) < 1.15) return 'no-multiplication-at-stall';
-  }
-  return curve === 'efficiency' && drawn(0) > 0.15 ? 'efficient-at-stall' : null;
-}
-
-function predicted(
-  { of, change, tolerance }: PredictChangeQuestion,
+const predicted = (
+  { tolerance }: PredictChangeQuestion,
   key: Of<ConverterKey, 'predict-change'>,
   answer: Of<ConverterAnswer, 'predict-change'>,
-): Judged {
-  const parts: ConverterGradedPart[] = [
+): Judged => ({
+  parts: [
     { part: 'way', right: answer.way === key.way },
     { part: 'value', right: within(tolerance, key.after, answer.value) },
-  ];
-  if (answer.way === key.way) return { parts, misconception: null };
-  return { parts, misconception: wrongWay(of, change, key.way) };
-}
-
-function wrongWay(
-  of: PredictChangeQuestion['of'],
-  change: PredictChangeQuestion['change'],
-  right: string,
-): ConverterSlip | null {
-  if (change.kind === 'stator') {
-    const seized = change.fault === 'seized';
-    if (of === 'stall-speed')
-      return seized ? 'seized-shows-at-stall' : 'slipping-stator-stalls-higher';
-    if (of === 'top-speed') return seized ? 'seized-spares-top-speed' : null;
-    return seized ? null : 'launches-without-stator';
-  }
-  if (of !== 'stall-speed') return null;
-  if (change.kind === 'size') return 'size-the-wrong-way';
-  return right === 'down' ? 'weak-engine-stalls-higher' : null;
-}
-
-/** Events closer than this happen together: either order is right, s. */
-const TOGETHER = 0.05;
+  ],
+});
 
 function ordered({ events }: Of<ConverterKey, 'launch-order'>, order: readonly string[]): Judged {
   const rank = (name: string) => order.indexOf(name);
@@ -160,26 +100,13 @@ function ordered({ events }: Of<ConverterKey, 'launch-order'>, order: readonly s
       of: [before.name, name],
     };
   });
-  const first = (a: string, b: string) => rank(a) >= 0 && rank(b) >= 0 && rank(a) < rank(b);
-  const happensLater = (a: string, b: string) => {
-    const time = (name: string) => events.find((e) => e.name === name)?.time ?? Infinity;
-    return time(a) > time(b) + TOGETHER;
-  };
-  const code: ConverterSlip | null =
-    first('stator-lets-go', 'moves') && happensLater('stator-lets-go', 'moves')
-      ? 'stator-lets-go-at-once'
-      : first('stator-lets-go', 'pulls-most') && happensLater('stator-lets-go', 'pulls-most')
-        ? 'pulls-most-when-coupled'
-        : first('lock-up', 'stator-lets-go') && happensLater('lock-up', 'stator-lets-go')
-          ? 'locks-while-it-multiplies'
-          : null;
-  return { parts, misconception: code };
+  return { parts };
 }
 
 export const judge: Family<ConverterTypes>['judge'] = {
   operate: ({ question, subject, answer }) => operated(question, subject.rig, answer),
-  'read-match': ({ question, subject, key, answer }) =>
-    read(question, subject.rig, keyAs(key, 'read-match').value, answer.value),
+  'read-match': ({ question, key, answer }) =>
+    read(question, keyAs(key, 'read-match').value, answer.value),
   'sketch-curve': ({ question, key, answer }) =>
     sketched(question, keyAs(key, 'sketch-curve'), answer.values),
   'predict-change': ({ question, key, answer }) =>

@@ -87,7 +87,7 @@ export function converterKey(question: ConverterQuestion, rig: ConverterRig): Co
     case 'read-match':
       return found({ kind: 'read-match', value: readValue(question, engine, converter) });
     case 'sketch-curve': {
-      const at = sketchedCurve(question.curve, converter);
+      const at = (speedRatio: number) => curveAt(question.curve, converter, speedRatio);
       const most = Math.max(...Array.from({ length: 21 }, (_, k) => at(k / 20)));
       return found({ kind: 'sketch-curve', at, most });
     }
@@ -167,6 +167,10 @@ function exampleFor(
 const snapped = (value: number, step: number): number =>
   Number((Math.round(value / step) * step).toFixed(6));
 
+/** The number that a question reads off. */
+export const askedReading = (question: ReadMatchQuestion, rig: ConverterRig): number =>
+  readValue(question, engineModel(rig.engine), characteristicOf(rig.converter)!);
+
 function readValue(
   { ask, throttle, turbineRpm }: ReadMatchQuestion,
   engine: EngineModel,
@@ -180,14 +184,14 @@ function readValue(
 }
 
 /** Capacity is drawn as the torque taken at one speed over that at stall. */
-function sketchedCurve(curve: Sketched, converter: Characteristic): (speedRatio: number) => number {
-  const stall = converter.at(0).coefficient;
+export function curveAt(curve: Sketched, converter: Characteristic, speedRatio: number): number {
+  const point = converter.at(speedRatio);
   const of: Record<Sketched, (p: ConverterPoint) => number> = {
     'torque-ratio': (p) => p.torqueRatio,
     efficiency: (p) => p.efficiency,
-    capacity: (p) => p.coefficient / stall,
+    capacity: (p) => p.coefficient / converter.at(0).coefficient,
   };
-  return (speedRatio) => of[curve](converter.at(speedRatio));
+  return of[curve](point);
 }
 
 /** The pair with a change in it; `null` for a stator fault on a table. */
@@ -234,12 +238,36 @@ function changeKey(question: PredictChangeQuestion, rig: ConverterRig): Converte
     if (!rig.vehicle) return refused('vehicle-missing');
     if (!rig.unit || forwardRatios(rig.unit).length === 0) return refused('gears-missing');
   }
-  const [sound, changed] = [NO_CHANGE, change].map((c) => changedPair(c, rig));
-  if (!sound || !changed) return refused('table-without-stator');
-  const [before, after] = [sound, changed].map((pair) => changedValue(of, pair, rig));
-  if (typeof before !== 'number' || typeof after !== 'number') return refused('target-not-reached');
-  return found({ kind: 'predict-change', before, after, way: wayOf(before, after) });
+  if (!changedPair(change, rig)) return refused('table-without-stator');
+  const now = changedNumbers(question, rig);
+  return now
+    ? found({ kind: 'predict-change', ...now, way: wayOf(now.before, now.after) })
+    : refused('target-not-reached');
 }
+
+/** A run of a question about a rig: key and reasons ask for the same one. */
+function onceFor<T>() {
+  const known = new WeakMap<ConverterRig, Map<string, T>>();
+  return (question: ConverterQuestion, rig: ConverterRig, run: () => T): T => {
+    const runs = known.get(rig) ?? new Map<string, T>();
+    known.set(rig, runs);
+    const name = JSON.stringify(question);
+    const result = runs.has(name) ? runs.get(name)! : run();
+    runs.set(name, result);
+    return result;
+  };
+}
+
+const changesOnce = onceFor<{ before: number; after: number } | null>();
+
+/** What is asked, before and after the change; `null` where it is not reached. */
+export const changedNumbers = (question: PredictChangeQuestion, rig: ConverterRig) =>
+  changesOnce(question, rig, () => {
+    const [sound, changed] = [NO_CHANGE, question.change].map((c) => changedPair(c, rig));
+    if (!sound || !changed) return null;
+    const [before, after] = [sound, changed].map((pair) => changedValue(question.of, pair, rig));
+    return typeof before === 'number' && typeof after === 'number' ? { before, after } : null;
+  });
 
 const NO_CHANGE: StallChange = { kind: 'engine', share: 1 };
 
@@ -270,20 +298,31 @@ const launched = (
 
 /** What happens in a launch, each thing once, in order. */
 function launchKey(question: LaunchOrderQuestion, rig: ConverterRig): ConverterKeyResult {
-  const { vehicle, unit, engine, converter } = rig;
-  if (!vehicle) return refused('vehicle-missing');
-  const gears = unit ? forwardRatios(unit) : [];
-  if (gears.length === 0) return refused('gears-missing');
-  const pair = { engine: engineModel(engine), converter: characteristicOf(converter)! };
-  const { throttle, grade } = question;
-  const lockUp = converter.lockUpCapacity ?? 0;
-  const { events } = launched({ ...pair, throttle, grade, lockUp }, vehicle, gears);
-  const timed: TimedEvent[] = [];
-  for (const { kind, gear, time } of events) {
-    const name = kind === 'upshift' ? `upshift-${gear}` : kind;
-    if (kind !== 'downshift' && !timed.some((e) => e.name === name)) timed.push({ name, time });
-  }
-  return timed.length < 3
-    ? refused('too-few-events')
-    : found({ kind: 'launch-order', events: timed });
+  if (!rig.vehicle) return refused('vehicle-missing');
+  const events = launchEvents(question, rig);
+  if (!events) return refused('gears-missing');
+  return events.length < 3 ? refused('too-few-events') : found({ kind: 'launch-order', events });
 }
+
+/** Events closer than this happen together: either order is right, s. */
+export const TOGETHER = 0.05;
+
+const launchesOnce = onceFor<readonly TimedEvent[] | null>();
+
+/** The events of a launch in their order; `null` without a vehicle or gears. */
+export const launchEvents = (question: LaunchOrderQuestion, rig: ConverterRig) =>
+  launchesOnce(question, rig, () => {
+    const { vehicle, unit, engine, converter } = rig;
+    const gears = unit ? forwardRatios(unit) : [];
+    if (!vehicle || gears.length === 0) return null;
+    const pair = { engine: engineModel(engine), converter: characteristicOf(converter)! };
+    const { throttle, grade } = question;
+    const lockUp = converter.lockUpCapacity ?? 0;
+    const { events } = launched({ ...pair, throttle, grade, lockUp }, vehicle, gears);
+    const timed: TimedEvent[] = [];
+    for (const { kind, gear, time } of events) {
+      const name = kind === 'upshift' ? `upshift-${gear}` : kind;
+      if (kind !== 'downshift' && !timed.some((e) => e.name === name)) timed.push({ name, time });
+    }
+    return timed;
+  });

@@ -1,3 +1,4 @@
+import type { ConverterClaim } from './claims';
 import type { ConverterSlip } from './slips';
 import type { ConverterKey, ConverterKeyFault } from './key';
 import type { ConverterAnswer, ConverterQuestion, ConverterRig } from './kinds';
@@ -14,4 +15,5 @@ export interface ConverterTypes {
   fault: ConverterKeyFault;
   part: ConverterPart;
   slip: ConverterSlip;
+  claim: ConverterClaim;
 }

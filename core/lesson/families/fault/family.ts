@@ -1,11 +1,13 @@
 import { among, ids, noneTwice, type Family } from '../../family';
 import { judge } from './grade';
+import { reasons } from './reasons';
 import { faultQuestionKey } from './key';
 import type { FaultTypes } from './types';
 
 export const FAULT_FAMILY: Family<FaultTypes> = {
   key: (question, { subject }) => faultQuestionKey(question, subject),
   judge,
+  reasons,
   fits: {
     'symptom-row': ({ question, answer }) => {
       const said = answer.cells.map((c) => c.range);

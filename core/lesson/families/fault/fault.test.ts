@@ -1,12 +1,12 @@
+import { marked } from '../../tests/marked';
 import { readFileSync } from 'node:fs';
 import type { FaultCase } from '../../../faults';
 import { SIMPSON } from '../../../faults/tests/rigs';
 import {
   assess,
   deskOf,
+  diagnosisAssessed,
   faultQuestionKey,
-  assessed,
-  diagnosed,
   graderOf,
   newFaultQuestion,
   type FaultAnswer,
@@ -15,7 +15,7 @@ import {
   type WhichElementQuestion,
   type WhichTestQuestion,
 } from '../..';
-import { gradeDiagnosis } from '../../../faults';
+import { gradeDiagnosis, type Remedy } from '../../../faults';
 
 const readCase = (id: string) =>
   JSON.parse(readFileSync(`demo/fault-cases/${id}.json`, 'utf8')) as FaultCase;
@@ -35,7 +35,7 @@ const row = (...drives: string[]): FaultAnswer => ({
 const graded = (question: FaultQuestion, answer: FaultAnswer) => {
   const result = assess(question, { kind: 'fault', subject }, answer);
   if (!result.ok) throw new Error(result.fault);
-  return result.grade;
+  return marked(result.grade);
 };
 
 // Hand-derived in faults/symptoms.test.ts: C2 gone: third falls back to first, reverse is neutral, the rest is good.
@@ -45,10 +45,13 @@ test('a row of the symptom table', () => {
   const neutral = row('right', 'right', 'neutral', 'right', 'neutral');
   expect(graded(ROW, neutral)).toMatchObject({ score: 0.8, misconception: 'no-fall-back' });
   const alone = row('right', 'right', 'right', 'right', 'neutral');
-  expect(graded(ROW, alone)).toMatchObject({ score: 0.8, misconception: 'only-its-own-gear' });
+  expect(graded(ROW, alone)).toMatchObject({
+    score: 0.8,
+    misconception: 'only-its-own-gear or another-fault-of-the-part',
+  });
   const seized = { ...ROW, fault: { target: 'F1', kind: 'seized' as const } };
   expect(graded(seized, row('right', 'right', 'right', 'right', 'right'))).toMatchObject({
-    misconception: 'tie-up-unseen',
+    misconception: 'expects-no-symptom',
   });
 });
 
@@ -63,7 +66,7 @@ test('which element, and the error of the trade', () => {
   const named = (element: string) => graded(question, { kind: 'which-element', element });
   expect(named('B1').score).toBe(1);
   expect(named('C1')).toMatchObject({ score: 0, misconception: 'works-in-a-good-range' });
-  expect(named('B2')).toMatchObject({ score: 0, misconception: null });
+  expect(named('B2')).toMatchObject({ score: 0, misconception: 'not-in-every-bad-range' });
   const reverse = { ...question, fault: { target: 'C2', kind: 'burnt' as const } };
   expect(graded(reverse, { kind: 'which-element', element: 'B2' }).misconception).toBe(
     'not-in-every-bad-range',
@@ -108,7 +111,7 @@ test('which test next: the worth of each, and what a choice gives away', () => {
   expect(key.key.ranked.every((n) => n.worth <= best!.worth)).toBe(true);
   const pick = (check: string) => {
     const grader = graderOf(question, { kind: 'fault', subject: of }, key);
-    return grader.ok ? grader.grade({ kind: 'which-test', check }) : null;
+    return grader.ok ? marked(grader.grade({ kind: 'which-test', check })) : null;
   };
   expect(pick(best!.check.id)).toMatchObject({ score: 1, misconception: null });
   const unknown = faultQuestionKey({ ...question, offered: ['nonsense'] }, of, desk);
@@ -118,16 +121,19 @@ test('which test next: the worth of each, and what a choice gives away', () => {
 test('a whole case: the desk’s verdict as parts of an answer', () => {
   const desk = deskOf(readCase('quay-hopper'));
   const entries = [{ check: 'circle', expected: 'hops', safe: true }];
-  const right = gradeDiagnosis(desk, entries, {
-    cause: 'coupling=ramp-jammed',
-    remedy: 'strip-down',
-  });
-  expect(assessed(diagnosed(right))).toMatchObject({ score: 1, misconception: null });
-  const wrong = gradeDiagnosis(desk, [{ check: 'stack', expected: 'low', safe: false }], {
-    cause: 'coupling=coil-open',
-    remedy: 'in-place',
-  });
-  const grade = assessed(diagnosed(wrong));
+  const weigh = (done: typeof entries, cause: string, remedy: Remedy) =>
+    marked(
+      diagnosisAssessed(gradeDiagnosis(desk, done, { cause, remedy }), {
+        kind: 'diagnose',
+        entries: done,
+        cause,
+        remedy,
+      }),
+    );
+  const right = weigh(entries, 'coupling=ramp-jammed', 'strip-down');
+  expect(right).toMatchObject({ score: 1, misconception: null });
+  const skipped = [{ check: 'stack', expected: 'low', safe: false }];
+  const grade = weigh(skipped, 'coupling=coil-open', 'in-place');
   expect(grade.parts.filter((p) => p.right)).toEqual([]);
   expect(grade.misconception).toBe('cautions-skipped');
   // Through the same door as every other question.

@@ -67,6 +67,9 @@ export type FaultKeyResult = KeyResult<FaultKey, FaultKeyFault>;
 /** Desks that were worked out: several questions of a lesson are about one case. */
 const desks = new WeakMap<FaultCase, DeskCase>();
 
+/** The desk of a case, where it has been worked out. */
+export const knownDesk = (faultCase: FaultCase): DeskCase | undefined => desks.get(faultCase);
+
 /** @param desk of the question's case where it is known already: it takes a second to work out */
 export function faultQuestionKey(
   question: FaultQuestion,

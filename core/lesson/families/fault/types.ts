@@ -1,3 +1,4 @@
+import type { FaultClaim } from './claims';
 import type { FaultSlip } from './slips';
 import type { FaultKey, FaultKeyFault } from './key';
 import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';
@@ -14,4 +15,5 @@ export interface FaultTypes {
   fault: FaultKeyFault;
   part: FaultPart;
   slip: FaultSlip;
+  claim: FaultClaim;
 }

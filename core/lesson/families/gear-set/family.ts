@@ -1,11 +1,13 @@
 import { noneTwice, type Family } from '../../family';
 import { judge } from './grade';
 import { setKey } from './key';
+import { reasons } from './reasons';
 import type { GearSetTypes } from './types';
 
 export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
   key: (question, { setup }) => setKey(question, setup),
   judge,
+  reasons,
   fits: {
     number: ({ question, answer: { value, direction } }) =>
       Number.isFinite(value) && (direction !== undefined) === question.direction,

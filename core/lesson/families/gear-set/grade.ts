@@ -1,17 +1,11 @@
-import type { SetSlip } from './slips';
 import { keyAs, type Asked, type Family, type Judged } from '../../family';
 import { within } from '../../questionParts';
+import type { RoleAnswer } from './key';
 import type { GearSetTypes, SetPart } from './types';
-import { recogniseChoice, recogniseNumber, recogniseRoles, sameRoles } from './misread';
 
 type AskedAs<K> = Asked<GearSetTypes, K>;
 
-function judgeNumber({
-  question,
-  subject,
-  key,
-  answer,
-}: AskedAs<'number'>): Judged<SetPart, SetSlip> {
+function judgeNumber({ question, key, answer }: AskedAs<'number'>): Judged<SetPart> {
   const right = keyAs(key, 'number');
   const value = {
     part: 'value' as const,
@@ -21,24 +15,20 @@ function judgeNumber({
     parts: question.direction
       ? [value, { part: 'direction', right: answer.direction === right.direction }]
       : [value],
-    misconception: recogniseNumber(question, subject.setup, right, answer),
   };
 }
 
-function judgeChoice({
-  question,
-  subject,
-  key,
-  answer,
-}: AskedAs<'choice'>): Judged<SetPart, SetSlip> {
+function judgeChoice({ key, answer }: AskedAs<'choice'>): Judged<SetPart> {
   const { right } = keyAs(key, 'choice');
   return {
     parts: [{ part: 'choice', right: right.includes(answer.choice) }],
-    misconception: recogniseChoice(question, subject.setup, right, answer.choice),
   };
 }
 
-function judgeRoles({ key, answer }: AskedAs<'roles'>): Judged<SetPart, SetSlip> {
+const sameRoles = (a: RoleAnswer, b: RoleAnswer): boolean =>
+  a.drives === b.drives && a.driven === b.driven && a.held === b.held;
+
+function judgeRoles({ key, answer }: AskedAs<'roles'>): Judged<SetPart> {
   const { right } = keyAs(key, 'roles');
   const exact = right.find((r) => sameRoles(r, answer)) ?? right[0]!;
   return {
@@ -46,7 +36,6 @@ function judgeRoles({ key, answer }: AskedAs<'roles'>): Judged<SetPart, SetSlip>
       part,
       right: exact[part] === answer[part],
     })),
-    misconception: recogniseRoles(right, answer),
   };
 }
 

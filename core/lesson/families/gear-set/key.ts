@@ -17,7 +17,6 @@ import {
   EFFECTS,
   type ChoiceQuestion,
   type Goal,
-  type NumberAsk,
   type NumberQuestion,
   type SetQuestion,
 } from './kinds';
@@ -166,21 +165,4 @@ function rolesKey(setup: GearSetSetup): SetKeyResult {
     return ratio !== null && equals(ratio, target);
   }).map(({ drives, driven }) => ({ drives, driven, held: thirdPort({ drives, driven }) }));
   return found({ kind: 'roles', right, target });
-}
-
-/** A number in the unit the question asks for, from a ratio that a learner believes in. */
-export function numberFromRatio(ask: NumberAsk, believed: Fraction, setup: GearSetSetup): number {
-  const ratio = Math.abs(toNumber(believed));
-  switch (ask) {
-    case 'ratio':
-      return ratio;
-    case 'output-speed':
-      return setup.inputSpeedRpm / ratio;
-    case 'output-torque':
-      return setup.inputTorqueNm * ratio;
-    case 'held-torque':
-      return Math.abs(toNumber(believed) - 1) * setup.inputTorqueNm;
-    case 'pinion-speed':
-      return NaN;
-  }
 }

@@ -75,6 +75,7 @@ export const EFFECTS: readonly Effect[] = [
   'direct',
   'overdrive',
   'reverse-reduction',
+  'reverse-direct',
   'reverse-overdrive',
   'neutral',
 ];

@@ -1,3 +1,4 @@
+import type { SetClaim } from './claims';
 import type { SetSlip } from './slips';
 import type { GearSetSetup } from '../../../geartrain';
 import type { SetKey, SetKeyFault } from './key';
@@ -15,4 +16,5 @@ export interface GearSetTypes {
   fault: SetKeyFault;
   part: SetPart;
   slip: SetSlip;
+  claim: SetClaim;
 }

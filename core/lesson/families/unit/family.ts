@@ -1,5 +1,6 @@
 import { among, ids, noneTwice, type Family } from '../../family';
 import { judge } from './grade';
+import { reasons } from './reasons';
 import { unitKey } from './key';
 import { cellKey } from './kinds';
 import type { UnitTypes } from './types';
@@ -7,6 +8,7 @@ import type { UnitTypes } from './types';
 export const UNIT_FAMILY: Family<UnitTypes> = {
   key: (question, { unit }) => unitKey(question, unit),
   judge,
+  reasons,
   fits: {
     'fill-chart': ({ subject: { unit }, answer }) =>
       among(

@@ -1,15 +1,25 @@
-/** What learners get wrong about a whole unit: each is recognised by the answer that gives it away. */
+/** What learners get wrong about a whole unit: each is a way of thinking that `reasons.ts` follows to its answer. */
 export const UNIT_SLIPS = [
   'upside-down',
   'wrong-sign',
+  'decimal-place',
+  'near-miss',
   'one-way-brakes',
   'one-way-ignored',
+  'one-way-blamed',
   'tie-up-unseen',
+  'expects-tie-up',
+  'element-overlooked',
+  'another-range',
+  'ratios-added',
+  'one-stage-only',
   'applied-not-holding',
   'runs-over-not-holding',
+  'holder-overlooked',
   'path-through-held',
   'path-through-idle',
   'path-backward',
+  'path-shortened',
   'gears-shifted',
   'one-element-a-gear',
 ] as const;

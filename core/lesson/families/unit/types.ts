@@ -1,3 +1,4 @@
+import type { UnitClaim } from './claims';
 import type { UnitSlip } from './slips';
 import type { Unit } from '../../../geartrain';
 import type { UnitKey, UnitKeyFault } from './key';
@@ -24,4 +25,5 @@ export interface UnitTypes {
   fault: UnitKeyFault;
   part: UnitPart;
   slip: UnitSlip;
+  claim: UnitClaim;
 }

@@ -1,3 +1,4 @@
+import { marked } from '../../tests/marked';
 import type { Unit } from '../../../geartrain';
 import { toText } from '../../../numerics';
 import { simpson } from '../../../geartrain/tests/textbookUnits';
@@ -34,7 +35,8 @@ const ask = (over: object, kind: UnitQuestion['kind']): UnitQuestion => ({
 const mark = (question: UnitQuestion, answer: UnitAnswer) => {
   const result = assess(question, { kind: 'unit', unit }, answer);
   if (!result.ok) throw new Error(result.fault);
-  return [result.grade.score, result.grade.misconception];
+  const { score, misconception } = marked(result.grade);
+  return [score, misconception];
 };
 
 test('every kind of question has a key on a new unit, and a missing range is a fault', () => {
@@ -103,14 +105,14 @@ test('the chart is judged by what its rows do, not by how they are written', () 
   const right = { D1: ['C1'], D2: ['C1', 'B1'], D3: ['C1', 'C2'], R: ['C2', 'B2'] };
   expect(mark(question, filled(right))).toEqual([1, null]);
   // The low brake beside the one-way clutch gives the same ratio, but also engine braking.
-  expect(mark(question, filled({ ...right, D1: ['C1', 'B2'] }))).toEqual([3 / 4, null]);
+  expect(mark(question, filled({ ...right, D1: ['C1', 'B2'] }))).toEqual([3 / 4, 'another-range']);
   expect(mark(question, filled({ ...right, D2: [] }))).toEqual([3 / 4, 'gears-shifted']);
   expect(mark(question, filled({ ...right, R: ['C2', 'B2', 'B1'] }))).toEqual([
     3 / 4,
     'tie-up-unseen',
   ]);
-  expect(mark(question, filled({ D1: ['B1'], D2: ['B1'], D3: ['C1'], R: ['C2'] }))).toEqual([
-    0,
+  expect(mark(question, filled({ D1: ['C1'], D2: ['B1'], D3: ['C1'], R: ['C2'] }))).toEqual([
+    1 / 4,
     'one-element-a-gear',
   ]);
 });
@@ -191,7 +193,7 @@ test('the class book grades answers about a unit from the unit that the lesson c
   expect(book.rows[0]!.cells[0]).toMatchObject({
     score: 0,
     differs: true,
-    misconception: 'applied-not-holding',
+    why: { named: [{ slip: 'applied-not-holding' }] },
   });
   expect(assess(ask({ range: 'D1' }, 'reaction'), null, answer.answer)).toEqual({
     ok: false,

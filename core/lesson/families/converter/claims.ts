@@ -1,0 +1,154 @@
+import { characteristicOf, engineModel, matchEngine, stallRpm } from '../../../converter';
+import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
+import { within } from '../../questionParts';
+import {
+  askedReading,
+  changedNumbers,
+  curveAt,
+  launchEvents,
+  measured,
+  type TimedEvent,
+} from './key';
+import type {
+  Changed,
+  ConverterQuestion,
+  ConverterRig,
+  ConverterSetting,
+  Measure,
+  Sketched,
+} from './kinds';
+
+/** Facts about a converter with its engine: torques in N·m, speeds in rev/min, powers in kW, times in s. */
+export type ConverterClaim =
+  | NumberClaim
+  | ({ claim: 'reads'; measure: Measure; value: number } & ConverterSetting)
+  /** What runs there: engine and turbine, by speed and torque. */
+  | {
+      claim: 'running';
+      throttle: number;
+      speedIn: number;
+      speedOut: number;
+      torqueIn: number;
+      torqueOut: number;
+      multiplies: number;
+    }
+  | { claim: 'power'; powerIn: number; powerOut: number; heat: number }
+  | { claim: 'stalls'; throttle: number; speedIn: number; governed: number }
+  | { claim: 'couples'; speedRatio: number }
+  | { claim: 'curve'; curve: Sketched; speedRatio: number; value: number }
+  | { claim: 'changes'; of: Changed; before: number; after: number }
+  /** What would come out were it in proportion with the change. */
+  | { claim: 'proportion'; of: Changed; share: number; given: number }
+  | { claim: 'first'; event: string; time: number; later: string; laterTime: number };
+
+const near = (a: number, b: number): boolean => Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(b));
+
+const modelsOf = (rig: ConverterRig) => ({
+  engine: engineModel(rig.engine),
+  converter: characteristicOf(rig.converter)!,
+});
+
+/** Engine and turbine where a question has them. */
+export function runningOf(rig: ConverterRig, throttle: number, turbineRpm: number) {
+  const { engine, converter } = modelsOf(rig);
+  return matchEngine(engine, converter, throttle, turbineRpm);
+}
+
+export const powerKw = (rpm: number, torque: number): number => (rpm * Math.PI * torque) / 30_000;
+
+/** How a change of the rig scales, where it is one of size or of the engine; `null` for others. */
+export function shareOf(question: ConverterQuestion): number | null {
+  if (question.kind !== 'predict-change') return null;
+  const { change } = question;
+  return change.kind === 'engine' ? change.share : change.kind === 'size' ? change.factor : null;
+}
+
+/** Asks engine and converter themselves whether a claim is so. */
+export function converterClaimHolds(
+  claim: ConverterClaim,
+  question: ConverterQuestion,
+  rig: ConverterRig,
+): boolean {
+  const { engine, converter } = modelsOf(rig);
+  switch (claim.claim) {
+    case 'reads': {
+      const value = measured(
+        claim.measure,
+        { engine, converter },
+        claim,
+        rig.converter.lockUpCapacity ?? 0,
+      );
+      return value !== null && near(claim.value, value);
+    }
+    case 'running': {
+      if (question.kind !== 'read-match') return false;
+      const m = matchEngine(engine, converter, claim.throttle, question.turbineRpm);
+      return (
+        near(claim.speedIn, m.engineRpm) &&
+        near(claim.speedOut, m.turbineRpm) &&
+        near(claim.torqueIn, m.engineNm) &&
+        near(claim.torqueOut, m.turbineNm) &&
+        near(claim.multiplies, m.torqueRatio)
+      );
+    }
+    case 'power': {
+      if (question.kind !== 'read-match') return false;
+      const m = matchEngine(engine, converter, question.throttle, question.turbineRpm);
+      return (
+        near(claim.powerIn, powerKw(m.engineRpm, m.engineNm)) &&
+        near(claim.powerOut, powerKw(m.turbineRpm, m.turbineNm)) &&
+        near(claim.heat, m.heatKw)
+      );
+    }
+    case 'stalls':
+      return (
+        near(claim.speedIn, stallRpm(engine, converter, claim.throttle)) &&
+        near(claim.governed, engine.governedRpm)
+      );
+    case 'couples':
+      return near(claim.speedRatio, converter.couplesAt);
+    case 'curve':
+      return near(claim.value, curveAt(claim.curve, converter, claim.speedRatio));
+    case 'changes': {
+      const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
+      return now !== null && near(claim.before, now.before) && near(claim.after, now.after);
+    }
+    case 'proportion': {
+      const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
+      const share = shareOf(question);
+      return (
+        question.kind === 'predict-change' &&
+        now !== null &&
+        share !== null &&
+        near(share, claim.share) &&
+        [now.before * share, now.before / share].some((v) =>
+          within(question.tolerance, v, claim.given),
+        )
+      );
+    }
+    case 'first': {
+      if (question.kind !== 'launch-order') return false;
+      const events = launchEvents(question, rig) ?? [];
+      const at = (name: string): TimedEvent | undefined => events.find((e) => e.name === name);
+      const [a, b] = [at(claim.event), at(claim.later)];
+      return (
+        a !== undefined &&
+        b !== undefined &&
+        a.time < b.time &&
+        near(a.time, claim.time) &&
+        near(b.time, claim.laterTime)
+      );
+    }
+    case 'off-by':
+    case 'times-right': {
+      if (question.kind === 'read-match')
+        return numberClaimHolds(claim, askedReading(question, rig), question.tolerance);
+      const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
+      return (
+        question.kind === 'predict-change' &&
+        now !== null &&
+        numberClaimHolds(claim, now.after, question.tolerance)
+      );
+    }
+  }
+}

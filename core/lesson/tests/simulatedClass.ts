@@ -1,0 +1,239 @@
+import { readFileSync } from 'node:fs';
+import type { Clutch, ClutchPack } from '../../clutch';
+import type { Converter, Engine } from '../../converter';
+import { singleFaults, rigOfUnit, type FaultCase } from '../../faults';
+import { PORTS, type Roles, type Unit } from '../../geartrain';
+import type { Random } from '../../numerics';
+import type { Vehicle } from '../../vehicle';
+import { FAMILIES, type AnyClaim, type AnyTypes, type Subject } from '../families/families';
+import { keyFor, graderIn, type Assessment } from '../assess';
+import type { Family } from '../family';
+import { CHOICE_ASKS, GOALS, NUMBER_ASKS } from '../families/gear-set/kinds';
+import { newSetQuestion } from '../families/gear-set/defaults';
+import { newUnitQuestion } from '../families/unit/defaults';
+import { newConverterQuestion } from '../families/converter/defaults';
+import { newClutchQuestion } from '../families/clutch/defaults';
+import { newFaultQuestion } from '../families/fault/defaults';
+import { setupForStudent } from '../families/gear-set/variant';
+import { familyOf, type Answer, type Question, type QuestionKind } from '../question';
+import type { Thought } from '../learners';
+import type { Misconception } from '../misconceptions';
+
+/**
+ * A class of which it is known how each student thinks: random questions of every kind, answered as each way of thinking
+ * answers them. What is then said of an answer is held against the thinking that gave it.
+ */
+
+const read = <T>(path: string): T => JSON.parse(readFileSync(`demo/${path}.json`, 'utf8')) as T;
+
+const UNITS = ['harbour-trainer', 'winch-manual', 'quay-four', 'wherry-four', 'capstan-five'];
+const CONVERTERS = ['jetty-eleven', 'slipway-table'];
+
+export interface Drawn {
+  readonly question: Question;
+  readonly subject: Subject;
+}
+
+const pick = <T>(random: Random, list: readonly T[]): T => list[random.whole(0, list.length - 1)]!;
+
+function drawnSetup(random: Random) {
+  const base = newSetQuestion('roles').setup;
+  const kind = random.whole(0, 2) === 0 ? 'double-pinion' : 'single-pinion';
+  const set =
+    kind === 'single-pinion'
+      ? base.set
+      : ({ kind, teeth: { sun: 30, inner: 18, outer: 18, ring: 78 }, pinions: 3 } as const);
+  const drives = pick(random, PORTS);
+  const driven = pick(
+    random,
+    PORTS.filter((p) => p !== drives),
+  );
+  const reaction = pick(random, ['held', 'held', 'held', 'held', 'locked', 'free'] as const);
+  const roles: Roles = { drives, driven, reaction };
+  const question = { ...newSetQuestion('roles', { ...base, set, roles }), vary: true };
+  const seed = { student: `S${random.whole(0, 1e6)}`, lessonId: 'l', questionId: 'q', round: 1 };
+  return {
+    ...setupForStudent(question, seed),
+    inputSpeedRpm: random.whole(4, 40) * 50,
+    inputTorqueNm: random.whole(5, 60) * 10,
+  };
+}
+
+const unitNamed = (id: string): Unit => read<Unit>(`units/${id}`);
+const rigOf = (random: Random) => ({
+  converter: read<Converter>(`converters/${pick(random, CONVERTERS)}`),
+  engine: read<Engine>('engines/yard-diesel'),
+  vehicle: read<Vehicle>('vehicles/yard-tractor'),
+  unit: unitNamed('harbour-trainer'),
+});
+const clutchRig = (random: Random) => ({
+  clutch: read<Clutch>(
+    `clutches/${pick(random, ['gunwale-eight', 'hawser-twelve', 'bollard-nine'])}`,
+  ),
+  pack: read<ClutchPack>(`clutch-packs/${pick(random, ['windlass-brake', 'fender-pack'])}`),
+  engine: read<Engine>('engines/pilot-petrol'),
+  vehicle: read<Vehicle>('vehicles/yard-tractor'),
+  unit: unitNamed('winch-manual'),
+});
+/** What varies in a question beyond its defaults, kind by kind. */
+const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) => object } = {
+  number: (r) => ({
+    ask: pick(r, NUMBER_ASKS),
+    direction: true,
+    tolerance: { kind: 'percent', value: 1 },
+  }),
+  choice: (r) => ({ ask: pick(r, CHOICE_ASKS), goal: pick(r, GOALS) }),
+  'row-outcome': (r, { subject }) => {
+    const unit = subject.kind === 'unit' ? subject.unit : null;
+    const range = pick(r, unit!.ranges);
+    const more = unit!.elements.filter((e) => e.kind !== 'one-way' && !range.apply.includes(e.id));
+    const extra = r.whole(0, 2) === 0 && more.length > 0 ? [pick(r, more).id] : [];
+    return {
+      apply: [...range.apply, ...extra],
+      load: pick(r, ['drive', 'drive', 'coast']),
+      tolerance: { kind: 'percent', value: 1 },
+    };
+  },
+  'trace-path': rangeOf,
+  reaction: rangeOf,
+  'drive-or-coast': rangeOf,
+  operate: (r) => ({
+    measure: pick(r, ['torque-ratio', 'efficiency', 'heat']),
+    target: pick(r, [0.5, 1.5, 20]),
+  }),
+  'read-match': (r) => ({
+    ask: pick(r, ['stall-speed', 'engine-speed', 'turbine-torque', 'coupling-ratio', 'heat']),
+    throttle: r.whole(5, 10) / 10,
+    turbineRpm: r.whole(2, 9) * 100,
+    tolerance: { kind: 'percent', value: 2 },
+  }),
+  'sketch-curve': (r) => ({ curve: pick(r, ['torque-ratio', 'efficiency', 'capacity']) }),
+  'predict-change': (r) => ({
+    of: 'stall-speed',
+    change: pick(r, [
+      { kind: 'engine', share: r.whole(5, 9) / 10 },
+      { kind: 'altitude', metres: r.whole(5, 40) * 100 },
+      { kind: 'size', factor: r.whole(80, 120) / 100 },
+      { kind: 'stator', fault: 'slipping' },
+    ]),
+    tolerance: { kind: 'percent', value: 1 },
+  }),
+  'will-it-hold': (r, { subject }) => ({
+    ask: pick(r, ['holds', 'holds', 'slips-first']),
+    range: pick(r, subject.kind === 'clutch' ? subject.rig.unit!.ranges : []).id,
+    throttle: r.whole(5, 10) / 10,
+    wear: r.whole(0, 20) / 1e4,
+    oil: r.whole(0, 4) / 10,
+    tolerance: { kind: 'percent', value: 4 },
+  }),
+  'set-free-play': (r) => ({ wear: r.whole(0, 10) / 1e4 }),
+  'upgrade-limit': (r) => ({
+    ask: pick(r, ['limit', 'carried']),
+    upgrade: pick(r, ['one-plate-more', 'more-pressure', 'thinner-steels']),
+    load: 60,
+  }),
+  'symptom-row': faultOf,
+  'which-element': faultOf,
+};
+
+function rangeOf(random: Random, { subject }: Drawn): object {
+  return { range: pick(random, subject.kind === 'unit' ? subject.unit.ranges : []).id };
+}
+
+function faultOf(random: Random, { subject }: Drawn): object {
+  const unit = subject.kind === 'fault' ? subject.subject.unit! : null;
+  const elements = unit!.elements.map((e) => e.id);
+  return {
+    fault: pick(
+      random,
+      singleFaults(rigOfUnit(unit!)).filter((f) => elements.includes(f.target)),
+    ),
+  };
+}
+
+/** A question of this kind about something drawn. */
+export function drawQuestion(kind: QuestionKind, random: Random): Drawn {
+  const drawn = plainQuestion(kind, random);
+  const change = CHANGES[kind]?.(random, drawn) ?? {};
+  return { ...drawn, question: { ...drawn.question, ...change } as Question };
+}
+
+let desk: FaultCase | null = null;
+
+function plainQuestion(kind: QuestionKind, random: Random): Drawn {
+  const family = familyOf({ kind });
+  switch (family) {
+    case 'gear-set': {
+      const setup = drawnSetup(random);
+      return { question: newSetQuestion(kind as never, setup), subject: { kind: family, setup } };
+    }
+    case 'unit': {
+      const unit = unitNamed(pick(random, UNITS));
+      return { question: newUnitQuestion(kind as never, unit), subject: { kind: family, unit } };
+    }
+    case 'converter': {
+      const rig = rigOf(random);
+      return { question: newConverterQuestion(kind as never, rig), subject: { kind: family, rig } };
+    }
+    case 'clutch': {
+      const rig = clutchRig(random);
+      return { question: newClutchQuestion(kind as never, rig), subject: { kind: family, rig } };
+    }
+    case 'fault': {
+      desk ??= read<FaultCase>('fault-cases/quay-hopper');
+      const subject = { unit: unitNamed('harbour-trainer'), faultCase: desk };
+      return {
+        question: newFaultQuestion(kind as never, subject),
+        subject: { kind: family, subject },
+      };
+    }
+  }
+}
+
+export interface Answered extends Drawn {
+  readonly answer: Answer;
+  /** How the student thinks; `null` for one who guessed. */
+  readonly slip: Misconception | null;
+  readonly grade: Assessment;
+}
+
+/** Every way of thinking about a question, answered; nothing where the question can't be asked. */
+export function answeredByThought({ question, subject }: Drawn): Answered[] {
+  const result = keyFor(question, subject);
+  if (!result.ok) return [];
+  const family = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
+  const grader = graderIn(family, question, subject, result);
+  if (!grader.ok) return [];
+  const about = { question, subject, key: result.key } as never;
+  const thoughts = family.reasons.thoughts[question.kind](about) as readonly Thought<
+    Answer,
+    Misconception,
+    AnyClaim
+  >[];
+  return thoughts
+    .filter((t) => grader.fits(t.answer) && (t.gives?.(t.answer) ?? true))
+    .map(({ answer, slip }) => ({ question, subject, answer, slip, grade: grader.grade(answer) }));
+}
+
+/** Named rightly: alone, or as one of two. Rightly or not, an answer that is right accuses nobody. */
+export interface Figures {
+  readonly answers: number;
+  readonly right: number;
+  readonly named: number;
+  readonly falsely: number;
+  readonly unnamed: number;
+}
+
+export function figuresOf(answered: readonly Answered[]): Figures {
+  const wrong = answered.filter((a) => a.grade.score < 1);
+  const slips = (a: Answered) => a.grade.why.named.map((n) => n.slip);
+  const named = wrong.filter((a) => a.slip !== null && slips(a).includes(a.slip)).length;
+  const unnamed = wrong.filter((a) => slips(a).length === 0).length;
+  return {
+    answers: wrong.length,
+    right: answered.length - wrong.length,
+    named,
+    falsely: wrong.length - named - unnamed,
+    unnamed,
+  };
+}
