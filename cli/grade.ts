@@ -13,6 +13,7 @@ import {
   type Question,
   type Subject,
 } from '../core/lesson';
+import { numbersIn } from '../web/shared/numbers';
 import { whyFor } from '../web/lessons/families/words';
 import type { Say } from './say';
 
@@ -64,7 +65,6 @@ function line(
 ): Graded {
   const grader = graderOf(question, subject);
   const grade = grader.ok && answer && grader.fits(answer) ? grader.grade(answer) : null;
-  const code = grade?.misconception ?? null;
   return {
     id,
     kind: question.kind,
@@ -73,7 +73,13 @@ function line(
     answer,
     score: grade?.score ?? null,
     right: grade ? grade.score === 1 : null,
-    reasons: code && subject ? [{ code, text: whyFor(t, code, question, subject).text }] : [],
+    reasons:
+      grade && subject
+        ? grade.why.named.map((n) => ({
+            code: n.slip,
+            text: whyFor(t, numbersIn('si', t), { named: [n], facts: [] }, question, subject).text,
+          }))
+        : [],
   };
 }
 

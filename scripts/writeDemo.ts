@@ -42,7 +42,8 @@ function answersOf(
       answer = rightNumber(asked.question, subject.setup, answer);
     const result = assess(asked.question, subject, answer);
     if (!result.ok) throw new Error(`${lesson.id} ${asked.id}: ${result.fault}`);
-    const { score, misconception } = result.grade;
+    const { score, why } = result.grade;
+    const [slip, other] = why.named;
     return {
       question: asked.id,
       round,
@@ -51,7 +52,7 @@ function answersOf(
       confidence: given.confidence,
       at,
       score,
-      ...(misconception ? { misconception } : {}),
+      ...(slip && !other ? { misconception: slip.slip } : {}),
     };
   });
 }

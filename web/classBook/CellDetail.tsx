@@ -35,8 +35,8 @@ export function CellDetail({ book, chosen }: Props) {
     setAside === 'misfit' ? null : answerFor(t, numbers, question, subject, cell.answer.answer);
   const right = rightFor(t, numbers, question, subject);
   const reason =
-    cell.score !== null && cell.score < 1 && subject
-      ? whyFor(t, cell.misconception, question, subject)
+    cell.score !== null && cell.score < 1 && subject && cell.why
+      ? whyFor(t, numbers, cell.why, question, subject)
       : null;
   return (
     <section className="cell-detail" aria-live="polite">

@@ -1,3 +1,4 @@
+import type { TFunction } from 'i18next';
 import { createContext, useContext, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -49,22 +50,24 @@ export interface Numbers {
   fromDisplay(value: number, quantity: Quantity): number;
 }
 
+export function numbersIn(system: UnitSystem, t: TFunction): Numbers {
+  const unit = (quantity: Quantity) => t(`units.${displayUnit(quantity, system)}`);
+  const value = (v: number, quantity: Quantity) =>
+    formatReading(convertToDisplay(v, quantity, system));
+  return {
+    system,
+    unit,
+    value,
+    quantity: (v, quantity) => `${value(v, quantity)} ${unit(quantity)}`,
+    toDisplay: (v, quantity) => convertToDisplay(v, quantity, system),
+    fromDisplay: (v, quantity) => convertFromDisplay(v, quantity, system),
+  };
+}
+
 export function useNumbers(): Numbers {
   const system = useContext(UnitSystemContext);
   const { t } = useTranslation();
-  return useMemo(() => {
-    const unit = (quantity: Quantity) => t(`units.${displayUnit(quantity, system)}`);
-    const value = (v: number, quantity: Quantity) =>
-      formatReading(convertToDisplay(v, quantity, system));
-    return {
-      system,
-      unit,
-      value,
-      quantity: (v, quantity) => `${value(v, quantity)} ${unit(quantity)}`,
-      toDisplay: (v, quantity) => convertToDisplay(v, quantity, system),
-      fromDisplay: (v, quantity) => convertFromDisplay(v, quantity, system),
-    };
-  }, [system, t]);
+  return useMemo(() => numbersIn(system, t), [system, t]);
 }
 
 /** "3.33" for a ratio, with as many digits as it needs and no more than two. */

@@ -34,7 +34,7 @@ export interface Drawn {
   readonly subject: Subject;
 }
 
-const pick = <T>(random: Random, list: readonly T[]): T => list[random.whole(0, list.length - 1)]!;
+const pick = <T>(random: Random, list: readonly T[]): T => random.pick(list);
 
 function drawnSetup(random: Random) {
   const base = newSetQuestion('roles').setup;
@@ -114,7 +114,7 @@ const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) =
       { kind: 'engine', share: r.whole(5, 9) / 10 },
       { kind: 'altitude', metres: r.whole(5, 40) * 100 },
       { kind: 'size', factor: r.whole(80, 120) / 100 },
-      { kind: 'stator', fault: 'slipping' },
+      { kind: 'stator', fault: 'slips' },
     ]),
     tolerance: { kind: 'percent', value: 1 },
   }),
@@ -213,6 +213,19 @@ export function answeredByThought({ question, subject }: Drawn): Answered[] {
   return thoughts
     .filter((t) => grader.fits(t.answer) && (t.gives?.(t.answer) ?? true))
     .map(({ answer, slip }) => ({ question, subject, answer, slip, grade: grader.grade(answer) }));
+}
+
+/** Numbers that nobody thinks of: what is said of them has to be so too. */
+export function guesses({ question, subject }: Drawn, random: Random): Answered[] {
+  const result = keyFor(question, subject);
+  if (!result.ok || (question.kind !== 'number' && question.kind !== 'read-match')) return [];
+  const family = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
+  const grader = graderIn(family, question, subject, result);
+  if (!grader.ok || !('value' in grader.key)) return [];
+  const value = grader.key.value * 10 ** (1.4 * random.next() - 0.7);
+  const direction = question.kind === 'number' && question.direction ? { direction: 'same' } : {};
+  const answer = { kind: question.kind, value, ...direction } as Answer;
+  return [{ question, subject, answer, slip: null, grade: grader.grade(answer) }];
 }
 
 /** Named rightly: alone, or as one of two. Rightly or not, an answer that is right accuses nobody. */

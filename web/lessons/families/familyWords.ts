@@ -2,17 +2,17 @@ import type { TFunction } from 'i18next';
 import type {
   AnswerOf,
   AnyFault,
+  ClaimOf,
   FamilyName,
   GradedPart,
   KeyOf,
   KeyResult,
   PartOf,
   QuestionOf,
-  SlipOf,
   SubjectOf,
 } from '../../../core/lesson';
 import type { Numbers } from '../../shared/numbers';
-import type { Reason, Worded } from '../worded';
+import type { Worded } from '../worded';
 
 /** What one family's questions, answers, keys and reasons are called. */
 export interface FamilyWords<F extends FamilyName> {
@@ -44,11 +44,12 @@ export interface FamilyWords<F extends FamilyName> {
   ): string;
   /** A part of an answer that is right or wrong by itself. */
   part(t: TFunction, graded: GradedPart<PartOf<F>>, subject: SubjectOf<F>): string;
-  /** @param misconception `null` where no usual slip explains the answer */
-  reason(
+  /** A fact that a reason is made of, as a sentence. */
+  claim(
     t: TFunction,
-    misconception: SlipOf<F> | null,
+    numbers: Numbers,
+    claim: ClaimOf<F>,
     question: QuestionOf<F>,
     subject: SubjectOf<F>,
-  ): Reason;
+  ): string;
 }

@@ -1,37 +1,35 @@
 import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
-import { convertToDisplay, displayUnit } from '../../../core/quantities';
+import { randomFromSeed } from '../../../core/numerics';
+import { answeredByThought, drawQuestion } from '../../../core/lesson/tests/simulatedClass';
 import {
+  assess,
   kindsOf,
-  SET_SLIPS,
-  UNIT_SLIPS,
   newSetQuestion,
   newUnitQuestion,
   NUMBER_ASKS,
+  QUESTION_KINDS,
   setKey,
   type ChoiceQuestion,
   type NumberQuestion,
   type SetQuestion,
 } from '../../../core/lesson';
-import { formatNumber, formatReading, type Numbers } from '../../shared/numbers';
+import { formatNumber, formatReading, numbersIn, type Numbers } from '../../shared/numbers';
 import { testWords } from '../../tests/words';
-import { answerText, keyText, promptOf, reasonFor, shortAnswer } from './gear-set/words';
-import { unitKeyText, unitPrompt, unitReason, unitShort } from './unit/words';
+import { answerText, keyText, promptOf, shortAnswer } from './gear-set/words';
+import { unitKeyText, unitPrompt, unitShort } from './unit/words';
+import { whyFor } from './words';
 
 let t: TFunction;
 beforeAll(async () => {
   t = await testWords();
 });
 
-const numbers: Numbers = {
-  system: 'si',
-  unit: (q) => t(`units.${displayUnit(q, 'si')}`),
-  value: (v, q) => formatReading(convertToDisplay(v, q, 'si')),
-  quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
-  toDisplay: (v) => v,
-  fromDisplay: (v) => v,
-};
+let numbers: Numbers;
+beforeAll(() => {
+  numbers = numbersIn('si', t);
+});
 const prompt = (q: SetQuestion) => promptOf(t, numbers, q, q.setup);
 const number = (over: Partial<NumberQuestion>) => ({
   ...(newSetQuestion('number') as NumberQuestion),
@@ -68,10 +66,6 @@ test('no prompt, answer or reason shows a key or an unfilled place', () => {
     if (!key.ok) throw new Error(key.fault);
     said.push(prompt(q), keyText(t, numbers, q, key.key).main);
   }
-  for (const code of SET_SLIPS) {
-    const reason = reasonFor(t, code, number({}).setup);
-    said.push(reason.title, reason.text, t(`misconceptions.${code}`));
-  }
   for (const text of said) {
     expect(text).not.toMatch(/\{\{|undefined|NaN|^[a-z]+\.[a-z.-]+$/);
     expect(text.length).toBeGreaterThan(2);
@@ -97,8 +91,38 @@ test('answers, at length and short', () => {
 });
 
 test('a reason carries this set’s own numbers', () => {
-  expect(reasonFor(t, 'forgot-one-plus', number({}).setup).text).toContain('70/30 = 2.33');
-  expect(reasonFor(t, null, number({}).setup).title).toContain('None of the usual slips');
+  const q = number({});
+  const subject = { kind: 'gear-set', setup: q.setup } as const;
+  const why = (value: number) => {
+    const result = assess(q, subject, { kind: 'number', value, direction: 'same' });
+    return whyFor(t, numbers, result.ok ? result.grade.why : { named: [], facts: [] }, q, subject);
+  };
+  expect(why(2.333)).toEqual({
+    title: 'Left the carrier’s own turn out.',
+    text:
+      'ring/sun = 70/30 = 2.33 would be right with the sun driving, the ring driven and the carrier held. ' +
+      'The carrier is driven, so its own turn counts. The ratio is 1 + ring/sun = 1 + 70/30 = 3.33.',
+  });
+  expect(why(7.77).title).toContain('No usual slip');
+});
+
+// Every way of thinking about every kind of question, put into words; the dear ones once.
+test.each(QUESTION_KINDS)('%s: every reason is a sentence with its numbers filled in', (kind) => {
+  const random = randomFromSeed(`words ${kind}`);
+  const dear = ['draw-start', 'launch-order', 'diagnose', 'which-test'].includes(kind);
+  const answered = Array.from({ length: dear ? 1 : 12 }).flatMap(() =>
+    answeredByThought(drawQuestion(kind, random)),
+  );
+  expect(answered.length).toBeGreaterThan(0);
+  for (const { question, subject, grade } of answered)
+    for (const why of [grade.why, { named: [], facts: grade.why.facts }]) {
+      const { title, text } = whyFor(t, numbers, why, question, subject);
+      for (const said of [title, text]) {
+        expect(said).not.toMatch(/\{\{|undefined|NaN|null|\[object|claims\.|misconceptions\./);
+        expect(said).toMatch(/^$|[.!?…]$/);
+      }
+      expect(title).not.toBe('');
+    }
 });
 
 test('numbers for reading: true minus, thin spaces, no “−0”, no needless digits', () => {
@@ -120,10 +144,6 @@ test('questions about a unit, their answers and reasons in words', () => {
     const question = newUnitQuestion(kind, unit);
     const right = unitKeyText(t, question, unit);
     said.push(unitPrompt(t, question, unit), right?.main ?? '');
-    for (const code of [...UNIT_SLIPS, null]) {
-      const reason = unitReason(t, code, question, unit);
-      said.push(reason.title, reason.text);
-    }
   }
   for (const text of said) {
     expect(text).not.toMatch(/\{\{|undefined|NaN|^[a-z]+\.[a-z.-]+$/);

@@ -2,14 +2,17 @@ import type { TFunction } from 'i18next';
 import {
   familyOf,
   missingFault,
+  type AnyClaim,
   type Answer,
   type FamilyName,
-  type Misconception,
   type Question,
   type Subject,
+  type Why,
+  type Misconception,
 } from '../../../core/lesson';
 import type { Numbers } from '../../shared/numbers';
 import { plain, type Reason, type Worded } from '../worded';
+import { reasonText } from './reasonText';
 import { CLUTCH_WORDS } from './clutch/words';
 import { CONVERTER_WORDS } from './converter/words';
 import type { FamilyWords } from './familyWords';
@@ -70,10 +73,11 @@ export const shortFor = (
 ): string =>
   subject ? wordsOf(question).short(t, numbers, question, subject, answer, score) : '?';
 
-/** Why an answer was wrong. @param misconception `null` where no usual slip explains it */
+/** Why an answer is right or wrong, in facts of its own question. */
 export const whyFor = (
   t: TFunction,
-  misconception: Misconception | null,
+  numbers: Numbers,
+  why: Why<Misconception, AnyClaim>,
   question: Question,
   subject: Subject,
-): Reason => wordsOf(question).reason(t, misconception, question, subject);
+): Reason => reasonText(wordsOf(question), t, numbers, why, question, subject);

@@ -62,8 +62,8 @@ export function RevealFrame(props: Props) {
         </ul>
       )}
       <Answered label={t('reveal.model')} worded={model} note="" strong />
-      {!right && (
-        <div className="reveal-reason">
+      {reason.text && (
+        <div className="reveal-reason" data-right={right}>
           <strong>{reason.title}</strong> {reason.text}
         </div>
       )}

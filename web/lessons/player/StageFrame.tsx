@@ -1,8 +1,17 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { AnyPart, FamilyName, GradedPart, SubjectOf } from '../../../core/lesson';
+import type {
+  AnyPart,
+  ClaimOf,
+  FamilyName,
+  GradedPart,
+  Misconception,
+  SubjectOf,
+  Why,
+} from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
 import type { FamilyWords } from '../families/familyWords';
+import { reasonText } from '../families/reasonText';
 import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
@@ -59,6 +68,8 @@ function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = fal
   const { question, subject, key, committed, given, graded, again } = asked;
   const model = key && words.key(t, numbers, question, subject, key);
   if (!committed || !given || !graded || !model) return null;
+  // Of the same family as the question: its own grader said it.
+  const why = graded.why as Why<Misconception, ClaimOf<F>>;
   return (
     <RevealFrame
       prompt={words.prompt(t, numbers, question, subject)}
@@ -69,7 +80,7 @@ function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = fal
       }))}
       said={words.answer(t, numbers, question, subject, given)}
       model={model}
-      reason={words.reason(t, committed.misconception ?? null, question, subject)}
+      reason={reasonText(words, t, numbers, why, question, subject, graded.score === 1)}
       next={next}
       onAgain={again}
       again={t(varies ? 'reveal.again' : 'reveal.againSame')}

@@ -86,7 +86,8 @@ export function useAsked<F extends FamilyName>(
     commit(answer, confidence, assessment) {
       const own = assessment ?? grade(answer);
       if (!own || !player.attempt) return;
-      const { score, misconception } = own;
+      const { score, why } = own;
+      const [slip, other] = why.named;
       const entry: AttemptAnswer = {
         question: id,
         round,
@@ -95,7 +96,7 @@ export function useAsked<F extends FamilyName>(
         confidence,
         at: services.now(),
         score,
-        ...(misconception ? { misconception } : {}),
+        ...(slip && !other ? { misconception: slip.slip } : {}),
       };
       dispatch(predictionCommitted(entry));
       if (player.mode !== 'learn') return;

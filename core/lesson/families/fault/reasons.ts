@@ -280,7 +280,7 @@ function gradeThoughts(
       (g) => g.useless.length > 0 && !g.thrifty,
       (g, a) => [...checks('told-nothing', g.useless, a), spent(g, a)],
     ],
-    ['dear-before-cheap', (g) => !g.thrifty, (g, a) => [spent(g, a)]],
+    ['dear-before-cheap', (g) => g.useless.length === 0 && !g.thrifty, (g, a) => [spent(g, a)]],
   ];
   return rows.map(([slip, gives, claims], k) => ({
     slip,

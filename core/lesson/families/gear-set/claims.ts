@@ -40,6 +40,7 @@ export type SetClaim =
       way: 'sum' | 'difference';
     }
   | { claim: 'pinion-speed'; against: number; carrier: number; total: number; way: Direction }
+  | { claim: 'pinion-way'; part: Port; way: Direction }
   | { claim: 'part-speeds'; sun: number; carrier: number; ring: number }
   /** What an arrangement with one part held gives. */
   | { claim: 'gives'; part: Port; other: Port; third: Port; ratio: number; effect: Effect }
@@ -258,6 +259,15 @@ export function setClaimHolds(
         question.kind === 'number' &&
         numberClaimHolds(claim, askedValue(question, setup), question.tolerance)
       );
+    case 'pinion-way': {
+      const turns = solution.pinions[0]?.speed;
+      return (
+        turns !== undefined &&
+        turns !== null &&
+        claim.part === roles.drives &&
+        claim.way === wayOf(toNumber(turns))
+      );
+    }
     case 'part-speeds':
       return (['sun', 'carrier', 'ring'] as const).every((p) => {
         const turns = solution.speeds[p];

@@ -207,14 +207,19 @@ function numberThoughts({ question, subject: { setup } }: About<'number'>): Thou
       weight,
       answer: { kind: 'number', value, ...(direction ? { direction } : {}) },
       ...(gives ? { gives: (a) => gives(a.value) } : {}),
-      claims: (a) => [...claims(a.value), ...(slip === 'near-miss' ? here : [])],
+      claims: (a) => [
+        ...claims(a.value),
+        ...(slip === 'near-miss'
+          ? numberFacts({ question, subject: { kind: 'gear-set', setup } })
+          : []),
+      ],
     });
   if (direction)
     list.push({
       slip: 'wrong-sign',
       answer: { kind: 'number', value: right, direction: otherWay(direction) },
       gives: (a) => within(question.tolerance, right, a.value) && a.direction !== direction,
-      claims: () => wayClaims(setup),
+      claims: () => (question.ask === 'pinion-speed' ? pinionWay(setup) : wayClaims(setup)),
     });
   return list;
 }
@@ -333,6 +338,12 @@ function pinionClaims(setup: GearSetSetup): SetClaim[] {
       way: wayOf(p * c),
     },
   ];
+}
+
+/** Which way the pinion turns on its pin, against the part that drives. */
+function pinionWay({ set, roles }: GearSetSetup): SetClaim[] {
+  const turns = solveSet(set, roles).pinions[0]?.speed;
+  return turns ? [{ claim: 'pinion-way', part: roles.drives, way: wayOf(toNumber(turns)) }] : [];
 }
 
 function choiceThoughts(about: About<'choice'>): ThoughtAs<'choice'>[] {
@@ -479,7 +490,8 @@ function numberFacts({
   question,
   subject: { setup },
 }: Pick<About<'number'>, 'question' | 'subject'>): SetClaim[] {
-  if (question.ask === 'pinion-speed') return pinionClaims(setup);
+  if (question.ask === 'pinion-speed')
+    return [...pinionClaims(setup), ...(question.direction ? pinionWay(setup) : [])];
   if (question.ask === 'held-torque') return balance(setup);
   return [...hereClaims(setup), ...(question.direction ? turnsForOne(setup) : [])];
 }

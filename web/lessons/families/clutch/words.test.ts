@@ -5,7 +5,6 @@ import { BOLLARD, FENDER, HAWSER } from '../../../../core/clutch/tests/demo';
 import type { Engine } from '../../../../core/converter';
 import type { Unit } from '../../../../core/geartrain';
 import {
-  CLUTCH_SLIPS,
   clutchKey,
   assess,
   kindsOf,
@@ -19,7 +18,7 @@ import {
 import { FEET_AT } from '../../../../core/shift';
 import type { Vehicle } from '../../../../core/vehicle';
 import { testNumbers, testWords } from '../../../tests/words';
-import { clutchAnswerText, clutchKeyText, clutchPrompt, clutchReason, clutchShort } from './words';
+import { clutchAnswerText, clutchKeyText, clutchPrompt, clutchShort } from './words';
 
 let t: TFunction;
 beforeAll(async () => {
@@ -116,25 +115,17 @@ test('every answer has its words, long and short', () => {
   expect(clutchAnswerText(t, si(), LEVERS, ANSWERS[0]!).main).toContain('turnbuckle 2.00 mm');
 });
 
-test('graded parts, faults and reasons have their words', () => {
+test('graded parts and faults have their words', () => {
   for (const question of every(RIG)) {
     const answer = ANSWERS.find((a) => a.kind === question.kind)!;
     const graded = assess(question, { kind: 'clutch', rig: RIG }, answer);
     if (!graded.ok) throw new Error(`${question.kind}: ${graded.fault}`);
     for (const { part } of graded.grade.parts) worded(t(`clutchParts.${part}`));
   }
-  for (const code of [...CLUTCH_SLIPS, null])
-    for (const question of every(RIG)) {
-      const { title, text } = clutchReason(t, code, question, RIG);
-      worded(title);
-      worded(text);
-    }
   const bare: ClutchRig = { clutch: null, pack: null, engine: null, vehicle: null, unit: null };
   for (const question of every(RIG)) {
     const key = clutchKey(question, bare);
     if (key.ok) throw new Error('expected a fault');
     expect(t(`questionFaults.${key.fault}`)).not.toContain('questionFaults');
   }
-  const titles = CLUTCH_SLIPS.map((c) => clutchReason(t, c, every(RIG)[0]!, RIG).title);
-  expect(new Set(titles).size).toBe(CLUTCH_SLIPS.length);
 });

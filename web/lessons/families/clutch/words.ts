@@ -2,18 +2,18 @@ import type { TFunction } from 'i18next';
 import { measuredIn, type UpgradeLimit } from '../../../../core/clutch';
 import {
   clutchKey,
-  isPackQuestion,
   type ClutchAnswer,
   type ClutchKey,
   type ClutchQuestion,
   type ClutchRig,
-  type SlipOf,
+  type ClaimOf,
   type AnyFault,
   type KeyResult,
 } from '../../../../core/lesson';
 import { formatNumber, formatShare, gapText, type Numbers } from '../../../shared/numbers';
 import { rangeName } from '../../../shared/unitNames';
-import { plain, type Reason, type Worded } from '../../worded';
+import { plain, type Worded } from '../../worded';
+import { claimText, formatPercent, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
 
 /** Questions about clutches and packs, their answers and keys put into words. */
@@ -192,15 +192,60 @@ export function clutchShort(
   return detail === '' ? main : `${main} ${detail}`;
 }
 
-export function clutchReason(
+function clutchClaim(
   t: TFunction,
-  misconception: SlipOf<'clutch'> | null,
-  question: ClutchQuestion,
+  numbers: Numbers,
+  claim: ClaimOf<'clutch'>,
   rig: ClutchRig,
-): Reason {
-  const key = misconception ?? (isPackQuestion(question) ? 'unknown-pack' : 'unknown');
-  const values = { clutch: rig.clutch?.name ?? '', pack: rig.pack?.name ?? '' };
-  return { title: t(`whyClutch.${key}.title`, values), text: t(`whyClutch.${key}.text`, values) };
+): string {
+  const torque = (nm: number) => numbers.quantity(Math.round(nm), 'torque');
+  const gap = (m: number) => gapText(numbers, m);
+  const rolledText = (m: number) => numbers.quantity(Math.round(1000 * m), 'length');
+  const heat = (j: number) => numbers.quantity(j / 1000, 'energy');
+  const isTorque = ['holds', 'faces', 'clean', 'off-by', 'times-right'].includes(claim.claim);
+  const formats: ClaimFormats = {
+    value: isTorque ? torque : gap,
+    low: gap,
+    high: gap,
+    least: gap,
+    wear: gap,
+    thickness: gap,
+    rolled: rolledText,
+    heat,
+    limit: (of: number | UpgradeLimit) =>
+      typeof of === 'string'
+        ? limitText(t, of)
+        : claim.claim === 'start-heat'
+          ? heat(of)
+          : rolledText(of),
+    limits: (list: readonly UpgradeLimit[]) => list.map((l) => limitText(t, l)).join(', '),
+    asked: torque,
+    asNew: torque,
+    oneFace: torque,
+    clean: torque,
+    before: torque,
+    after: torque,
+    load: torque,
+    given: torque,
+    share: formatPercent,
+    times: String,
+    range: (id: string) => gearText(rig, id),
+    last: (step: string) => t(`clutch.adjustments.${step}`),
+    bearing: (id: string) => t(`claimWords.bearings.${id}`),
+  };
+  if (claim.claim === 'slips-from' && claim.wear === null)
+    return t('claims.never-slips', { range: gearText(rig, claim.range) });
+  const sub =
+    claim.claim === 'start'
+      ? null
+      : claim.claim === 'untouched'
+        ? claim.part
+        : claim.claim === 'order-leaves'
+          ? claim.of
+          : 'way' in claim
+            ? claim.way
+            : null;
+  return claimText(t, claim, formats, sub);
 }
 
 export const CLUTCH_WORDS: FamilyWords<'clutch'> = {
@@ -210,5 +255,5 @@ export const CLUTCH_WORDS: FamilyWords<'clutch'> = {
   short: (t, numbers, _question, { rig }, answer, score) =>
     clutchShort(t, numbers, rig, answer, score),
   part: (t, { part }) => t(`clutchParts.${part}`),
-  reason: (t, misconception, question, { rig }) => clutchReason(t, misconception, question, rig),
+  claim: (t, numbers, claim, _question, { rig }) => clutchClaim(t, numbers, claim, rig),
 };

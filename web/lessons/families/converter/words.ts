@@ -8,8 +8,8 @@ import {
   type ConverterQuestion,
   type ConverterRig,
   type MatchAsk,
+  type ClaimOf,
   type Measure,
-  type SlipOf,
   type StallChange,
   type AnyFault,
   type ConverterKey,
@@ -17,7 +17,8 @@ import {
 } from '../../../../core/lesson';
 import type { Quantity } from '../../../../core/quantities';
 import { formatNumber, formatRatio, type Numbers } from '../../../shared/numbers';
-import { plain, type Reason, type Worded } from '../../worded';
+import { plain, type Worded } from '../../worded';
+import { claimText, formatPercent, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
 
 /** Questions about converters, their answers and keys put into words. */
@@ -218,17 +219,49 @@ export function converterShort(
   return detail === '' ? main : `${main} ${detail}`;
 }
 
-export function converterReason(
+function converterClaim(
   t: TFunction,
-  misconception: SlipOf<'converter'> | null,
-  { converter, engine }: ConverterRig,
-): Reason {
-  const key = misconception ?? 'unknown';
-  const values = { converter: converter.name, engine: engine.name };
-  return {
-    title: t(`whyConverter.${key}.title`, values),
-    text: t(`whyConverter.${key}.text`, values),
+  numbers: Numbers,
+  claim: ClaimOf<'converter'>,
+  question: ConverterQuestion,
+): string {
+  const speed = (rpm: number) => numbers.quantity(rounded(rpm), 'speed');
+  const torque = (nm: number) => numbers.quantity(rounded(nm), 'torque');
+  const power = (kw: number) => numbers.quantity(rounded(kw), 'power');
+  const changed = (value: number) => changedText(t, numbers, changedOf(question), value);
+  const seconds = (s: number) => formatNumber(s, 1);
+  const event = (name: string) => eventText(t, name);
+  const formats: ClaimFormats = {
+    measure: (m: Measure) => t(`measures.${m}`).toLowerCase(),
+    value: (value: number) =>
+      claim.claim === 'reads'
+        ? readingText(numbers, claim.measure, rounded(value))
+        : formatRatio(value),
+    speedIn: speed,
+    speedOut: speed,
+    governed: speed,
+    torqueIn: torque,
+    torqueOut: torque,
+    powerIn: power,
+    powerOut: power,
+    heat: power,
+    multiplies: formatRatio,
+    speedRatio: formatRatio,
+    before: changed,
+    after: changed,
+    share: claim.claim === 'off-by' ? formatPercent : formatRatio,
+    times: String,
+    given: (value: number) =>
+      question.kind === 'read-match'
+        ? readingText(numbers, question.ask, rounded(value))
+        : changed(value),
+    event,
+    later: event,
+    time: seconds,
+    laterTime: seconds,
   };
+  const sub = claim.claim === 'curve' ? claim.curve : claim.claim === 'changes' ? claim.of : null;
+  return claimText(t, claim, formats, sub);
 }
 
 export const CONVERTER_WORDS: FamilyWords<'converter'> = {
@@ -244,5 +277,5 @@ export const CONVERTER_WORDS: FamilyWords<'converter'> = {
       : [];
     return t(`gradedParts.${part}`, { first, second });
   },
-  reason: (t, misconception, _question, { rig }) => converterReason(t, misconception, rig),
+  claim: (t, numbers, claim, question) => converterClaim(t, numbers, claim, question),
 };

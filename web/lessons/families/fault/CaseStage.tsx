@@ -3,12 +3,10 @@ import { useTranslation } from 'react-i18next';
 import type { DiagnosisGrade, FaultCase } from '../../../../core/faults';
 import {
   FAULT_FAMILY,
-  assessed,
   CONFIDENCES,
-  diagnosed,
+  diagnosisAssessed,
   type CaseQuestion,
   type Confidence,
-  type FaultAnswer,
 } from '../../../../core/lesson';
 import { Desk } from '../../../faults/Desk';
 import { Opening } from '../../../faults/Opening';
@@ -76,10 +74,10 @@ function DiagnoseStage(props: DiagnoseProps) {
     if (confidence === null || work.remedy === null) return;
     const entries = work.log.map(({ check, expected, safe }) => ({ check, expected, safe }));
     const cause = [...work.named].sort().join(' + ');
-    const answer: FaultAnswer = { kind: 'diagnose', entries, cause, remedy: work.remedy };
+    const answer = { kind: 'diagnose' as const, entries, cause, remedy: work.remedy };
     void session.grade(entries, { cause, remedy: work.remedy }).then((weighed) => {
       setGrade(weighed);
-      commit(answer, confidence, assessed(diagnosed(weighed)));
+      commit(answer, confidence, diagnosisAssessed(weighed, answer));
     });
   };
   const again = () => {

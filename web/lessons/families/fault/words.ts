@@ -13,14 +13,22 @@ import {
   type FaultKey,
   type FaultQuestion,
   type FaultSubject,
-  type SlipOf,
+  type ClaimOf,
   type AnyFault,
   type KeyResult,
 } from '../../../../core/lesson';
-import { checkName, checkText, faultsOfKey, faultText, wordText } from '../../../faults/faultWords';
-import { formatShare } from '../../../shared/numbers';
+import {
+  checkName,
+  checkText,
+  faultsOfKey,
+  faultText,
+  kindText,
+  wordText,
+} from '../../../faults/faultWords';
+import { formatNumber, formatShare } from '../../../shared/numbers';
 import { rangeName } from '../../../shared/unitNames';
-import { plain, type Reason, type Worded } from '../../worded';
+import { plain, type Worded } from '../../worded';
+import { claimText, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
 
 /** Questions about faults, their answers and keys put into words. */
@@ -118,9 +126,20 @@ export function faultShort(
   return formatShare(score);
 }
 
-export function faultReason(t: TFunction, misconception: SlipOf<'fault'> | null): Reason {
-  const key = misconception ?? 'unknown';
-  return { title: t(`whyFault.${key}.title`), text: t(`whyFault.${key}.text`) };
+function faultClaim(t: TFunction, claim: ClaimOf<'fault'>, subject: FaultSubject): string {
+  const unit = subject.unit ?? subject.faultCase?.unit ?? null;
+  const formats: ClaimFormats = {
+    range: (id: string) => (unit ? rangeName(unit, id) : id),
+    drive: (word: string) => wordText(t, word),
+    fault: (kind: Fault['kind']) => kindText(t, kind),
+    element: (id: string) => id,
+    check: (id: string) => checkNamed(t, subject, id),
+    minutes: (m: number) => formatNumber(m, 0),
+    expert: (m: number) => formatNumber(m, 0),
+    bits: (b: number) => formatNumber(b, 2),
+    remedy: (r: string) => t(`faults.remedies.${r}`),
+  };
+  return claimText(t, claim, formats);
 }
 
 export const FAULT_WORDS: FamilyWords<'fault'> = {
@@ -131,5 +150,5 @@ export const FAULT_WORDS: FamilyWords<'fault'> = {
     faultShort(t, subject, answer, score),
   part: (t, { part, of }, { subject: { unit } }) =>
     typeof of === 'string' && unit ? rangeName(unit, of) : t(`faultParts.${part}`),
-  reason: (t, misconception) => faultReason(t, misconception),
+  claim: (t, _numbers, claim, _question, { subject }) => faultClaim(t, claim, subject),
 };

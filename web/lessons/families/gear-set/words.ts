@@ -1,8 +1,7 @@
 import type { TFunction } from 'i18next';
 import {
-  solveSet,
   thirdPort,
-  toothRatio,
+  type Effect,
   type GearSetSetup,
   type Port,
   type Roles,
@@ -12,7 +11,7 @@ import {
   setKey,
   HELD_ARRANGEMENTS,
   arrangementKey,
-  type SlipOf,
+  type ClaimOf,
   type NumberAsk,
   type SetAnswer,
   type SetKey,
@@ -20,7 +19,8 @@ import {
 } from '../../../../core/lesson';
 import type { Quantity } from '../../../../core/quantities';
 import { formatRatio, formatReading, type Numbers } from '../../../shared/numbers';
-import type { Reason, Worded } from '../../worded';
+import type { Worded } from '../../worded';
+import { claimText, formatPercent, formatTurns, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
 
 /** Questions, answers and keys put into words. */
@@ -197,29 +197,48 @@ function numberText(numbers: Numbers, question: SetQuestion, value: number): str
 const formatNumberAsTyped = (value: number): string =>
   Number.isInteger(value) ? formatReading(value) : formatRatio(value);
 
-/** Why an answer was wrong, with this set's own numbers in it. */
-export function reasonFor(
+/** A form of the ratio in words and with the set's teeth in it: `1 + ring/sun`, `1 + 70/30`. */
+const formWords = (form: string): string => form.replaceAll('R', 'ring').replaceAll('S', 'sun');
+
+const workedForm = (form: string, { set: { teeth } }: GearSetSetup): string =>
+  form.replaceAll('R', String(teeth.ring)).replaceAll('S', String(teeth.sun));
+
+function setClaim(
   t: TFunction,
-  misconception: SlipOf<'gear-set'> | null,
+  numbers: Numbers,
+  claim: ClaimOf<'gear-set'>,
+  question: SetQuestion,
   setup: GearSetSetup,
-): Reason {
-  const { set, roles } = setup;
-  const { ratio } = solveSet(set, roles);
-  const i = ratio ? Math.abs(toNumber(ratio)) : 0;
-  const pinion = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
-  const values = {
-    sun: set.teeth.sun,
-    ring: set.teeth.ring,
-    pinion: pinion ?? '?',
-    bare: formatRatio(toNumber(toothRatio(set))),
-    ratio: formatRatio(i),
-    inverse: formatRatio(i === 0 ? 0 : 1 / i),
-    drives: t(`partsInText.${roles.drives}`),
-    driven: t(`partsInText.${roles.driven}`),
-    third: t(`partsInText.${thirdPort(roles)}`),
+): string {
+  const part = (p: Port) => t(`partsInText.${p}`);
+  const speed = (rpm: number) => numbers.quantity(rpm, 'speed');
+  const torque = (nm: number) => numbers.quantity(nm, 'torque');
+  const isPinion = claim.claim === 'pinion-speed';
+  const formats: ClaimFormats = {
+    part,
+    other: part,
+    third: part,
+    turns: formatTurns,
+    ratio: formatRatio,
+    form: formWords,
+    given: (value: number) => numberText(numbers, question, value),
+    torqueIn: torque,
+    torqueOut: torque,
+    torqueHeld: torque,
+    against: speed,
+    carrier: isPinion ? speed : formatTurns,
+    total: speed,
+    sun: formatTurns,
+    ring: formatTurns,
+    share: formatPercent,
+    times: String,
+    pinion: String,
+    effect: (effect: Effect) => t(`effects.${effect}`),
   };
-  const key = misconception ?? 'unknown';
-  return { title: t(`why.${key}.title`, values), text: t(`why.${key}.text`, values) };
+  const more = 'form' in claim ? { worked: workedForm(claim.form, setup) } : {};
+  const named = claim.claim === 'gives' ? { Part: t(`parts.${claim.part}`) } : {};
+  const sub = 'what' in claim ? claim.what : 'way' in claim ? claim.way : null;
+  return claimText(t, claim, formats, sub, { ...more, ...named });
 }
 
 export const GEAR_SET_WORDS: FamilyWords<'gear-set'> = {
@@ -230,5 +249,5 @@ export const GEAR_SET_WORDS: FamilyWords<'gear-set'> = {
   },
   short: (t, numbers, question, _subject, answer) => shortAnswer(t, numbers, question, answer),
   part: (t, { part }) => t(`gradedParts.${part}`),
-  reason: (t, misconception, _question, { setup }) => reasonFor(t, misconception, setup),
+  claim: (t, numbers, claim, question, { setup }) => setClaim(t, numbers, claim, question, setup),
 };

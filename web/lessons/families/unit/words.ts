@@ -4,13 +4,14 @@ import { toNumber, toText } from '../../../../core/numerics';
 import {
   applyOf,
   unitKey,
-  type SlipOf,
+  type ClaimOf,
   type UnitAnswer,
   type UnitQuestion,
 } from '../../../../core/lesson';
 import { formatRatio } from '../../../shared/numbers';
 import { memberName, rangeName } from '../../../shared/unitNames';
-import { plain, type Reason, type Worded } from '../../worded';
+import { plain, type Worded } from '../../worded';
+import { claimText, formatPercent, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
 
 /** Questions about whole units, their answers and keys put into words. */
@@ -141,19 +142,55 @@ export function unitShort(
   return unitAnswerText(t, question, unit, answer).main;
 }
 
-export function unitReason(
-  t: TFunction,
-  misconception: SlipOf<'unit'> | null,
-  question: UnitQuestion,
-  unit: Unit,
-): Reason {
-  const key = misconception ?? 'unknown';
-  const values = {
-    input: memberName(unit, unit.input),
-    output: memberName(unit, unit.output),
-    range: 'range' in question ? rangeName(unit, question.range) : '',
+function unitClaim(t: TFunction, claim: ClaimOf<'unit'>, unit: Unit): string {
+  const listed = (ids: readonly string[]) =>
+    ids.length === 0 ? t('claimWords.nothing') : ids.join(', ');
+  const formats: ClaimFormats = {
+    apply: listed,
+    element: (id: string) => id,
+    state: (state: string) => t(`claimWords.states.${state}`),
+    range: (id: string) => rangeName(unit, id),
+    member: (id: string) => memberName(unit, id),
+    members: (list: readonly string[]) => list.map((m) => memberName(unit, m)).join(' → '),
+    ratio: formatRatio,
+    given: formatRatio,
+    share: formatPercent,
+    times: String,
   };
-  return { title: t(`whyUnit.${key}.title`, values), text: t(`whyUnit.${key}.text`, values) };
+  const product =
+    claim.claim === 'stages' ? { product: claim.factors.map(formatRatio).join(' × ') } : {};
+  const outcome =
+    'outcome' in claim
+      ? {
+          outcome: t(`claimWords.outcomes.${claim.outcome}`, {
+            ratio: claim.ratio === null ? '' : formatRatio(claim.ratio),
+            way: t(`directions.${claim.way}`),
+          }),
+        }
+      : {};
+  return claimText(t, claim, formats, unitSub(claim), { ...product, ...outcome });
+}
+
+function unitSub(claim: ClaimOf<'unit'>): string | null {
+  switch (claim.claim) {
+    case 'does':
+    case 'without':
+    case 'element':
+      return claim.load;
+    case 'member':
+      return claim.role;
+    case 'stages':
+      return claim.way;
+    case 'without-one-ways':
+    case 'range-ratio':
+    case 'one-over':
+    case 'both-turn':
+    case 'to-case':
+    case 'power-goes':
+    case 'off-by':
+    case 'times-right':
+      return null;
+  }
 }
 
 export const UNIT_WORDS: FamilyWords<'unit'> = {
@@ -164,5 +201,5 @@ export const UNIT_WORDS: FamilyWords<'unit'> = {
     unitShort(t, question, unit, answer, score),
   part: (t, { part, of }, { unit }) =>
     t(`gradedParts.${part}`, { range: typeof of === 'string' ? rangeName(unit, of) : '' }),
-  reason: (t, misconception, question, { unit }) => unitReason(t, misconception, question, unit),
+  claim: (t, _numbers, claim, _question, { unit }) => unitClaim(t, claim, unit),
 };

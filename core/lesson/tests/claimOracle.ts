@@ -1,0 +1,187 @@
+import type { GearSetSetup, Port, Unit } from '../../geartrain';
+import { compileTrain, solveSpeeds } from '../../geartrain';
+import type { AnyClaim, Subject } from '../families/families';
+import type { Question } from '../question';
+
+/**
+ * Claims worked out anew, by other means than those that made them: one set by Willis's equation in floating point, a unit
+ * by trying which of its one-way clutches hold, the rest by what must balance. `null` where it has no means of its own.
+ */
+export function claimIsSo(claim: AnyClaim, question: Question, subject: Subject): boolean | null {
+  switch (subject.kind) {
+    case 'gear-set':
+      return setClaimIsSo(claim, question, subject.setup);
+    case 'unit':
+      return unitClaimIsSo(claim, subject.unit);
+    case 'converter':
+    case 'clutch':
+    case 'fault':
+      return balances(claim);
+  }
+}
+
+const near = (a: number, b: number): boolean => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a));
+
+/** Speeds of sun, carrier and ring for one turn of what drives (Willis 1841: S·ωs ± R·ωr = (S ± R)·ωc); published, from memory. */
+function willis({ set }: GearSetSetup, drives: Port, driven: Port): Record<Port, number> {
+  const { sun, ring } = set.teeth;
+  const sign = set.kind === 'single-pinion' ? 1 : -1;
+  const weight: Record<Port, number> = { sun, ring: sign * ring, carrier: -(sun + sign * ring) };
+  // One is held: the other two are left in the sum.
+  const speeds: Record<Port, number> = { sun: 0, carrier: 0, ring: 0 };
+  speeds[drives] = 1;
+  speeds[driven] = -weight[drives] / weight[driven];
+  return speeds;
+}
+
+function setClaimIsSo(claim: AnyClaim, question: Question, setup: GearSetSetup): boolean | null {
+  const { roles, set } = setup;
+  const third = (['sun', 'carrier', 'ring'] as const).find(
+    (p) => p !== roles.drives && p !== roles.driven,
+  )!;
+  const speeds =
+    roles.reaction === 'locked'
+      ? { sun: 1, carrier: 1, ring: 1 }
+      : roles.reaction === 'held'
+        ? willis(setup, roles.drives, roles.driven)
+        : null;
+  const ratio = speeds && 1 / speeds[roles.driven];
+  switch (claim.claim) {
+    case 'turns-for-one':
+      return (
+        speeds !== null &&
+        near(claim.turns, Math.abs(speeds[claim.other] / speeds[claim.part])) &&
+        claim.way === (speeds[claim.other] * speeds[claim.part] > 0 ? 'same' : 'opposite')
+      );
+    case 'carrier':
+      return (claim.way === 'held') === (roles.reaction === 'held' && third === 'carrier');
+    case 'meshes':
+      return third === 'carrier' && roles.reaction === 'held' && set.kind === claim.way;
+    case 'formula':
+      return ratio !== null && near(Math.abs(ratio), claim.ratio);
+    case 'right-with':
+    case 'gives': {
+      const other = willis(setup, claim.part, claim.other);
+      return near(claim.ratio, Math.abs(1 / other[claim.other])) && other[claim.third] === 0;
+    }
+    case 'with-plain': {
+      const plain = willis(
+        { ...setup, set: { kind: 'single-pinion', teeth: set.teeth } },
+        roles.drives,
+        roles.driven,
+      );
+      return set.kind === 'double-pinion' && near(claim.ratio, Math.abs(1 / plain[roles.driven]));
+    }
+    case 'torques':
+      return (
+        ratio !== null &&
+        near(claim.torqueOut, Math.abs(ratio) * setup.inputTorqueNm) &&
+        near(claim.torqueHeld, Math.abs(ratio - 1) * setup.inputTorqueNm)
+      );
+    case 'part-speeds':
+      return (
+        speeds !== null &&
+        (['sun', 'carrier', 'ring'] as const).every((p) => near(claim[p], Math.abs(speeds[p])))
+      );
+    case 'pinion-speed': {
+      if (speeds === null) return false;
+      const gear = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
+      const rolled = (-(speeds.sun - speeds.carrier) * set.teeth.sun) / gear!;
+      const rpm = setup.inputSpeedRpm;
+      return (
+        near(claim.against, Math.abs(rolled) * rpm) &&
+        near(claim.total, Math.abs(rolled + speeds.carrier) * rpm)
+      );
+    }
+    case 'as-one':
+      return roles.reaction === 'locked';
+    case 'nothing-held':
+      return roles.reaction === 'free';
+    case 'one-over':
+      return question.kind === 'number' && ratio !== null && near(claim.ratio, Math.abs(ratio));
+    default:
+      return null;
+  }
+}
+
+/** The ratios that a row can have, over every choice of one-way clutches that hold. */
+function possible(unit: Unit, apply: readonly string[]): number[] {
+  const train = compileTrain(unit);
+  const oneWays = unit.elements.filter((e) => e.kind === 'one-way').map((e) => e.id);
+  const bit = (id: string) => 1 << train.elementIds.indexOf(id);
+  const on = apply.reduce((mask, id) => mask | bit(id), 0);
+  const out = new Float64Array(train.members.length);
+  const ratios: number[] = [];
+  for (let choice = 0; choice < 1 << oneWays.length; choice++) {
+    const mask = oneWays.reduce((m, id, k) => (choice & (1 << k) ? m | bit(id) : m), on);
+    if (!solveSpeeds(train, mask, out)) continue;
+    const [o, i] = [
+      out[train.members.indexOf(unit.output)]!,
+      out[train.members.indexOf(unit.input)]!,
+    ];
+    if (Math.abs(o) > 1e-9) ratios.push(i / o);
+  }
+  return ratios;
+}
+
+function unitClaimIsSo(claim: AnyClaim, unit: Unit): boolean | null {
+  switch (claim.claim) {
+    case 'does':
+    case 'without':
+    case 'without-one-ways': {
+      if (claim.outcome !== 'drives' || claim.ratio === null) return null;
+      const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
+      return possible(unit, claim.apply).some((r) => near(r, signed));
+    }
+    case 'range-ratio': {
+      const apply = unit.ranges.find((r) => r.id === claim.range)?.apply ?? [];
+      return possible(unit, apply).some((r) => near(Math.abs(r), claim.ratio));
+    }
+    case 'to-case':
+      return unit.elements.some((e) => e.id === claim.element && e.between.includes('case'));
+    case 'stages':
+      return near(
+        claim.factors.reduce((a, b) => a * b, 1),
+        claim.ratio,
+      );
+    default:
+      return null;
+  }
+}
+
+/** What goes in comes out; a window has its ends the right way round; a reading lies where it is said to lie. */
+function balances(claim: AnyClaim): boolean | null {
+  switch (claim.claim) {
+    case 'running':
+      return (
+        near(claim.torqueOut, claim.multiplies * claim.torqueIn) &&
+        claim.speedOut <= claim.speedIn + 1e-9
+      );
+    case 'power':
+      return near(claim.powerIn, claim.powerOut + claim.heat);
+    case 'first':
+      return claim.time < claim.laterTime;
+    case 'play':
+    case 'centre':
+    case 'clearance':
+      return (
+        claim.low < claim.high &&
+        claim.way ===
+          (claim.value < claim.low - 1e-6
+            ? 'under'
+            : claim.value > claim.high + 1e-6
+              ? 'over'
+              : 'inside')
+      );
+    case 'holds':
+      return (claim.way === 'more') === claim.value >= claim.asked;
+    case 'faces':
+      return near(2 * claim.oneFace, claim.value);
+    case 'could-hold':
+      return claim.load <= claim.before;
+    case 'order-leaves':
+      return claim.value < claim.low || claim.value > claim.high;
+    default:
+      return null;
+  }
+}

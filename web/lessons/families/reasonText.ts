@@ -1,0 +1,39 @@
+import type { TFunction } from 'i18next';
+import type {
+  ClaimOf,
+  FamilyName,
+  Misconception,
+  QuestionOf,
+  SubjectOf,
+  Why,
+} from '../../../core/lesson';
+import type { Numbers } from '../../shared/numbers';
+import type { Reason } from '../worded';
+import type { FamilyWords } from './familyWords';
+
+/**
+ * What is said of an answer: of one that explains itself by one way of thinking, that; of one that two give, both; of
+ * any other, and of a right one, how the model's answer comes about.
+ * @param right the answer was right
+ */
+export function reasonText<F extends FamilyName>(
+  words: Pick<FamilyWords<F>, 'claim'>,
+  t: TFunction,
+  numbers: Numbers,
+  { named, facts }: Why<Misconception, ClaimOf<F>>,
+  question: QuestionOf<F>,
+  subject: SubjectOf<F>,
+  right = false,
+): Reason {
+  const said = (claims: readonly ClaimOf<F>[]) => [
+    ...new Set(claims.map((c) => words.claim(t, numbers, c, question, subject))),
+  ];
+  const [one, other] = named;
+  if (!one)
+    return { title: t(right ? 'reasons.right' : 'reasons.open'), text: said(facts).join(' ') };
+  const slip = (n: typeof one) => t(`misconceptions.${n.slip}`);
+  const title = other
+    ? t('reasons.either', { one: slip(one), other: slip(other) })
+    : `${slip(one)}.`;
+  return { title, text: said([...one.claims, ...(other?.claims ?? [])]).join(' ') };
+}
