@@ -8,15 +8,26 @@ import type { Question } from '../question';
  * by trying which of its one-way clutches hold, the rest by what must balance. `null` where it has no means of its own.
  */
 export function claimIsSo(claim: AnyClaim, question: Question, subject: Subject): boolean | null {
+  const checks = checksFor(question, subject) as Readonly<
+    Record<string, ((claim: AnyClaim) => boolean | null) | undefined>
+  >;
+  return checks[claim.claim]?.(claim) ?? null;
+}
+
+type Checks = {
+  readonly [C in AnyClaim['claim']]?: (claim: Extract<AnyClaim, { claim: C }>) => boolean | null;
+};
+
+function checksFor(question: Question, subject: Subject): Checks {
   switch (subject.kind) {
     case 'gear-set':
-      return setClaimIsSo(claim, question, subject.setup);
+      return setChecks(question, subject.setup);
     case 'unit':
-      return unitClaimIsSo(claim, subject.unit);
+      return unitChecks(subject.unit);
     case 'converter':
     case 'clutch':
     case 'fault':
-      return balances(claim);
+      return BALANCES;
   }
 }
 
@@ -34,7 +45,7 @@ function willis({ set }: GearSetSetup, drives: Port, driven: Port): Record<Port,
   return speeds;
 }
 
-function setClaimIsSo(claim: AnyClaim, question: Question, setup: GearSetSetup): boolean | null {
+function setChecks(question: Question, setup: GearSetSetup): Checks {
   const { roles, set } = setup;
   const third = (['sun', 'carrier', 'ring'] as const).find(
     (p) => p !== roles.drives && p !== roles.driven,
@@ -46,44 +57,53 @@ function setClaimIsSo(claim: AnyClaim, question: Question, setup: GearSetSetup):
         ? willis(setup, roles.drives, roles.driven)
         : null;
   const ratio = speeds && 1 / speeds[roles.driven];
-  switch (claim.claim) {
-    case 'turns-for-one':
+  return {
+    'turns-for-one': (claim) => {
       return (
         speeds !== null &&
         near(claim.turns, Math.abs(speeds[claim.other] / speeds[claim.part])) &&
         claim.way === (speeds[claim.other] * speeds[claim.part] > 0 ? 'same' : 'opposite')
       );
-    case 'carrier':
+    },
+    carrier: (claim) => {
       return (claim.way === 'held') === (roles.reaction === 'held' && third === 'carrier');
-    case 'meshes':
+    },
+    meshes: (claim) => {
       return third === 'carrier' && roles.reaction === 'held' && set.kind === claim.way;
-    case 'formula':
+    },
+    formula: (claim) => {
       return ratio !== null && near(Math.abs(ratio), claim.ratio);
-    case 'right-with':
-    case 'gives': {
+    },
+    'right-with': (claim) => {
       const other = willis(setup, claim.part, claim.other);
       return near(claim.ratio, Math.abs(1 / other[claim.other])) && other[claim.third] === 0;
-    }
-    case 'with-plain': {
+    },
+    gives: (claim) => {
+      const other = willis(setup, claim.part, claim.other);
+      return near(claim.ratio, Math.abs(1 / other[claim.other])) && other[claim.third] === 0;
+    },
+    'with-plain': (claim) => {
       const plain = willis(
         { ...setup, set: { kind: 'single-pinion', teeth: set.teeth } },
         roles.drives,
         roles.driven,
       );
       return set.kind === 'double-pinion' && near(claim.ratio, Math.abs(1 / plain[roles.driven]));
-    }
-    case 'torques':
+    },
+    torques: (claim) => {
       return (
         ratio !== null &&
         near(claim.torqueOut, Math.abs(ratio) * setup.inputTorqueNm) &&
         near(claim.torqueHeld, Math.abs(ratio - 1) * setup.inputTorqueNm)
       );
-    case 'part-speeds':
+    },
+    'part-speeds': (claim) => {
       return (
         speeds !== null &&
         (['sun', 'carrier', 'ring'] as const).every((p) => near(claim[p], Math.abs(speeds[p])))
       );
-    case 'pinion-speed': {
+    },
+    'pinion-speed': (claim) => {
       if (speeds === null) return false;
       const gear = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
       const rolled = (-(speeds.sun - speeds.carrier) * set.teeth.sun) / gear!;
@@ -92,16 +112,17 @@ function setClaimIsSo(claim: AnyClaim, question: Question, setup: GearSetSetup):
         near(claim.against, Math.abs(rolled) * rpm) &&
         near(claim.total, Math.abs(rolled + speeds.carrier) * rpm)
       );
-    }
-    case 'as-one':
+    },
+    'as-one': () => {
       return roles.reaction === 'locked';
-    case 'nothing-held':
+    },
+    'nothing-held': () => {
       return roles.reaction === 'free';
-    case 'one-over':
+    },
+    'one-over': (claim) => {
       return question.kind === 'number' && ratio !== null && near(claim.ratio, Math.abs(ratio));
-    default:
-      return null;
-  }
+    },
+  };
 }
 
 /** The ratios that a row can have, over every choice of one-way clutches that hold. */
@@ -124,64 +145,96 @@ function possible(unit: Unit, apply: readonly string[]): number[] {
   return ratios;
 }
 
-function unitClaimIsSo(claim: AnyClaim, unit: Unit): boolean | null {
-  switch (claim.claim) {
-    case 'does':
-    case 'without':
-    case 'without-one-ways': {
+function unitChecks(unit: Unit): Checks {
+  return {
+    does: (claim) => {
       if (claim.outcome !== 'drives' || claim.ratio === null) return null;
       const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
       return possible(unit, claim.apply).some((r) => near(r, signed));
-    }
-    case 'range-ratio': {
+    },
+    without: (claim) => {
+      if (claim.outcome !== 'drives' || claim.ratio === null) return null;
+      const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
+      return possible(unit, claim.apply).some((r) => near(r, signed));
+    },
+    'without-one-ways': (claim) => {
+      if (claim.outcome !== 'drives' || claim.ratio === null) return null;
+      const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
+      return possible(unit, claim.apply).some((r) => near(r, signed));
+    },
+    'range-ratio': (claim) => {
       const apply = unit.ranges.find((r) => r.id === claim.range)?.apply ?? [];
       return possible(unit, apply).some((r) => near(Math.abs(r), claim.ratio));
-    }
-    case 'to-case':
+    },
+    'to-case': (claim) => {
       return unit.elements.some((e) => e.id === claim.element && e.between.includes('case'));
-    case 'stages':
+    },
+    stages: (claim) => {
       return near(
         claim.factors.reduce((a, b) => a * b, 1),
         claim.ratio,
       );
-    default:
-      return null;
-  }
+    },
+  };
 }
 
 /** What goes in comes out; a window has its ends the right way round; a reading lies where it is said to lie. */
-function balances(claim: AnyClaim): boolean | null {
-  switch (claim.claim) {
-    case 'running':
-      return (
-        near(claim.torqueOut, claim.multiplies * claim.torqueIn) &&
-        claim.speedOut <= claim.speedIn + 1e-9
-      );
-    case 'power':
-      return near(claim.powerIn, claim.powerOut + claim.heat);
-    case 'first':
-      return claim.time < claim.laterTime;
-    case 'play':
-    case 'centre':
-    case 'clearance':
-      return (
-        claim.low < claim.high &&
-        claim.way ===
-          (claim.value < claim.low - 1e-6
-            ? 'under'
-            : claim.value > claim.high + 1e-6
-              ? 'over'
-              : 'inside')
-      );
-    case 'holds':
-      return (claim.way === 'more') === claim.value >= claim.asked;
-    case 'faces':
-      return near(2 * claim.oneFace, claim.value);
-    case 'could-hold':
-      return claim.load <= claim.before;
-    case 'order-leaves':
-      return claim.value < claim.low || claim.value > claim.high;
-    default:
-      return null;
-  }
-}
+const BALANCES: Checks = {
+  running: (claim) => {
+    return (
+      near(claim.torqueOut, claim.multiplies * claim.torqueIn) &&
+      claim.speedOut <= claim.speedIn + 1e-9
+    );
+  },
+  power: (claim) => {
+    return near(claim.powerIn, claim.powerOut + claim.heat);
+  },
+  first: (claim) => {
+    return claim.time < claim.laterTime;
+  },
+  play: (claim) => {
+    return (
+      claim.low < claim.high &&
+      claim.way ===
+        (claim.value < claim.low - 1e-6
+          ? 'under'
+          : claim.value > claim.high + 1e-6
+            ? 'over'
+            : 'inside')
+    );
+  },
+  centre: (claim) => {
+    return (
+      claim.low < claim.high &&
+      claim.way ===
+        (claim.value < claim.low - 1e-6
+          ? 'under'
+          : claim.value > claim.high + 1e-6
+            ? 'over'
+            : 'inside')
+    );
+  },
+  clearance: (claim) => {
+    return (
+      claim.low < claim.high &&
+      claim.way ===
+        (claim.value < claim.low - 1e-6
+          ? 'under'
+          : claim.value > claim.high + 1e-6
+            ? 'over'
+            : 'inside')
+    );
+  },
+  holds: (claim) => {
+    return (claim.way === 'more') === claim.value >= claim.asked;
+  },
+  faces: (claim) => {
+    return near(2 * claim.oneFace, claim.value);
+  },
+  'could-hold': (claim) => {
+    return claim.load <= claim.before;
+  },
+  'order-leaves': (claim) => {
+    return claim.value < claim.low || claim.value > claim.high;
+  },
+};

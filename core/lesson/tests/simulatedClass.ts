@@ -155,7 +155,7 @@ function faultOf(random: Random, { subject }: Drawn): object {
 export function drawQuestion(kind: QuestionKind, random: Random): Drawn {
   const drawn = plainQuestion(kind, random);
   const change = CHANGES[kind]?.(random, drawn) ?? {};
-  return { ...drawn, question: { ...drawn.question, ...change } as Question };
+  return { ...drawn, question: { ...drawn.question, ...change } };
 }
 
 let desk: FaultCase | null = null;
