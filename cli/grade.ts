@@ -77,7 +77,13 @@ function line(
       grade && subject
         ? grade.why.named.map((n) => ({
             code: n.slip,
-            text: whyFor(t, numbersIn('si', t), { named: [n], facts: [] }, question, subject).text,
+            text: whyFor(
+              t,
+              numbersIn('si', t),
+              { named: [n], facts: [] },
+              question,
+              subject,
+            ).facts.join(' '),
           }))
         : [],
   };

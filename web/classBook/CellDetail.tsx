@@ -77,7 +77,7 @@ export function CellDetail({ book, chosen }: Props) {
           <>
             <dt className="label">{t('classBook.why')}</dt>
             <dd>
-              <strong>{reason.title}</strong> {reason.text}
+              <strong>{reason.title}</strong> {reason.facts.join(' ')}
             </dd>
           </>
         )}

@@ -8,8 +8,9 @@ export interface Worded {
 
 export const plain = (main: string, detail = ''): Worded => ({ main, detail });
 
-/** Why an answer was wrong, with the model's own numbers in it. */
+/** Why an answer is right or wrong, with the model's own numbers in it. */
 export interface Reason {
   readonly title: string;
-  readonly text: string;
+  /** Its facts, each a sentence. */
+  readonly facts: readonly string[];
 }

@@ -30,10 +30,13 @@ export function reasonText<F extends FamilyName>(
   ];
   const [one, other] = named;
   if (!one)
-    return { title: t(right ? 'reasons.right' : 'reasons.open'), text: said(facts).join(' ') };
+    return {
+      title: t(right ? 'reasons.right' : 'reasons.open'),
+      facts: said(facts).slice(0, right ? 2 : undefined),
+    };
   const slip = (n: typeof one) => t(`misconceptions.${n.slip}`);
   const title = other
     ? t('reasons.either', { one: slip(one), other: slip(other) })
     : `${slip(one)}.`;
-  return { title, text: said([...one.claims, ...(other?.claims ?? [])]).join(' ') };
+  return { title, facts: said([...one.claims, ...(other?.claims ?? [])]) };
 }

@@ -62,9 +62,14 @@ export function RevealFrame(props: Props) {
         </ul>
       )}
       <Answered label={t('reveal.model')} worded={model} note="" strong />
-      {reason.text && (
+      {reason.facts.length > 0 && (
         <div className="reveal-reason" data-right={right}>
-          <strong>{reason.title}</strong> {reason.text}
+          <strong>{reason.title}</strong>
+          <ul>
+            {reason.facts.map((fact) => (
+              <li key={fact}>{fact}</li>
+            ))}
+          </ul>
         </div>
       )}
       {children}
