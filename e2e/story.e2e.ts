@@ -134,7 +134,7 @@ test('a student opens the file, predicts, is told why, practises, and exports th
   await b.press('radio', 'fairly sure');
   await b.press('button', 'Commit prediction');
 
-  await b.see('You left out the “1 +”.');
+  await b.see('Left the carrier’s own turn out.');
   await b.see(/The model/i);
   await b.see('3.33');
   await b.see('exactly 10/3');
@@ -177,9 +177,9 @@ test('the instructor imports the record and reads it in the class book', async (
     'const o = [...document.querySelectorAll(".ant-select-item-option")].find((x) => x.innerText.includes("quay two")); o.click()',
   );
   await b.see('Wend Halyard');
-  await b.see('Forgot the “1 +”');
+  await b.see('Left the carrier’s own turn out');
   await b.press('button', /Wend Halyard.*2\.33.*partly right/);
-  await b.see('You left out the “1 +”.');
+  await b.see('Left the carrier’s own turn out.');
   await b.press('button', 'Export CSV');
   const csv = new TextDecoder().decode(bytesOf(await downloaded(b, '.csv')));
   expect(csv).toContain('Wend Halyard');

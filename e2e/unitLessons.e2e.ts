@@ -53,7 +53,7 @@ test('the chart is filled by keyboard, and each row is judged by what it does', 
   await b.see('Partly right');
   await b.see('row R not right');
   await b.see('row D 3 right');
-  await b.see('One element is rarely enough.');
+  await b.see('One element where two are needed.');
   const rows = await b.driver.executeScript<string[]>(
     'return [...document.querySelectorAll(".fill-chart tbody tr")].map((r) => r.cells[r.cells.length - 2].innerText)',
   );
@@ -70,7 +70,7 @@ test('the power is traced by key; power through a held member is met with its re
   }
   await b.role('button', 'Output shaft, number 3');
   await commit();
-  await b.see('No power goes through a held member.');
+  await b.see('Took power through a held member.');
   await b.see('Input shaft → Front ring → Output shaft');
   await b.press('button', 'Try again');
   for (const member of ['Input shaft', 'Front ring', 'Output shaft']) {
@@ -87,17 +87,17 @@ test('what a row does, who holds, and who brakes', async () => {
   await b.fill('spinbutton', 'Ratio', '0.41');
   await b.press('radio', 'same way');
   await commit();
-  await b.see('Upside down.');
+  await b.see('Ratio upside down.');
   await begin('who-holds', 'Runa Bollard');
   await b.press('button', /^2 /);
   await b.press('checkbox', /^C1/);
   await commit();
-  await b.see('Applied is not holding.');
+  await b.see('Mixed up applied and holding.');
   await begin('drive-or-coast', 'Runa Bollard');
   await b.press('button', /^2 /);
   await b.press('radio', 'The engine brakes');
   await commit();
-  await b.see('A one-way clutch gives no engine braking.');
+  await b.see('Expects engine braking from a one-way clutch.');
 });
 
 test('the class book shows them, and the record goes out with no set in it', async () => {

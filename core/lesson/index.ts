@@ -117,6 +117,7 @@ export { SET_SLIPS } from './families/gear-set/slips';
 export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export type { Named, Why } from './learners';
+export { openingOrder } from './openingOrder';
 export { FORMS } from './families/gear-set/claims';
 export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { SortableList } from '../../shared/SortableList';
-import { moved } from './launchOrder';
+import { moved } from './moved';
 import '../families/converter/StageSheet.css';
 
 interface Props {

@@ -237,7 +237,7 @@ function sketchThoughts({
         thought(
           'multiplies-at-road-speed',
           () => at(0),
-          (v) => drawn(v).at(1) > at(1) + lifted && drawn(v).at(0) >= at(0) - lifted,
+          (v) => drawn(v).at(1) > at(1) + lifted,
           [0, 1],
         ),
         thought(

@@ -15,7 +15,7 @@ export function ClutchStage({ block, subject, round, ...frame }: StageProps<'clu
   const { question, key, given, commit } = asked;
   const keyNow = key?.ok ? key.key : null;
   const [draft, setDraft] = useKept<ClutchDraft>('ClutchStage draft', () =>
-    clutchDraft(question, rig),
+    clutchDraft(question, rig, `${block.id} ${round}`),
   );
   const change = (part: Partial<ClutchDraft>) =>
     setDraft({ ...draft, touched: draft.touched || !('pedal' in part), ...part });

@@ -1,12 +1,20 @@
-import { adjustmentsOf, selectiveNow } from '../../../../core/clutch';
+import {
+  adjustmentsOf,
+  AS_BUILT,
+  orderWorks,
+  selectiveNow,
+  type Adjustment,
+  type Clutch,
+} from '../../../../core/clutch';
 import {
   fittedPack,
   handedOut,
+  misadjusted,
+  openingOrder,
   type ClutchQuestion,
   type ClutchRig,
 } from '../../../../core/lesson';
 import { FEET_AT } from '../../../../core/shift';
-import { orderToBegin } from '../../player/launchOrder';
 
 /** What a student does on the sheet about a clutch: turns a rod, draws with both feet, orders steps, fits a part. */
 export interface ClutchDraft {
@@ -22,14 +30,25 @@ export interface ClutchDraft {
 /** Both feet where they rest: the pedal on the floor, the throttle closed. They tell nothing. */
 const RESTING = { pedal: FEET_AT.map(() => 1), throttle: FEET_AT.map(() => 0.1) };
 
-export function clutchDraft(question: ClutchQuestion, { clutch, pack }: ClutchRig): ClutchDraft {
+/** Its adjustments as cards, in an order that does not put it right. */
+const cardsOf = (clutch: Clutch, seed: string): string[] =>
+  openingOrder(adjustmentsOf(clutch), seed, (order) =>
+    orderWorks(clutch, misadjusted(clutch, AS_BUILT), order as readonly Adjustment[]),
+  );
+
+/** @param seed what the cards of an order are mixed by */
+export function clutchDraft(
+  question: ClutchQuestion,
+  { clutch, pack }: ClutchRig,
+  seed: string,
+): ClutchDraft {
   const out = question.kind === 'set-free-play' && clutch ? handedOut(clutch, question.wear) : null;
   return {
     pedal: 0,
     forkRod: out?.forkRod ?? 0,
     turnbuckle: out?.turnbuckle ?? 0,
     feet: RESTING,
-    order: clutch ? orderToBegin(adjustmentsOf(clutch)) : [],
+    order: question.kind === 'adjust-order' && clutch ? cardsOf(clutch, seed) : [],
     thickness:
       question.kind === 'choose-selective' && pack ? selectiveNow(fittedPack(pack, question)) : 0,
     touched: false,

@@ -1,8 +1,12 @@
-import { CONVERTER_FAMILY, type ConverterAnswer, type ConverterRig } from '../../../../core/lesson';
+import {
+  CONVERTER_FAMILY,
+  openingOrder,
+  type ConverterAnswer,
+  type ConverterRig,
+} from '../../../../core/lesson';
 import { Readout } from '../../../converter/Readout';
 import { useConverterModel } from '../../../converter/useConverterModel';
 import { useKept } from '../../../shared/kept';
-import { orderToBegin } from '../../player/launchOrder';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import type { ConverterDraft } from './draft';
@@ -10,6 +14,9 @@ import { ConverterPrediction } from './Prediction';
 import { blankSketch } from './sketchPaper';
 import { ConverterStageSheet } from './StageSheet';
 import { CONVERTER_WORDS } from './words';
+
+const cardsOf = (events: readonly string[], seed: string): string[] =>
+  openingOrder(events, seed, (order) => order.every((name, k) => name === events[k]));
 
 /** A question about a converter. */
 export function ConverterStage({ block, subject, round, ...frame }: StageProps<'converter'>) {
@@ -22,7 +29,13 @@ export function ConverterStage({ block, subject, round, ...frame }: StageProps<'
       question.kind === 'operate' ? question.start : { throttle: 1, turbineRpm: 0, lockUp: false },
     values: question.kind === 'sketch-curve' ? blankSketch(question.curve) : [],
     touched: false,
-    order: keyNow?.kind === 'launch-order' ? orderToBegin(keyNow.events.map((e) => e.name)) : [],
+    order:
+      keyNow?.kind === 'launch-order'
+        ? cardsOf(
+            keyNow.events.map((e) => e.name),
+            `${block.id} ${round}`,
+          )
+        : [],
   }));
   const change = (part: Partial<ConverterDraft>) => setDraft({ ...draft, ...part });
   return (
