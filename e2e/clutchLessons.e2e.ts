@@ -88,7 +88,7 @@ test('packs: the part, what it carries, what gives first', async () => {
   await begin('plates-and-rings', /2 Set/);
   await b.press('radio', '1.40 mm');
   await commit();
-  await b.see('Expected a thicker part to give more clearance.');
+  await b.see('Kept the part that is in.');
   await b.press('button', /Next: Does it carry/);
   await b.fill('spinbutton', 'It carries', '160');
   await commit();

@@ -55,7 +55,11 @@ export interface QuestionTally {
   readonly answered: number;
   readonly meanScore: number | null;
   /** Most frequent first; of two ways of thinking that explain an answer each counts half. */
-  readonly misconceptions: readonly { readonly code: Misconception; readonly count: number }[];
+  readonly misconceptions: readonly {
+    readonly code: Misconception;
+    readonly count: number;
+    readonly students: readonly string[];
+  }[];
 }
 
 export interface ConfidenceTally {
@@ -122,7 +126,7 @@ function bookOf(
     };
   });
   const counting = rows.filter((r) => r.counts);
-  const columns = questions.map((_q, k) => tally(counting.map((r) => r.cells[k] ?? null)));
+  const columns = questions.map((_q, k) => tally(counting, k));
   return { questions, rows, columns };
 }
 
@@ -227,20 +231,28 @@ const sameSetup = (
   subject: Extract<Subject, { kind: 'gear-set' }>,
 ): boolean => setup === undefined || stringify(setup) === stringify(subject.setup);
 
-function tally(cells: readonly (ClassCell | null)[]): QuestionTally {
-  const given = cells.filter((c) => c !== null).filter((c) => c.score !== null);
-  const counts = new Map<Misconception, number>();
-  for (const { why } of given)
-    for (const { slip } of why?.named ?? [])
-      counts.set(slip, (counts.get(slip) ?? 0) + 1 / why!.named.length);
-  const misconceptions = [...counts]
-    .map(([code, count]) => ({ code, count }))
-    .sort((a, b) => b.count - a.count);
-  const sum = given.reduce((s, c) => s + (c.score ?? 0), 0);
+function tally(rows: readonly ClassRow[], k: number): QuestionTally {
+  const given = rows.flatMap(({ attempt, cells }) => {
+    const cell = cells[k];
+    return cell && cell.score !== null ? [{ student: attempt.student, cell }] : [];
+  });
+  const made = new Map<Misconception, { count: number; students: string[] }>();
+  for (const { student, cell } of given)
+    for (const { slip } of cell.why?.named ?? []) {
+      const entry = made.get(slip) ?? { count: 0, students: [] };
+      entry.count += 1 / cell.why!.named.length;
+      entry.students.push(student);
+      made.set(slip, entry);
+    }
   return {
     answered: given.length,
-    meanScore: given.length === 0 ? null : sum / given.length,
-    misconceptions,
+    meanScore:
+      given.length === 0
+        ? null
+        : given.reduce((s, { cell }) => s + (cell.score ?? 0), 0) / given.length,
+    misconceptions: [...made]
+      .map(([code, entry]) => ({ code, ...entry }))
+      .sort((x, y) => y.count - x.count),
   };
 }
 

@@ -118,6 +118,7 @@ export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export type { Named, Why } from './learners';
 export { openingOrder } from './openingOrder';
+export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';
 export { FORMS } from './families/gear-set/claims';
 export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';

@@ -243,7 +243,7 @@ test('the class book grades again from the model and counts what went wrong', ()
   expect(book.columns[0]).toEqual({
     answered: 3,
     meanScore: expect.closeTo(2 / 3) as number,
-    misconceptions: [{ code: 'forgot-one-plus', count: 2 }],
+    misconceptions: [{ code: 'forgot-one-plus', count: 2, students: ['b', 'c'] }],
   });
   expect(confidenceTally(book)[2]).toEqual({ confidence: 'certain', answered: 3, right: 1 });
   // The class's mean is over those who answered: who has not begun does not pull it down.

@@ -1,19 +1,28 @@
+import { Button } from 'antd';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { ClassBook, Misconception } from '../../core/lesson';
+import {
+  separatingSetup,
+  type ClassBook,
+  type Misconception,
+  type NumberQuestion,
+  type Separating,
+} from '../../core/lesson';
+import { promptFor } from '../lessons/families/words';
+import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
 
-/** What this class gets wrong most, with the questions where it happened. */
+interface Made {
+  count: number;
+  students: Set<string>;
+  where: Set<string>;
+  /** A question by which it can be told again, where half of those who answered made it. */
+  question: NumberQuestion | null;
+}
+
+/** What this class gets wrong most: who, at which questions, and what to ask next. */
 export function WentWrong({ book }: { book: ClassBook }) {
   const { t } = useTranslation();
-  const counts = new Map<Misconception, { count: number; where: Set<string> }>();
-  book.columns.forEach((column, k) => {
-    for (const { code, count } of column.misconceptions) {
-      const entry = counts.get(code) ?? { count: 0, where: new Set<string>() };
-      entry.count += count;
-      entry.where.add(book.questions[k]!.stepTitle);
-      counts.set(code, entry);
-    }
-  });
-  const list = [...counts].sort((a, b) => b[1].count - a[1].count);
+  const list = [...madeIn(book)].sort((a, b) => b[1].count - a[1].count);
   return (
     <section aria-label={t('classBook.wrong')}>
       <h2 className="class-book-heading">{t('classBook.wrong')}</h2>
@@ -21,13 +30,16 @@ export function WentWrong({ book }: { book: ClassBook }) {
         <p className="quiet">{t('classBook.nothingWrong')}</p>
       ) : (
         <ul className="went-wrong">
-          {list.map(([code, { count, where }]) => (
+          {list.map(([code, { count, students, where, question }]) => (
             <li key={code}>
-              <span className="figure">{count}</span>
+              <span className="figure">{halves(count)}</span>
               <span>
                 <strong>{t(`misconceptions.${code}`)}</strong>
                 <br />
-                <span className="quiet">{[...where].join(', ')}</span>
+                <span className="quiet">
+                  {[...where].join(', ')}: {[...students].join(', ')}
+                </span>
+                {question && <AskNext key={code} slip={code} question={question} />}
               </span>
             </li>
           ))}
@@ -37,5 +49,62 @@ export function WentWrong({ book }: { book: ClassBook }) {
         {t('classBook.clickCell')}
       </p>
     </section>
+  );
+}
+
+/** An answer that two ways of thinking give counts half for each. */
+const halves = (count: number): string => {
+  const whole = Math.floor(count + 1e-9);
+  const half = count - whole > 0.25 ? '½' : '';
+  return whole === 0 && half ? half : `${whole}${half}`;
+};
+
+function madeIn(book: ClassBook): Map<Misconception, Made> {
+  const made = new Map<Misconception, Made>();
+  book.columns.forEach((column, k) => {
+    const { question, stepTitle } = book.questions[k]!;
+    for (const { code, count, students } of column.misconceptions) {
+      const entry = made.get(code) ?? {
+        count: 0,
+        students: new Set<string>(),
+        where: new Set<string>(),
+        question: null,
+      };
+      entry.count += count;
+      entry.where.add(stepTitle);
+      for (const student of students) entry.students.add(student);
+      if (question.kind === 'number' && count >= column.answered / 2) entry.question = question;
+      made.set(code, entry);
+    }
+  });
+  return made;
+}
+
+/** The set on which this way of thinking and the right one lie furthest apart. */
+function AskNext({ slip, question }: { slip: Misconception; question: NumberQuestion }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const [found, setFound] = useState<Separating | 'none' | null>(null);
+  if (found === null)
+    return (
+      <div>
+        <Button size="small" onClick={() => setFound(separatingSetup(question, slip) ?? 'none')}>
+          {t('classBook.askNext')}
+        </Button>
+      </div>
+    );
+  if (found === 'none') return <p className="quiet">{t('classBook.noneSeparates')}</p>;
+  const { setup, apart } = found;
+  const next = { ...question, prompt: '', setup };
+  return (
+    <p className="ask-next">
+      {t('classBook.asked', {
+        prompt: promptFor(t, numbers, next, { kind: 'gear-set', setup }),
+        sun: setup.set.teeth.sun,
+        ring: setup.set.teeth.ring,
+        kind: t(`kinds.${setup.set.kind}`).toLowerCase(),
+        times: apart < 10 ? formatRatio(apart) : formatNumber(apart, 0),
+      })}
+    </p>
   );
 }

@@ -1,9 +1,17 @@
 import { Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Model } from '../../../core/formats';
-import { FAMILY_NAMES, familyOf, type Question, type QuestionKind } from '../../../core/lesson';
+import {
+  FAMILY_NAMES,
+  familyOf,
+  isCaseQuestion,
+  type Question,
+  type QuestionKind,
+} from '../../../core/lesson';
 import { editorOf } from '../families/editors';
+import { useAppSelector } from '../../state/hooks';
 import { useLessonShelf } from './useLessonShelf';
+import { WhatItTells } from './WhatItTells';
 
 interface Props {
   question: Question;
@@ -15,6 +23,7 @@ interface Props {
 export function QuestionEditor({ question, onQuestion }: Props) {
   const { t } = useTranslation();
   const shelf = useLessonShelf();
+  const lesson = useAppSelector((state) => state.draft.present);
   const change = (kind: QuestionKind) => {
     const fresh = editorOf(familyOf({ kind })).fresh(kind, shelf, question);
     if (fresh) onQuestion({ ...fresh.question, prompt: question.prompt }, fresh.models);
@@ -37,6 +46,10 @@ export function QuestionEditor({ question, onQuestion }: Props) {
         })).filter(({ options }) => options.length > 0)}
       />
       <Editor question={question} onQuestion={onQuestion} />
+      {/* A whole case takes a worker to weigh. */}
+      {lesson && !isCaseQuestion(question) && (
+        <WhatItTells lesson={lesson} question={question} onQuestion={onQuestion} />
+      )}
     </>
   );
 }

@@ -1,0 +1,83 @@
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  separatingSetup,
+  subjectFor,
+  tellsOf,
+  type Lesson,
+  type NumberQuestion,
+  type Question,
+} from '../../../core/lesson';
+import { formatNumber } from '../../shared/numbers';
+import './WhatItTells.css';
+
+interface Props {
+  lesson: Lesson;
+  question: Question;
+  onQuestion: (question: NumberQuestion) => void;
+}
+
+/** What an answer to this question tells of how a student thinks; worked out when it is asked for. */
+export function WhatItTells({ lesson, question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="tells" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>{t('tells.title')}</summary>
+      {open && <Told lesson={lesson} question={question} onQuestion={onQuestion} />}
+    </details>
+  );
+}
+
+function Told({ lesson, question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  const tells = useMemo(() => {
+    const subject = subjectFor(lesson, question, null);
+    return subject && tellsOf(question, subject);
+  }, [lesson, question]);
+  if (!tells) return <p className="quiet">{t('tells.none')}</p>;
+  const { told, together, guess } = tells;
+  const better = () => {
+    if (question.kind !== 'number') return;
+    const found = separatingSetup(question, null);
+    if (found) onQuestion({ ...question, setup: found.setup });
+  };
+  return (
+    <>
+      {guess !== null && (
+        <p>{t('tells.guess', { odds: formatNumber(1 / guess, guess > 0.2 ? 1 : 0) })}</p>
+      )}
+      {told.length > 0 && (
+        <>
+          <p>{t('tells.told', { count: told.length })}</p>
+          <ul>
+            {told.map((slip) => (
+              <li key={slip}>{t(`misconceptions.${slip}`)}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {together.length > 0 && (
+        <>
+          <p>{t('tells.together')}</p>
+          <ul>
+            {together.map(([one, other]) => (
+              <li key={`${one} ${other}`}>
+                {t('tells.pair', {
+                  one: t(`misconceptions.${one}`),
+                  other: t(`misconceptions.${other}`),
+                })}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {question.kind === 'number' && (
+        <Button size="small" onClick={better}>
+          {t('tells.better')}
+        </Button>
+      )}
+    </>
+  );
+}
