@@ -16,6 +16,7 @@ import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
 import type { Asked, AskedBlock } from './useAsked';
+import { Unexplained } from './WorkItOut';
 
 /** What the stage of every family is given. */
 export interface StageProps<F extends FamilyName> {
@@ -85,7 +86,9 @@ function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = fal
       onAgain={again}
       again={t(varies ? 'reveal.again' : 'reveal.againSame')}
     >
-      {worked}
+      <Unexplained.Provider value={graded.score < 1 && why.named.length === 0}>
+        {worked}
+      </Unexplained.Provider>
     </RevealFrame>
   );
 }
