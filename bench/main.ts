@@ -12,6 +12,7 @@ import { benchClutch } from './clutch';
 import { compare, type Comparison } from './compare';
 import { benchConverter } from './converter';
 import { benchFaults } from './faults';
+import { benchReasons } from './reasons';
 import { benchUnits } from './units';
 
 /** `npm run bench`: our kernels against general-purpose libraries on the same work in the same run. */
@@ -62,5 +63,6 @@ console.log(`end view geometry, 4 pinions and 70 teeth: ${(drawing.theirsNs / 1e
 benchConverter();
 benchClutch();
 benchFaults();
+benchReasons();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

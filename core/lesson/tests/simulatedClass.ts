@@ -212,7 +212,23 @@ export function answeredByThought({ question, subject }: Drawn): Answered[] {
   >[];
   return thoughts
     .filter((t) => grader.fits(t.answer) && (t.gives?.(t.answer) ?? true))
-    .map(({ answer, slip }) => ({ question, subject, answer, slip, grade: grader.grade(answer) }));
+    .map(({ answer, slip }) => ({
+      question,
+      subject,
+      answer,
+      slip,
+      grade: timed(() => grader.grade(answer)),
+    }));
+}
+
+/** ms that each answer took to grade, reasons and all. */
+export const gradeMs: number[] = [];
+
+function timed<T>(work: () => T): T {
+  const start = performance.now();
+  const result = work();
+  gradeMs.push(performance.now() - start);
+  return result;
 }
 
 /** Numbers that nobody thinks of: what is said of them has to be so too. */
