@@ -13,7 +13,6 @@ import {
   answeredByThought,
   drawQuestion,
   figuresOf,
-  gradeMs,
   guesses,
   type Answered,
 } from '../core/lesson/tests/simulatedClass';
@@ -28,6 +27,16 @@ const FEW: Readonly<Partial<Record<QuestionKind, number>>> = {
   'which-test': 3,
 };
 
+/** ms that each answer took to grade, reasons and all. */
+const gradeMs: number[] = [];
+
+function timed<T>(work: () => T): T {
+  const start = performance.now();
+  const result = work();
+  gradeMs.push(performance.now() - start);
+  return result;
+}
+
 /** A class of which it is known how each student thinks: how often that is what is said, and whether what is said is so. */
 export function benchReasons(): void {
   const all: Answered[] = [];
@@ -35,7 +44,7 @@ export function benchReasons(): void {
     const random = randomFromSeed(`bench ${kind}`);
     for (let k = 0; k < (FEW[kind] ?? DRAWS); k++) {
       const drawn = drawQuestion(kind, random);
-      all.push(...answeredByThought(drawn), ...guesses(drawn, random));
+      all.push(...answeredByThought(drawn, timed), ...guesses(drawn, random));
     }
   }
   const { answers, named, falsely } = figuresOf(all.filter((a) => a.slip !== null));

@@ -118,6 +118,7 @@ export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export type { Named, Why } from './learners';
 export { openingOrder } from './openingOrder';
+export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
 export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';
 export { FORMS } from './families/gear-set/claims';
 export { setupForStudent } from './families/gear-set/variant';

@@ -197,8 +197,14 @@ export interface Answered extends Drawn {
   readonly grade: Assessment;
 }
 
-/** Every way of thinking about a question, answered; nothing where the question can't be asked. */
-export function answeredByThought({ question, subject }: Drawn): Answered[] {
+/**
+ * Every way of thinking about a question, answered; nothing where the question can't be asked.
+ * @param around the grading of each answer, for one who times it
+ */
+export function answeredByThought(
+  { question, subject }: Drawn,
+  around: <T>(work: () => T) => T = (work) => work(),
+): Answered[] {
   const result = keyFor(question, subject);
   if (!result.ok) return [];
   const family = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
@@ -217,18 +223,8 @@ export function answeredByThought({ question, subject }: Drawn): Answered[] {
       subject,
       answer,
       slip,
-      grade: timed(() => grader.grade(answer)),
+      grade: around(() => grader.grade(answer)),
     }));
-}
-
-/** ms that each answer took to grade, reasons and all. */
-export const gradeMs: number[] = [];
-
-function timed<T>(work: () => T): T {
-  const start = performance.now();
-  const result = work();
-  gradeMs.push(performance.now() - start);
-  return result;
 }
 
 /** Numbers that nobody thinks of: what is said of them has to be so too. */

@@ -1,8 +1,14 @@
-import { FolderOpenOutlined, PlusOutlined, ReloadOutlined } from '../../shared/icons';
+import {
+  AlignLeftOutlined,
+  FolderOpenOutlined,
+  PlusOutlined,
+  ReloadOutlined,
+} from '../../shared/icons';
 import { Button, Spin } from 'antd';
+import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { newLesson, newStep } from '../../../core/lesson';
+import { newLesson, newStep, type Lesson } from '../../../core/lesson';
 import { useAppSelector, useServices } from '../../state/hooks';
 import { useKeep } from '../../state/useKeep';
 import { ImportReport } from '../../files/ImportReport';
@@ -12,6 +18,8 @@ import { selectLibrary } from '../../state/librarySlice';
 import { LessonCard } from './LessonCard';
 import { useResetDemo } from './useResetDemo';
 import '../../bench/cards.css';
+
+const DraftDialog = lazy(async () => ({ default: (await import('./DraftDialog')).DraftDialog }));
 
 /** All lessons of this browser: to build and run (Teach) or to work through (Learn). */
 export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
@@ -23,11 +31,14 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
   const importer = useImporter();
   const resetDemo = useResetDemo();
 
-  const create = async () => {
-    const step = newStep(services.newId(), t('library.firstStep'));
-    const lesson = newLesson(services.newId(), t('library.untitled'), step);
+  const [drafting, setDrafting] = useState(false);
+  const add = async (lesson: Lesson) => {
     if (await keep.lesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }))
       await navigate(`/teach/lessons/${lesson.id}`);
+  };
+  const create = async () => {
+    const step = newStep(services.newId(), t('library.firstStep'));
+    await add(newLesson(services.newId(), t('library.untitled'), step));
   };
 
   return (
@@ -54,12 +65,22 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
             {t('library.openFile')}
           </FileButton>
           {door === 'teach' && (
+            <Button icon={<AlignLeftOutlined />} onClick={() => setDrafting(true)}>
+              {t('library.draft')}
+            </Button>
+          )}
+          {door === 'teach' && (
             <Button type="primary" icon={<PlusOutlined />} onClick={() => void create()}>
               {t('library.create')}
             </Button>
           )}
         </div>
       </div>
+      {drafting && (
+        <Suspense fallback={null}>
+          <DraftDialog onClose={() => setDrafting(false)} onLesson={(lesson) => void add(lesson)} />
+        </Suspense>
+      )}
       <ImportReport importer={importer} />
       {library.status === 'loading' ? (
         <Spin />

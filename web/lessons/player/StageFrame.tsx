@@ -16,7 +16,7 @@ import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
 import type { Asked, AskedBlock } from './useAsked';
-import { Unexplained } from './WorkItOut';
+import { Unexplained } from './unexplained';
 
 /** What the stage of every family is given. */
 export interface StageProps<F extends FamilyName> {

@@ -1,10 +1,8 @@
 import { Button } from 'antd';
-import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { useContext, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Unexplained } from './unexplained';
 import './WorkItOut.css';
-
-/** The student's answer is one that no usual way of thinking gives: the lines are asked one by one. */
-export const Unexplained = createContext(false);
 
 /** The lines that lead to an answer, once they are asked for; at once where nothing else explains it. */
 export function WorkItOut({ children }: { children: ReactNode }) {

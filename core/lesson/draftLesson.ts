@@ -1,0 +1,331 @@
+import { rigOfUnit, singleFaults } from '../faults';
+import { solveUnit, type GearSetSetup, type PlanetarySet, type Unit } from '../geartrain';
+import { keyFor } from './assess';
+import { carrying, LIST_OF, type Carried } from './carried';
+import { newClutchQuestion } from './families/clutch/defaults';
+import type { ClutchRig } from './families/clutch/kinds';
+import { newConverterQuestion } from './families/converter/defaults';
+import type { ConverterRig } from './families/converter/kinds';
+import { familyNamed } from './families/families';
+import { newFaultQuestion } from './families/fault/defaults';
+import { defaultSetup, newSetQuestion } from './families/gear-set/defaults';
+import { CHOICE_ASKS, NUMBER_ASKS } from './families/gear-set/kinds';
+import { HELD_ARRANGEMENTS } from './families/gear-set/key';
+import { subjectFor } from './families/subjects';
+import { newUnitQuestion } from './families/unit/defaults';
+import { newBlock, newLesson } from './defaults';
+import type { Lesson, LessonStep } from './lesson';
+import type { Misconception } from './misconceptions';
+import { familyOf, type Question, type QuestionKind } from './question';
+
+/** What a lesson can be drafted about. */
+export const DRAFT_SUBJECTS = [
+  'roles',
+  'ratios',
+  'chart',
+  'power',
+  'converter',
+  'clutch',
+  'faults',
+] as const;
+export type DraftSubject = (typeof DRAFT_SUBJECTS)[number];
+
+/** The models there are to draft from. */
+export interface DraftRig {
+  readonly unit: Unit;
+  readonly converter: ConverterRig | null;
+  readonly clutch: ClutchRig | null;
+}
+
+export interface DraftWish {
+  readonly subject: DraftSubject;
+  readonly minutes: number;
+  readonly rig: DraftRig;
+}
+
+/** What the program calls things: a draft is an ordinary lesson, in the words of the screens. */
+export interface DraftWords {
+  readonly title: string;
+  /** Of the step that shows the models before anything is asked. */
+  readonly first: string;
+  readonly firstLine: string;
+  step(kind: QuestionKind): string;
+  /** One line above a question. */
+  line(kind: QuestionKind): string;
+}
+
+/** Minutes that a question takes a class, talk and all (common practice, no source). */
+const MINUTES: Readonly<Record<QuestionKind, number>> = {
+  number: 3,
+  choice: 2,
+  roles: 2,
+  'fill-chart': 6,
+  'trace-path': 4,
+  'row-outcome': 3,
+  reaction: 3,
+  'drive-or-coast': 2,
+  operate: 4,
+  'read-match': 3,
+  'sketch-curve': 4,
+  'predict-change': 3,
+  'launch-order': 4,
+  'set-free-play': 5,
+  'will-it-hold': 3,
+  'adjust-order': 4,
+  'noise-test': 2,
+  'draw-start': 6,
+  'choose-selective': 3,
+  'upgrade-limit': 3,
+  'symptom-row': 4,
+  'which-element': 3,
+  'which-test': 4,
+  diagnose: 15,
+};
+/** Minutes of looking before the first question. */
+const LOOKING = 2;
+/** Each way of thinking is to be met so often. */
+const WANTED = 2;
+
+/**
+ * A lesson about a subject of a unit: of all questions that could be asked, those that meet most ways of thinking for their
+ * minutes, until the minutes are used; easy ones first.
+ * @param newId of steps and blocks
+ * @returns `null` where nothing can be asked about the subject
+ */
+export function draftLesson(
+  { subject, minutes, rig }: DraftWish,
+  words: DraftWords,
+  lessonId: string,
+  newId: () => string,
+): Lesson | null {
+  const models = modelsOf(subject, rig);
+  const first: LessonStep = { id: newId(), title: words.first, blocks: [] };
+  const empty = newLesson(lessonId, words.title, first);
+  const chosen = choose(candidatesOf(subject, rig), withAll(empty, models), minutes - LOOKING);
+  if (chosen.length === 0) return null;
+  const text = (markdown: string) => ({ id: newId(), kind: 'text' as const, markdown });
+  first.blocks.push(text(words.firstLine), benchOf(subject, rig, newId()));
+  const asked = chosen.map((question) => ({
+    id: newId(),
+    title: words.step(question.kind),
+    blocks: [text(words.line(question.kind)), { id: newId(), kind: 'question' as const, question }],
+  }));
+  return carrying({ ...empty, steps: [first, ...asked] }, models);
+}
+
+/** The lesson as if it carried all these models, used or not. */
+const withAll = (lesson: Lesson, models: readonly Carried[]): Lesson =>
+  models.reduce((now, model) => {
+    const list = LIST_OF[model.format];
+    return { ...now, [list]: [...(now[list] ?? []), model] };
+  }, lesson);
+
+interface Weighed {
+  readonly question: Question;
+  readonly slips: readonly Misconception[];
+}
+
+function choose(candidates: readonly Question[], lesson: Lesson, minutes: number): Question[] {
+  let left = [...new Map(candidates.map((q) => [JSON.stringify(q), q])).values()]
+    .map((question): Weighed => ({ question, slips: slipsIn(question, lesson) }))
+    .filter((w) => w.slips.length > 0);
+  const met = new Map<Misconception, number>();
+  const chosen: Weighed[] = [];
+  let used = 0;
+  const worth = ({ question, slips }: Weighed) =>
+    slips.reduce((sum, s) => sum + ((met.get(s) ?? 0) < WANTED ? 1 : 0.05), 0) /
+    (MINUTES[question.kind] * (1 + chosen.filter((c) => c.question.kind === question.kind).length));
+  for (;;) {
+    const fitting = left.filter((w) => used + MINUTES[w.question.kind] <= minutes);
+    const best = fitting.reduce<Weighed | null>(
+      (a, b) => (a && worth(a) >= worth(b) ? a : b),
+      null,
+    );
+    if (!best) break;
+    chosen.push(best);
+    used += MINUTES[best.question.kind];
+    for (const slip of best.slips) met.set(slip, (met.get(slip) ?? 0) + 1);
+    left = left.filter((w) => w !== best);
+  }
+  return chosen
+    .sort(
+      (a, b) =>
+        MINUTES[a.question.kind] - MINUTES[b.question.kind] || a.slips.length - b.slips.length,
+    )
+    .map((w) => w.question);
+}
+
+/** The ways of thinking that a question meets; none where it can't be asked. */
+function slipsIn(question: Question, lesson: Lesson): Misconception[] {
+  const subject = subjectFor(lesson, question, null);
+  const result = subject && keyFor(question, subject);
+  if (!subject || !result?.ok) return [];
+  const { reasons } = familyNamed(familyOf(question));
+  const thoughts = reasons.thoughts[question.kind]({ question, subject, key: result.key } as never);
+  return [...new Set(thoughts.map((t) => t.slip))];
+}
+
+function modelsOf(subject: DraftSubject, { unit, converter, clutch }: DraftRig): Carried[] {
+  switch (subject) {
+    case 'roles':
+      return [];
+    case 'ratios':
+    case 'chart':
+    case 'power':
+    case 'faults':
+      return [unit];
+    case 'converter':
+      return converter ? [converter.converter, converter.engine] : [];
+    case 'clutch':
+      return [clutch?.clutch, clutch?.pack, clutch?.engine, clutch?.vehicle, clutch?.unit].filter(
+        (m) => m !== null && m !== undefined,
+      );
+  }
+}
+
+function benchOf(subject: DraftSubject, { unit, converter, clutch }: DraftRig, id: string) {
+  switch (subject) {
+    case 'roles':
+      return newBlock('bench', id, setupsOf(unit)[0] ?? defaultSetup());
+    case 'ratios':
+    case 'chart':
+    case 'power':
+    case 'faults':
+      return newBlock('unit-bench', id, defaultSetup(), { unit });
+    case 'converter':
+      return newBlock('converter-bench', id, defaultSetup(), {
+        converter: converter?.converter.id ?? '',
+        engine: converter?.engine.id ?? '',
+      });
+    case 'clutch':
+      return newBlock('clutch-bench', id, defaultSetup(), { clutch: clutch?.clutch?.id ?? '' });
+  }
+}
+
+/** The unit's planetary sets, each by itself, ring held. */
+function setupsOf(unit: Unit): GearSetSetup[] {
+  const sets = unit.gearsets.flatMap((g): PlanetarySet[] => {
+    if (g.kind === 'mesh' || !g.teeth) return [];
+    const pinions = g.pinions === undefined ? {} : { pinions: g.pinions };
+    return [{ kind: g.kind, teeth: g.teeth, ...pinions }];
+  });
+  return sets.map((set) => ({ ...defaultSetup(), set }));
+}
+
+/** Every question that could be asked about a subject, as far as drafting goes. */
+function candidatesOf(subject: DraftSubject, { unit, converter, clutch }: DraftRig): Question[] {
+  const driving = unit.ranges.filter((r) => solveUnit(unit, r.apply).outcome === 'drives');
+  const setups = setupsOf(unit).slice(0, 2);
+  const arranged = setups.flatMap((setup) =>
+    HELD_ARRANGEMENTS.map((roles) => ({ ...setup, roles })),
+  );
+  switch (subject) {
+    case 'roles':
+      return arranged.flatMap((setup) => [
+        newSetQuestion('roles', setup),
+        ...CHOICE_ASKS.map((ask) => ({ ...newSetQuestion('choice', setup), ask }) as Question),
+      ]);
+    case 'ratios':
+      return [
+        ...arranged.flatMap((setup) =>
+          NUMBER_ASKS.map(
+            (ask) =>
+              ({
+                ...newSetQuestion('number', setup),
+                ask,
+                direction: ask === 'ratio' || ask === 'output-speed',
+                vary: true,
+              }) as Question,
+          ),
+        ),
+        ...driving.map(
+          (r) => ({ ...newUnitQuestion('row-outcome', unit), apply: r.apply }) as Question,
+        ),
+      ];
+    case 'chart': {
+      const loads = ['drive', 'coast'] as const;
+      return [
+        newUnitQuestion('fill-chart', unit),
+        ...driving.flatMap((r) =>
+          loads.map(
+            (load) =>
+              ({ ...newUnitQuestion('row-outcome', unit), apply: r.apply, load }) as Question,
+          ),
+        ),
+        ...tooMuch(unit).map(
+          (apply) => ({ ...newUnitQuestion('row-outcome', unit), apply }) as Question,
+        ),
+      ];
+    }
+    case 'power':
+      return driving.flatMap((r) =>
+        (['trace-path', 'reaction', 'drive-or-coast'] as const).map(
+          (kind) => ({ ...newUnitQuestion(kind, unit), range: r.id }) as Question,
+        ),
+      );
+    case 'converter':
+      return converter ? aboutConverter(converter) : [];
+    case 'clutch':
+      return clutch ? aboutClutch(clutch) : [];
+    case 'faults': {
+      const elements = unit.elements.map((e) => e.id);
+      const of = { unit, faultCase: null };
+      return singleFaults(rigOfUnit(unit))
+        .filter((f) => elements.includes(f.target))
+        .slice(0, 24)
+        .flatMap((fault) =>
+          (['symptom-row', 'which-element'] as const).map(
+            (kind) => ({ ...newFaultQuestion(kind, of), fault }) as Question,
+          ),
+        );
+    }
+  }
+}
+
+/** Rows with one element more than a range has on. */
+const tooMuch = (unit: Unit): string[][] =>
+  unit.ranges
+    .filter((r) => r.apply.length > 0)
+    .slice(0, 3)
+    .flatMap((r) => {
+      const more = unit.elements.find((e) => e.kind !== 'one-way' && !r.apply.includes(e.id));
+      return more ? [[...r.apply, more.id]] : [];
+    });
+
+function aboutConverter(rig: ConverterRig): Question[] {
+  const read = (
+    ['stall-speed', 'engine-speed', 'turbine-torque', 'coupling-ratio', 'heat'] as const
+  ).map(
+    (ask) => ({ ...newConverterQuestion('read-match', rig), ask, turbineRpm: 800 }) as Question,
+  );
+  const sketches = (['torque-ratio', 'efficiency', 'capacity'] as const).map(
+    (curve) => ({ ...newConverterQuestion('sketch-curve', rig), curve }) as Question,
+  );
+  const changes = [
+    { kind: 'engine', share: 0.7 },
+    { kind: 'altitude', metres: 1500 },
+    { kind: 'size', factor: 0.9 },
+    { kind: 'stator', fault: 'slips' },
+    { kind: 'stator', fault: 'seized' },
+  ].map(
+    (change) =>
+      ({ ...newConverterQuestion('predict-change', rig), of: 'stall-speed', change }) as Question,
+  );
+  return [...read, ...sketches, ...changes, newConverterQuestion('operate', rig)];
+}
+
+function aboutClutch(rig: ClutchRig): Question[] {
+  const holds = [0, 0.0008, 0.0016].map(
+    (wear) =>
+      ({ ...newClutchQuestion('will-it-hold', rig), ask: 'holds', wear, oil: 0.2 }) as Question,
+  );
+  const first = { ...newClutchQuestion('will-it-hold', rig), ask: 'slips-first' } as Question;
+  const kinds = [
+    'set-free-play',
+    'adjust-order',
+    'noise-test',
+    'choose-selective',
+    'upgrade-limit',
+  ] as const;
+  return [...holds, first, ...kinds.map((kind) => newClutchQuestion(kind, rig))];
+}
