@@ -15,10 +15,28 @@ export function screenList(browser: () => Browser): Screen[] {
     ['home', '/', []],
     ['library', '/teach/lessons', []],
     ['library, learn', '/learn/lessons', []],
+    [
+      'library, draft',
+      '/teach/lessons',
+      [press('Draft a lesson'), () => b.see('easy before hard')],
+    ],
     ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
     ['preview', '/teach/lessons/hold-one-drive-one/preview', []],
     ['player, prediction', '/teach/lessons/hold-one-drive-one/preview', [press('Begin')]],
     ['player, roles', '/teach/lessons/name-the-parts/preview', [press('Begin'), press(/2 One in/)]],
+    [
+      'player, line by line',
+      '/teach/lessons/hold-one-drive-one/preview',
+      [
+        press('Begin'),
+        () => b.fill('spinbutton', 'Ratio', '7.7'),
+        () => b.press('radio', 'same way'),
+        () => b.press('radio', 'certain'),
+        press('Commit prediction'),
+        press('2'),
+        () => b.see('Then line 2 is where'),
+      ],
+    ],
     [
       'player, answer',
       '/teach/lessons/hold-one-drive-one/preview',

@@ -237,6 +237,18 @@ test('once loaded, everything works with no server', async () => {
   await b.offline(false);
 });
 
+test('a lesson is drafted from a unit, and is an ordinary one', async () => {
+  const b = instructor;
+  await b.visit(run.at('/teach/lessons'));
+  await b.press('button', 'Draft a lesson');
+  await b.press('radio', 'The way of the power');
+  await b.press('button', 'Draft it');
+  await b.see('Saved');
+  expect(await b.text()).toMatch(/Trace the power: .+\n/);
+  await b.press('link', 'Try as a student');
+  await b.see('Move the lever, and follow the power.');
+});
+
 test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {
   const b = instructor;
   await b.visit(run.at('/teach/lessons'));

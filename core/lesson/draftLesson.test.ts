@@ -28,7 +28,7 @@ const WORDS: DraftWords = {
   title: 'Drafted',
   first: 'Look first',
   firstLine: 'Look.',
-  step: (kind) => kind,
+  step: (question) => question.kind,
   line: (kind) => `One line about ${kind}.`,
 };
 function drafted(subject: (typeof DRAFT_SUBJECTS)[number], minutes: number, rig = RIG) {

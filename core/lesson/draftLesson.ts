@@ -49,7 +49,7 @@ export interface DraftWords {
   /** Of the step that shows the models before anything is asked. */
   readonly first: string;
   readonly firstLine: string;
-  step(kind: QuestionKind): string;
+  step(question: Question): string;
   /** One line above a question. */
   line(kind: QuestionKind): string;
 }
@@ -107,7 +107,7 @@ export function draftLesson(
   first.blocks.push(text(words.firstLine), benchOf(subject, rig, newId()));
   const asked = chosen.map((question) => ({
     id: newId(),
-    title: words.step(question.kind),
+    title: words.step(question),
     blocks: [text(words.line(question.kind)), { id: newId(), kind: 'question' as const, question }],
   }));
   return carrying({ ...empty, steps: [first, ...asked] }, models);

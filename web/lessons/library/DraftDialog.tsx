@@ -1,16 +1,36 @@
 import { Modal, Radio, Select } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { DRAFT_SUBJECTS, draftLesson, type DraftSubject, type Lesson } from '../../../core/lesson';
+import type { TFunction } from 'i18next';
+import type { Unit } from '../../../core/geartrain';
+import {
+  DRAFT_SUBJECTS,
+  draftLesson,
+  familyOf,
+  type DraftSubject,
+  type Lesson,
+  type Question,
+} from '../../../core/lesson';
 import { SmallSlider } from '../../bench/SmallSlider';
 import { useServices } from '../../state/hooks';
 import { firstClutchRig, firstConverterRig } from '../builder/firstRig';
 import { useLessonShelf } from '../builder/useLessonShelf';
+import { rangeName } from '../../shared/unitNames';
 import './DraftDialog.css';
 
 interface Props {
   onClose: () => void;
   onLesson: (lesson: Lesson) => void;
+}
+
+/** What a question is about, in as few words as a step's title has. */
+function stepTitle(t: TFunction, unit: Unit, question: Question): string {
+  if (question.kind === 'number') return t(`asks.${question.ask}`);
+  if (question.kind === 'choice') return t(`choiceAsks.${question.ask}`);
+  const kind = t(`questionKinds.${question.kind}`);
+  return 'range' in question && familyOf(question) === 'unit'
+    ? `${kind}: ${rangeName(unit, question.range)}`
+    : kind;
 }
 
 /** A unit, a subject and the minutes: out comes a lesson to edit. */
@@ -37,7 +57,7 @@ export function DraftDialog({ onClose, onLesson }: Props) {
         title: t('draft.lessonTitle', { subject: t(`draft.subjects.${subject}`), unit: unit.name }),
         first: t('draft.first'),
         firstLine: t(`draft.firstLines.${subject}`),
-        step: (kind) => t(`questionKinds.${kind}`),
+        step: (question) => stepTitle(t, unit, question),
         line: (kind) => t(`draft.lines.${kind}`),
       },
       services.newId(),
@@ -58,7 +78,7 @@ export function DraftDialog({ onClose, onLesson }: Props) {
       <div className="draft-fields">
         <p className="quiet">{t('draft.lead')}</p>
         <label className="field">
-          <span className="label">{t('documentKinds.fair-sprocket/unit')}</span>
+          <span className="label">{t('apply.unit')}</span>
           <Select
             value={unit?.id ?? ''}
             onChange={setUnitId}
