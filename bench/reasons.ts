@@ -2,7 +2,6 @@ import { performance } from 'node:perf_hooks';
 import { readdirSync, readFileSync } from 'node:fs';
 import {
   bookKeeper,
-  QUESTION_KINDS,
   questionsOf,
   type Attempt,
   type Lesson,
@@ -14,6 +13,7 @@ import {
   drawQuestion,
   figuresOf,
   guesses,
+  THOUGHT_OF,
   type Answered,
 } from '../core/lesson/tests/simulatedClass';
 import { randomFromSeed } from '../core/numerics';
@@ -40,7 +40,7 @@ function timed<T>(work: () => T): T {
 /** A class of which it is known how each student thinks: how often that is what is said, and whether what is said is so. */
 export function benchReasons(): void {
   const all: Answered[] = [];
-  for (const kind of QUESTION_KINDS) {
+  for (const kind of THOUGHT_OF) {
     const random = randomFromSeed(`bench ${kind}`);
     for (let k = 0; k < (FEW[kind] ?? DRAWS); k++) {
       const drawn = drawQuestion(kind, random);

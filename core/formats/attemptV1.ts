@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CONFIDENCES, DIRECTIONS, SKETCH_AT, WAYS, type UnreadAnswer } from '../lesson';
 import { clutchAnswers } from './clutchParts';
 import { faultAnswers } from './faultParts';
+import { ownAnswers } from './ownParts';
 import { converterSetting } from './converterSetting';
 import { gearSetSetup, port } from './gearSetSchema';
 import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES } from './limits';
@@ -48,6 +49,7 @@ const answer = z.discriminatedUnion('kind', [
   }),
   ...clutchAnswers,
   ...faultAnswers,
+  ...ownAnswers,
   z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),
 ]);
 

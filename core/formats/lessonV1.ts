@@ -17,6 +17,7 @@ import { converterSetting } from './converterSetting';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultBlocks, faultQuestions } from './faultParts';
+import { ownQuestions } from './ownParts';
 import { faultCaseV1 } from './faultCaseV1';
 import { gearSetSetup } from './gearSetSchema';
 import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_SPEED_RPM, MOST_STEPS } from './limits';
@@ -104,6 +105,7 @@ const question = z.discriminatedUnion('kind', [
   }),
   ...clutchQuestions,
   ...faultQuestions,
+  ...ownQuestions,
   z.strictObject({
     ...converterBase,
     kind: z.literal('launch-order'),

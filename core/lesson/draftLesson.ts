@@ -80,6 +80,9 @@ const MINUTES: Readonly<Record<QuestionKind, number>> = {
   'which-element': 3,
   'which-test': 4,
   diagnose: 15,
+  'own-choice': 2,
+  'own-number': 3,
+  'own-order': 3,
 };
 /** Minutes of looking before the first question. */
 const LOOKING = 2;

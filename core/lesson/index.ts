@@ -117,6 +117,17 @@ export { SET_SLIPS } from './families/gear-set/slips';
 export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export type { Named, Why } from './learners';
+export { OWN_FAMILY } from './families/own/family';
+export { ownKey, type OwnKey } from './families/own/key';
+export { newOwnQuestion } from './families/own/defaults';
+export {
+  OWN_PARTS,
+  type OwnAnswer,
+  type OwnChoiceQuestion,
+  type OwnNumberQuestion,
+  type OwnOrderQuestion,
+  type OwnQuestion,
+} from './families/own/kinds';
 export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
 export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';

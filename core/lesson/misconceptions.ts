@@ -2,11 +2,19 @@ import { CLUTCH_SLIPS, type ClutchSlip } from './families/clutch/slips';
 import { CONVERTER_SLIPS, type ConverterSlip } from './families/converter/slips';
 import { FAULT_SLIPS, type FaultSlip } from './families/fault/slips';
 import { SET_SLIPS, type SetSlip } from './families/gear-set/slips';
+import { OWN_SLIPS, type OwnSlip } from './families/own/slips';
 import { UNIT_SLIPS, type UnitSlip } from './families/unit/slips';
 
-export type Misconception = SetSlip | UnitSlip | ConverterSlip | ClutchSlip | FaultSlip;
+export type Misconception = SetSlip | UnitSlip | ConverterSlip | ClutchSlip | FaultSlip | OwnSlip;
 
 /** What learners get wrong, of all families; some are made in more than one. */
 export const MISCONCEPTIONS: readonly Misconception[] = [
-  ...new Set([...SET_SLIPS, ...UNIT_SLIPS, ...CONVERTER_SLIPS, ...CLUTCH_SLIPS, ...FAULT_SLIPS]),
+  ...new Set([
+    ...SET_SLIPS,
+    ...UNIT_SLIPS,
+    ...CONVERTER_SLIPS,
+    ...CLUTCH_SLIPS,
+    ...FAULT_SLIPS,
+    ...OWN_SLIPS,
+  ]),
 ];

@@ -29,7 +29,7 @@ export function arithmeticSlips(
 ): NumberThought<NumberSlip, NumberClaim>[] {
   const close: NumberThought<NumberSlip, NumberClaim> = {
     slip: 'near-miss',
-    value: right * (1 + NEAR_MISS / 2),
+    value: right * (1 + 0.97 * NEAR_MISS),
     gives: (given) =>
       !within(tolerance, right, given) && Math.abs(given - right) <= NEAR_MISS * Math.abs(right),
     weight: WEIGHT,

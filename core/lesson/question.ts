@@ -2,6 +2,7 @@ import type { ClutchAnswer, ClutchQuestion } from './families/clutch/kinds';
 import type { ConverterAnswer, ConverterQuestion } from './families/converter/kinds';
 import type { FaultAnswer, FaultQuestion } from './families/fault/kinds';
 import type { SetAnswer, SetQuestion } from './families/gear-set/kinds';
+import type { OwnAnswer, OwnQuestion } from './families/own/kinds';
 import type { UnitAnswer, UnitQuestion } from './families/unit/kinds';
 
 /** The families of questions, by what a question of each is about; `families/` holds a folder for each. */
@@ -11,6 +12,7 @@ interface Families {
   converter: { question: ConverterQuestion; answer: ConverterAnswer };
   clutch: { question: ClutchQuestion; answer: ClutchAnswer };
   fault: { question: FaultQuestion; answer: FaultAnswer };
+  own: { question: OwnQuestion; answer: OwnAnswer };
 }
 export type FamilyName = keyof Families;
 export type QuestionOf<F extends FamilyName> = Families[F]['question'];
@@ -49,6 +51,9 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'which-element': 'fault',
   'which-test': 'fault',
   diagnose: 'fault',
+  'own-choice': 'own',
+  'own-number': 'own',
+  'own-order': 'own',
 };
 
 export const QUESTION_KINDS = Object.keys(FAMILY_OF) as readonly QuestionKind[];

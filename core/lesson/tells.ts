@@ -96,6 +96,12 @@ function guessOf(question: Question, key: AnyKey): number | null {
       return question.kind === 'which-test' ? 1 / question.offered.length : null;
     case 'launch-order':
       return 1 / factorial(key.events.length);
+    case 'own-choice':
+      return question.kind === 'own-choice' ? key.right.length / question.options.length : null;
+    case 'own-number':
+      return question.kind === 'own-number' ? numberGuess(key.value, question.tolerance) : null;
+    case 'own-order':
+      return 1 / factorial(key.order.length);
     case 'fill-chart':
     case 'trace-path':
     case 'row-outcome':

@@ -67,7 +67,9 @@ export function CellDetail({ book, chosen }: Props) {
         )}
         {right && (
           <>
-            <dt className="label">{t('reveal.model')}</dt>
+            <dt className="label">
+              {t(subject?.kind === 'own' ? 'reveal.ownKey' : 'reveal.model')}
+            </dt>
             <dd>
               <strong>{right.main}</strong> {right.detail}
             </dd>

@@ -8,6 +8,8 @@ import { FAULT_FAMILY } from './fault/family';
 import type { FaultTypes } from './fault/types';
 import { GEAR_SET_FAMILY } from './gear-set/family';
 import type { GearSetTypes } from './gear-set/types';
+import { OWN_FAMILY } from './own/family';
+import type { OwnTypes } from './own/types';
 import { UNIT_FAMILY } from './unit/family';
 import type { UnitTypes } from './unit/types';
 
@@ -18,6 +20,7 @@ export interface TypesOf {
   converter: ConverterTypes;
   clutch: ClutchTypes;
   fault: FaultTypes;
+  own: OwnTypes;
 }
 
 /** Every family of questions: a new one is a folder beside these, and a row here. */
@@ -27,6 +30,7 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<TypesOf[F]> } = {
   converter: CONVERTER_FAMILY,
   clutch: CLUTCH_FAMILY,
   fault: FAULT_FAMILY,
+  own: OWN_FAMILY,
 };
 
 export type SubjectOf<F extends FamilyName> = TypesOf[F]['subject'];

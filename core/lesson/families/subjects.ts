@@ -7,6 +7,7 @@ import { CONVERTER_SUBJECT } from './converter/subject';
 import type { AnyFault, AnyTypes, Subject, TypesOf } from './families';
 import { FAULT_SUBJECT } from './fault/subject';
 import { GEAR_SET_SUBJECT } from './gear-set/subject';
+import { OWN_SUBJECT } from './own/subject';
 import { UNIT_SUBJECT } from './unit/subject';
 
 /** What the questions of every family are about. */
@@ -16,6 +17,7 @@ const SUBJECTS: { readonly [F in FamilyName]: FamilySubject<TypesOf[F]> } = {
   converter: CONVERTER_SUBJECT,
   clutch: CLUTCH_SUBJECT,
   fault: FAULT_SUBJECT,
+  own: OWN_SUBJECT,
 };
 
 const subjectsOf = (question: Question) =>

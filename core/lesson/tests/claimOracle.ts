@@ -27,6 +27,7 @@ function checksFor(question: Question, subject: Subject): Checks {
     case 'converter':
     case 'clutch':
     case 'fault':
+    case 'own':
       return BALANCES;
   }
 }

@@ -14,8 +14,16 @@ import { newUnitQuestion } from '../families/unit/defaults';
 import { newConverterQuestion } from '../families/converter/defaults';
 import { newClutchQuestion } from '../families/clutch/defaults';
 import { newFaultQuestion } from '../families/fault/defaults';
+import { newOwnQuestion } from '../families/own/defaults';
+import type { OwnQuestion } from '../families/own/kinds';
 import { setupForStudent } from '../families/gear-set/variant';
-import { familyOf, type Answer, type Question, type QuestionKind } from '../question';
+import {
+  familyOf,
+  QUESTION_KINDS,
+  type Answer,
+  type Question,
+  type QuestionKind,
+} from '../question';
 import type { Thought } from '../learners';
 import type { Misconception } from '../misconceptions';
 
@@ -151,11 +159,33 @@ function faultOf(random: Random, { subject }: Drawn): object {
   };
 }
 
+/** Kinds of which the program knows how students think: a part in the hand it does not know. */
+export const THOUGHT_OF: readonly QuestionKind[] = QUESTION_KINDS.filter(
+  (kind) => kind !== 'own-choice' && kind !== 'own-order',
+);
+
 /** A question of this kind about something drawn. */
 export function drawQuestion(kind: QuestionKind, random: Random): Drawn {
   const drawn = plainQuestion(kind, random);
   const change = CHANGES[kind]?.(random, drawn) ?? {};
   return { ...drawn, question: { ...drawn.question, ...change } };
+}
+
+/** An instructor's own question, written out. */
+function ownQuestion(kind: OwnQuestion['kind']): OwnQuestion {
+  const own = {
+    ...newOwnQuestion(kind),
+    prompt: 'What is to be said of it?',
+    reason: 'It is worn',
+  };
+  switch (own.kind) {
+    case 'own-choice':
+      return { ...own, options: ['Reuse', 'Replace'], right: [1] };
+    case 'own-number':
+      return { ...own, value: 1.8 };
+    case 'own-order':
+      return { ...own, steps: ['Pan', 'Filter', 'Valve body'] };
+  }
 }
 
 let desk: FaultCase | null = null;
@@ -179,6 +209,8 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       const rig = clutchRig(random);
       return { question: newClutchQuestion(kind as never, rig), subject: { kind: family, rig } };
     }
+    case 'own':
+      return { question: ownQuestion(kind as never), subject: { kind: family } };
     case 'fault': {
       desk ??= read<FaultCase>('fault-cases/quay-hopper');
       const subject = { unit: unitNamed('harbour-trainer'), faultCase: desk };

@@ -14,11 +14,13 @@ interface Props {
   fault: AnyFault | null;
   /** The model's answer now. */
   answer: Worded | null;
+  /** Whose answer it is; the model's where left out. */
+  said?: string;
   children: ReactNode;
 }
 
 /** What is asked, the instructor's own wording, and the answer that the model gives at this moment. */
-export function QuestionFrame({ prompt, worded, onPrompt, fault, answer, children }: Props) {
+export function QuestionFrame({ prompt, worded, onPrompt, fault, answer, said, children }: Props) {
   const { t } = useTranslation();
   return (
     <>
@@ -36,7 +38,7 @@ export function QuestionFrame({ prompt, worded, onPrompt, fault, answer, childre
         <QuestionFaultAlert fault={fault} />
       ) : (
         <p className="key-now">
-          {t('question.modelSays')} <strong>{answer?.main}</strong> {answer?.detail}
+          {said ?? t('question.modelSays')} <strong>{answer?.main}</strong> {answer?.detail}
         </p>
       )}
     </>

@@ -4,6 +4,7 @@ import { CONVERTER_EDITOR } from './converter/offer';
 import type { FamilyEditor } from './familyEditor';
 import { FAULT_EDITOR } from './fault/offer';
 import { GEAR_SET_EDITOR } from './gear-set/offer';
+import { OWN_EDITOR } from './own/offer';
 import { UNIT_EDITOR } from './unit/offer';
 
 /** How each family is asked, in the order in which the kinds are offered. */
@@ -13,6 +14,7 @@ const EDITORS: { readonly [F in FamilyName]: FamilyEditor<F> } = {
   converter: CONVERTER_EDITOR,
   clutch: CLUTCH_EDITOR,
   fault: FAULT_EDITOR,
+  own: OWN_EDITOR,
 };
 
 /** The row of a family whose types are not known here: what is handed in must be of that family. */

@@ -9,6 +9,7 @@ const STAGES: { readonly [F in FamilyName]: ComponentType<StageProps<F>> } = {
   unit: lazyPart(async () => (await import('./unit/Stage')).UnitStage),
   converter: lazyPart(async () => (await import('./converter/Stage')).ConverterStage),
   clutch: lazyPart(async () => (await import('./clutch/Stage')).ClutchStage),
+  own: lazyPart(async () => (await import('./own/Stage')).OwnStage),
   fault: lazyPart(async () => (await import('./fault/Stage')).FaultStage),
 };
 

@@ -2,14 +2,17 @@ import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
 import { randomFromSeed } from '../../../core/numerics';
-import { answeredByThought, drawQuestion } from '../../../core/lesson/tests/simulatedClass';
+import {
+  answeredByThought,
+  drawQuestion,
+  THOUGHT_OF,
+} from '../../../core/lesson/tests/simulatedClass';
 import {
   assess,
   kindsOf,
   newSetQuestion,
   newUnitQuestion,
   NUMBER_ASKS,
-  QUESTION_KINDS,
   setKey,
   type ChoiceQuestion,
   type NumberQuestion,
@@ -109,7 +112,7 @@ test('a reason carries this set’s own numbers', () => {
 });
 
 // Every way of thinking about every kind of question, put into words; the dear ones once.
-test.each(QUESTION_KINDS)('%s: every reason is a sentence with its numbers filled in', (kind) => {
+test.each(THOUGHT_OF)('%s: every reason is a sentence with its numbers filled in', (kind) => {
   const random = randomFromSeed(`words ${kind}`);
   const dear = ['draw-start', 'launch-order', 'diagnose', 'which-test'].includes(kind);
   const answered = Array.from({ length: dear ? 1 : 12 }).flatMap(() =>

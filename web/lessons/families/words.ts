@@ -18,6 +18,7 @@ import { CONVERTER_WORDS } from './converter/words';
 import type { FamilyWords } from './familyWords';
 import { FAULT_WORDS } from './fault/words';
 import { GEAR_SET_WORDS } from './gear-set/words';
+import { OWN_WORDS } from './own/words';
 import { UNIT_WORDS } from './unit/words';
 
 /** Any question with what it is about, put into words. */
@@ -27,6 +28,7 @@ const WORDS: { readonly [F in FamilyName]: FamilyWords<F> } = {
   converter: CONVERTER_WORDS,
   clutch: CLUTCH_WORDS,
   fault: FAULT_WORDS,
+  own: OWN_WORDS,
 };
 
 /** The row of a question's family; question, subject, key and answer must be of that family. */

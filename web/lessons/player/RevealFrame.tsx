@@ -19,6 +19,8 @@ interface Props {
   parts: readonly { readonly name: string; readonly right: boolean }[];
   said: Worded;
   model: Worded;
+  /** Whose the right answer is. */
+  whose: string;
   reason: Reason;
   next: Next;
   onAgain: () => void;
@@ -30,7 +32,8 @@ interface Props {
 
 /** Prediction, verdict and model's answer one below the other, with the reason where they differ. */
 export function RevealFrame(props: Props) {
-  const { prompt, answer, parts, said, model, reason, next, onAgain, again, children } = props;
+  const { prompt, answer, parts, said, model, whose, reason, next, onAgain, again, children } =
+    props;
   const { t } = useTranslation();
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -61,7 +64,7 @@ export function RevealFrame(props: Props) {
           ))}
         </ul>
       )}
-      <Answered label={t('reveal.model')} worded={model} note="" strong />
+      <Answered label={whose} worded={model} note="" strong />
       {reason.facts.length > 0 && (
         <div className="reveal-reason" data-right={right}>
           <strong>{reason.title}</strong>

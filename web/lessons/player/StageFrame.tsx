@@ -41,6 +41,8 @@ interface Props<F extends FamilyName> extends Pick<StageProps<F>, 'heading' | 'b
   worked?: ReactNode;
   /** Trying again brings another gear set. */
   varies?: boolean;
+  /** What is right is the instructor's word, not a model's. */
+  ownKey?: boolean;
 }
 
 /** A question: predict, commit, see. Until the commit nothing on the screen tells the answer. */
@@ -63,7 +65,14 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
 }
 
 /** The prediction beside the model's answer, and why they differ. */
-function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = false }: Props<F>) {
+function Reveal<F extends FamilyName>({
+  asked,
+  words,
+  next,
+  worked,
+  varies = false,
+  ownKey = false,
+}: Props<F>) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { question, subject, key, committed, given, graded, again } = asked;
@@ -81,6 +90,7 @@ function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = fal
       }))}
       said={words.answer(t, numbers, question, subject, given)}
       model={model}
+      whose={t(ownKey ? 'reveal.ownKey' : 'reveal.model')}
       reason={reasonText(words, t, numbers, why, question, subject, graded.score === 1)}
       next={next}
       onAgain={again}

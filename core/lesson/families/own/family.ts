@@ -1,0 +1,23 @@
+import { allOf, type Family } from '../../family';
+import { judge } from './grade';
+import { ownKey } from './key';
+import { reasons } from './reasons';
+import type { OwnTypes } from './types';
+
+export const OWN_FAMILY: Family<OwnTypes> = {
+  key: (question) => ownKey(question),
+  judge,
+  reasons,
+  fits: {
+    'own-choice': ({ question, answer }) =>
+      Number.isInteger(answer.choice) &&
+      answer.choice >= 0 &&
+      answer.choice < question.options.length,
+    'own-number': ({ answer }) => Number.isFinite(answer.value),
+    'own-order': ({ question, answer }) =>
+      allOf(
+        answer.order.map(String),
+        question.steps.map((_s, k) => String(k)),
+      ),
+  },
+};
