@@ -211,6 +211,16 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/lessons/why-it-multiplies',
       [press('4 Try it freely'), () => b.see(/student may/i)],
     ],
+    [
+      'own order',
+      '/teach/lessons/part-in-your-hand/preview',
+      [press('Begin'), press(/4 Bin 5/), () => b.see('Bin 5 was tipped over')],
+    ],
+    [
+      'builder, own choice',
+      '/teach/lessons/part-in-your-hand',
+      [press(/2 Bin 3/), () => b.see('Your key:')],
+    ],
     ['class book', '/teach/class-book', [() => b.see('How sure')]],
     ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],
     ['records', '/learn/records', []],

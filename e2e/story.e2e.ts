@@ -249,6 +249,31 @@ test('a lesson is drafted from a unit, and is an ordinary one', async () => {
   await b.see('Move the lever, and follow the power.');
 });
 
+test('an instructor’s own questions: their key and reason, said to be theirs', async () => {
+  const b = instructor;
+  await b.visit(run.at('/teach/lessons/part-in-your-hand/preview'));
+  await b.press('button', 'Begin');
+  await b.press('button', /2 Bin 3/);
+  await b.press('radio', 'Replace it');
+  await b.press('radio', 'certain');
+  await b.press('button', 'Commit prediction');
+  await b.see(/Your instructor’s key/i);
+  await b.see('Replace it, and look for what made it hot');
+  await b.see('blue steel has been hot');
+  await b.press('button', /Next: Bin 4/);
+  await b.fill('spinbutton', 'Your answer', '2.33');
+  await b.press('radio', 'certain');
+  await b.press('button', 'Commit prediction');
+  await b.see('Right');
+  await b.visit(run.at('/teach/lessons/part-in-your-hand'));
+  await b.press('button', /4 Bin 5/);
+  await b.see('Your key:');
+  await b.fill('textbox', 'Step 2', '');
+  await b.see('Write the question and every answer.');
+  await b.press('button', 'Undo');
+  await b.see('Snap ring → End plate');
+});
+
 test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {
   const b = instructor;
   await b.visit(run.at('/teach/lessons'));
