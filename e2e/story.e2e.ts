@@ -246,6 +246,7 @@ test('a lesson is drafted from a unit, and is an ordinary one', async () => {
   await b.see('Saved');
   expect(await b.text()).toMatch(/Trace the power: .+\n/);
   await b.press('link', 'Try as a student');
+  await b.press('button', 'Begin');
   await b.see('Move the lever, and follow the power.');
 });
 

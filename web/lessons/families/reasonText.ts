@@ -31,7 +31,7 @@ export function reasonText<F extends FamilyName>(
   const [one, other] = named;
   if (!one)
     return {
-      title: t(right ? 'reasons.right' : 'reasons.open'),
+      title: t(openTitle(subject, right)),
       facts: said(facts).slice(0, right ? 2 : undefined),
     };
   const slip = (n: typeof one) => t(`misconceptions.${n.slip}`);
@@ -40,3 +40,7 @@ export function reasonText<F extends FamilyName>(
     : `${slip(one)}.`;
   return { title, facts: said([...one.claims, ...(other?.claims ?? [])]) };
 }
+
+/** An instructor's own key has no slips that are known: only what they say of it. */
+const openTitle = (subject: { readonly kind: FamilyName }, right: boolean) =>
+  subject.kind === 'own' ? 'reasons.own' : right ? 'reasons.right' : 'reasons.open';

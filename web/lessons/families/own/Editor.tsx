@@ -12,6 +12,7 @@ import { TypedNumber } from '../../../shared/TypedNumber';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import type { EditorProps } from '../familyEditor';
 import { OWN_WORDS } from './words';
+import './Editor.css';
 
 /** What is asked, what is right, and why: all of it the instructor's. */
 export function OwnEditor({ question, onQuestion }: EditorProps<'own'>) {
@@ -58,7 +59,7 @@ function Options({
   return (
     <div className="own-parts">
       {options.map((option, k) => (
-        <div key={k} className="row">
+        <div key={k} className="own-part">
           <Checkbox
             aria-label={t('own.isRight', { place: k + 1 })}
             checked={right.includes(k)}
