@@ -269,10 +269,30 @@ test('an instructor’s own questions: their key and reason, said to be theirs',
   await b.visit(run.at('/teach/lessons/part-in-your-hand'));
   await b.press('button', /4 Bin 5/);
   await b.see('Your key:');
-  await b.fill('textbox', 'Step 2', '');
-  await b.see('Write the question and every answer.');
+  await b.fill('textbox', 'Step 2', 'Snap ring');
+  await b.see('Two of these say the same.');
   await b.press('button', 'Undo');
   await b.see('Snap ring → End plate');
+});
+
+test('wrong twice: one step is asked by itself, then the question again', async () => {
+  const b = instructor;
+  await b.visit(run.at('/teach/lessons/hold-one-drive-one/preview'));
+  await b.press('button', 'Begin');
+  for (const ratio of ['9', '8']) {
+    await b.fill('spinbutton', 'Ratio', ratio);
+    await b.press('radio', 'same way');
+    await b.press('radio', 'certain');
+    await b.press('button', 'Commit prediction');
+    await b.press('button', 'Try again with new teeth');
+  }
+  await b.see('One step of it first');
+  await b.press('radio', 'reduction, same way');
+  await b.press('radio', 'certain');
+  await b.press('button', 'Commit prediction');
+  await b.see('Right');
+  await b.press('button', 'Try again with new teeth');
+  await b.role('spinbutton', 'Ratio');
 });
 
 test('deleting a lesson can be undone; a duplicate is a lesson of its own', async () => {

@@ -132,6 +132,7 @@ export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
 export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';
 export { FORMS } from './families/gear-set/claims';
+export { missingStep } from './families/gear-set/missingStep';
 export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';
 export {

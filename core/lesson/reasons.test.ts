@@ -15,7 +15,7 @@ import {
 } from './tests/simulatedClass';
 
 /** Draws of each kind; those that run something through time are dear. */
-const DRAWS = 25;
+const DRAWS = 14;
 const FEW: Readonly<Partial<Record<QuestionKind, number>>> = {
   'draw-start': 1,
   'launch-order': 2,
@@ -58,7 +58,7 @@ test('every fact that is said is so, worked out by other means', () => {
         checked++;
         if (!so) expect([kind, claim, question]).toBe('so');
       }
-  expect(checked).toBeGreaterThan(3000);
+  expect(checked).toBeGreaterThan(1500);
 });
 
 test('a right answer accuses nobody, and says how it comes about', () => {
