@@ -80,7 +80,7 @@ function line(
             text: whyFor(
               t,
               numbersIn('si', t),
-              { named: [n], facts: [] },
+              { named: [n], fitting: 1, facts: [] },
               question,
               subject,
             ).facts.join(' '),

@@ -93,14 +93,14 @@ function whyOf(
   const holds = (claim: AnyClaim) => reasons.holds(claim, asked);
   const same = reasons.same[kind] as (a: typeof asked, other: Answer) => boolean;
   const facts = onlyTrue(reasons.facts[kind](asked as never), holds);
-  if (right) return { named: [], facts };
+  if (right) return { named: [], fitting: 0, facts };
   const thoughts = reasons.thoughts[kind](asked as never) as readonly Thought<
     Answer,
     Misconception,
     AnyClaim
   >[];
-  const named = recognise(thoughts, asked.answer, (t) => same(asked, t.answer), holds);
-  return { named, facts };
+  const found = recognise(thoughts, asked.answer, (t) => same(asked, t.answer), holds);
+  return { ...found, facts };
 }
 
 /** @throws Error when the answer or the subject does not fit the question */

@@ -32,6 +32,8 @@ export interface Named<S extends string, C> {
 
 /** What is said of an answer. */
 export interface Why<S extends string, C> {
+  /** How many ways of thinking give this answer; more than two accuse nobody. */
+  readonly fitting: number;
   /** None: no guess is made. One: said. Two: "either … or …", since both give this answer. */
   readonly named: readonly Named<S, C>[];
   /** How the right answer comes about. */
@@ -51,7 +53,7 @@ export function recognise<A, S extends string, C>(
   answer: A,
   gives: (thought: Thought<A, S, C>) => boolean,
   holds: (claim: C) => boolean,
-): readonly Named<S, C>[] {
+): Pick<Why<S, C>, 'named' | 'fitting'> {
   const best = new Map<S, { weight: number; thought: Thought<A, S, C> }>();
   for (const thought of thoughts) {
     if (!(thought.gives ? thought.gives(answer) : gives(thought))) continue;
@@ -61,13 +63,15 @@ export function recognise<A, S extends string, C>(
   }
   const ranked = [...best.values()].sort((a, b) => b.weight - a.weight);
   const [first] = ranked;
-  if (!first) return [];
+  if (!first) return { named: [], fitting: 0 };
   const alike = ranked.filter((r) => r.weight * CLEARLY > first.weight);
-  if (alike.length > 2) return [];
-  return alike.flatMap(({ thought }) => {
+  const fitting = alike.length;
+  if (fitting > 2) return { named: [], fitting };
+  const named = alike.flatMap(({ thought }) => {
     const claims = onlyTrue(thought.claims(answer), holds);
     return claims.length > 0 ? [{ slip: thought.slip, claims }] : [];
   });
+  return { named, fitting };
 }
 
 export const onlyTrue = <C>(claims: readonly C[], holds: (claim: C) => boolean): readonly C[] =>

@@ -108,3 +108,24 @@ test.each<[string, NumberAsk, object, number, string]>([
   if (!result.ok) throw new Error(result.fault);
   expect(result.grade.why.named.map((n) => n.slip).join(' or ')).toBe(slips);
 });
+
+// By hand: with a ring of twice the sun's teeth S/R and 1 − S/R are both one half, but only the latter is a double-pinion
+// set's with its sun held.
+test('a formula is that of the arrangement, not of the number', () => {
+  const twice = { sun: 30, inner: 15, outer: 15, ring: 60 };
+  const question = {
+    ...newSetQuestion('number', {
+      ...setup({ drives: 'ring' }),
+      set: { kind: 'double-pinion', teeth: twice, pinions: 3 },
+    }),
+    direction: false,
+  } as NumberQuestion;
+  const result = assess(
+    question,
+    { kind: 'gear-set', setup: question.setup },
+    { kind: 'number', value: 0.5 },
+  );
+  if (!result.ok) throw new Error(result.fault);
+  expect(result.grade.score).toBe(1);
+  expect(result.grade.why.facts).toContainEqual({ claim: 'formula', form: '1 − S/R', ratio: 0.5 });
+});

@@ -20,7 +20,7 @@ export function reasonText<F extends FamilyName>(
   words: Pick<FamilyWords<F>, 'claim'>,
   t: TFunction,
   numbers: Numbers,
-  { named, facts }: Why<Misconception, ClaimOf<F>>,
+  { named, fitting, facts }: Why<Misconception, ClaimOf<F>>,
   question: QuestionOf<F>,
   subject: SubjectOf<F>,
   right = false,
@@ -31,7 +31,7 @@ export function reasonText<F extends FamilyName>(
   const [one, other] = named;
   if (!one)
     return {
-      title: t(openTitle(subject, right)),
+      title: t(openTitle(subject, right, fitting)),
       facts: said(facts).slice(0, right ? 2 : undefined),
     };
   const slip = (n: typeof one) => t(`misconceptions.${n.slip}`);
@@ -42,5 +42,9 @@ export function reasonText<F extends FamilyName>(
 }
 
 /** An instructor's own key has no slips that are known: only what they say of it. */
-const openTitle = (subject: { readonly kind: FamilyName }, right: boolean) =>
-  subject.kind === 'own' ? 'reasons.own' : right ? 'reasons.right' : 'reasons.open';
+const openTitle = (subject: { readonly kind: FamilyName }, right: boolean, fitting: number) => {
+  if (subject.kind === 'own') return 'reasons.own';
+  if (right) return 'reasons.right';
+  if (fitting > 2) return 'reasons.several';
+  return fitting === 0 ? 'reasons.open' : 'reasons.way';
+};

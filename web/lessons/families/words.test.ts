@@ -98,7 +98,13 @@ test('a reason carries this set’s own numbers', () => {
   const subject = { kind: 'gear-set', setup: q.setup } as const;
   const why = (value: number) => {
     const result = assess(q, subject, { kind: 'number', value, direction: 'same' });
-    return whyFor(t, numbers, result.ok ? result.grade.why : { named: [], facts: [] }, q, subject);
+    return whyFor(
+      t,
+      numbers,
+      result.ok ? result.grade.why : { named: [], fitting: 0, facts: [] },
+      q,
+      subject,
+    );
   };
   expect(why(2.333)).toEqual({
     title: 'Left the carrier’s own turn out.',
@@ -120,7 +126,7 @@ test.each(THOUGHT_OF)('%s: every reason is a sentence with its numbers filled in
   );
   expect(answered.length).toBeGreaterThan(0);
   for (const { question, subject, grade } of answered)
-    for (const why of [grade.why, { named: [], facts: grade.why.facts }]) {
+    for (const why of [grade.why, { named: [], fitting: 0, facts: grade.why.facts }]) {
       const { title, facts } = whyFor(t, numbers, why, question, subject);
       for (const said of [title, ...facts]) {
         expect(said).not.toMatch(/\{\{|undefined|NaN|null|\[object|claims\.|misconceptions\./);

@@ -99,8 +99,10 @@ export function faultClaimHolds(
       );
     }
     case 'works':
+      // Only an element can work or do nothing: of a shaft or a gear neither is so.
       return (
         unit !== null &&
+        unit.elements.some((e) => e.id === claim.element) &&
         worksIn(unit, claim.range).includes(claim.element) === (claim.way === 'works')
       );
     case 'needs': {

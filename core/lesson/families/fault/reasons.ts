@@ -138,6 +138,9 @@ function elementThoughts({
   const ranges = (good: boolean) =>
     key.cells.filter((c) => (c.drive === 'right') === good).map((c) => c.range);
   const [good, bad] = [ranges(true), ranges(false)];
+  // What binds or moves is made by something that is on too much: there the chart's rule does not clear.
+  const lost = key.cells.every((c) => c.drive !== 'binds' && c.drive !== 'moves');
+  if (!lost) return [];
   const changed = changesOf(unit);
   return unit.elements
     .map((e) => e.id)
@@ -307,8 +310,9 @@ function whyDiagnosed(grade: DiagnosisGrade, answer: Diagnosed): Why<FaultSlip, 
     'tells-nothing': answer,
     'dear-before-cheap': answer,
   });
-  const named = grade.score === 1 ? [] : recognise(thoughts, answer, () => false, holds);
-  return { named, facts: [spent(grade, answer)] };
+  const found =
+    grade.score === 1 ? { named: [], fitting: 0 } : recognise(thoughts, answer, () => false, holds);
+  return { ...found, facts: [spent(grade, answer)] };
 }
 
 const spent = (

@@ -22,8 +22,8 @@ export type SetClaim =
   | { claim: 'meshes'; way: 'single-pinion' | 'double-pinion' }
   /** The ratio in teeth, as one of `FORMS`. */
   | { claim: 'formula'; form: Form; ratio: number }
-  /** The given number is what one over the ratio gives. */
-  | { claim: 'one-over'; given: number; ratio: number }
+  /** One over the ratio, which the given number goes with. */
+  | { claim: 'one-over'; inverse: number; ratio: number }
   /** The given number is what this ratio would give. */
   | { claim: 'goes-with'; given: number; ratio: number }
   /** This form of the teeth is the size of the ratio in another arrangement. */
@@ -58,7 +58,6 @@ export type Shown =
   | 'ratio'
   | 'output-speed'
   | 'pinion-against-case'
-  | 'carrier-speed'
   | 'pinion-from-sun'
   | 'pinion-from-ring';
 
@@ -76,7 +75,28 @@ export const FORMS = {
   '1/(1 − S/R)': (s: number, r: number) => 1 / (1 - s / r),
 } as const;
 export type Form = keyof typeof FORMS;
-export const FORM_NAMES = Object.keys(FORMS) as Form[];
+
+/** How an arrangement's ratio is written in teeth: by what stands still, whatever the numbers happen to be. */
+export function formOf(kind: GearSetSetup['set']['kind'], roles: Roles): Form | null {
+  if (roles.reaction !== 'held') return null;
+  const plain = kind === 'single-pinion';
+  switch (`${roles.drives}-${roles.driven}`) {
+    case 'sun-ring':
+      return 'R/S';
+    case 'ring-sun':
+      return 'S/R';
+    case 'sun-carrier':
+      return plain ? '1 + R/S' : 'R/S − 1';
+    case 'ring-carrier':
+      return plain ? '1 + S/R' : '1 − S/R';
+    case 'carrier-sun':
+      return plain ? '1/(1 + R/S)' : '1/(R/S − 1)';
+    case 'carrier-ring':
+      return plain ? '1/(1 + S/R)' : '1/(1 − S/R)';
+    default:
+      return null;
+  }
+}
 
 export const near = (a: number, b: number): boolean =>
   Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a), Math.abs(b));
@@ -121,11 +141,11 @@ export function shownValue(what: Shown, setup: GearSetSetup): number | null {
   const pinion = solution.pinions[0]?.speed;
   const carrier = solution.speeds.carrier;
   const size = (t: number | null) => (t === null ? null : Math.abs(t));
-  const outer = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
+  // The pinion that is asked about; one in between passes each tooth on.
+  const asked = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
   const rolled = (port: 'sun' | 'ring') => {
     const turns = solution.speeds[port];
-    const gear = port === 'ring' && set.kind === 'double-pinion' ? set.teeth.outer : outer;
-    return turns && gear ? Math.abs((toNumber(turns) * speed * set.teeth[port]) / gear) : null;
+    return turns && asked ? Math.abs((toNumber(turns) * speed * set.teeth[port]) / asked) : null;
   };
   switch (what) {
     case 'input-speed':
@@ -146,8 +166,6 @@ export function shownValue(what: Shown, setup: GearSetSetup): number | null {
       return ratio && speed / Math.abs(ratio);
     case 'pinion-against-case':
       return pinion && carrier ? Math.abs(toNumber(pinion) + toNumber(carrier)) * speed : null;
-    case 'carrier-speed':
-      return carrier && Math.abs(toNumber(carrier)) * speed;
     case 'pinion-from-sun':
       return rolled('sun');
     case 'pinion-from-ring':
@@ -173,6 +191,7 @@ export function setClaimHolds(
   const ratio = solution.ratio && toNumber(solution.ratio);
   const { sun, ring } = set.teeth;
   const inTeeth = (form: Form, value: number) => near(Math.abs(FORMS[form](sun, ring)), value);
+  const here = set.kind;
   const tolerance = question.kind === 'number' ? question.tolerance : null;
   const sameAs = (value: number | null, given: number) =>
     value !== null && tolerance !== null && within(tolerance, value, given);
@@ -192,14 +211,17 @@ export function setClaimHolds(
       return set.kind === claim.way && roles.reaction === 'held' && thirdPort(roles) === 'carrier';
     case 'formula':
       return (
-        ratio !== null && near(Math.abs(ratio), claim.ratio) && inTeeth(claim.form, claim.ratio)
+        ratio !== null &&
+        near(Math.abs(ratio), claim.ratio) &&
+        inTeeth(claim.form, claim.ratio) &&
+        formOf(here, roles) === claim.form
       );
     case 'one-over':
       return (
         question.kind === 'number' &&
         ratio !== null &&
         near(Math.abs(ratio), claim.ratio) &&
-        sameAs(numberFrom(question, 1 / ratio, setup), claim.given)
+        near(claim.inverse, 1 / claim.ratio)
       );
     case 'goes-with':
       // A held part's torque goes by the ratio with its sign.
@@ -209,7 +231,12 @@ export function setClaimHolds(
       );
     case 'right-with': {
       const size = sizeOf(set, claim.part, claim.other);
-      return size !== null && near(size, claim.ratio) && inTeeth(claim.form, claim.ratio);
+      return (
+        size !== null &&
+        near(size, claim.ratio) &&
+        inTeeth(claim.form, claim.ratio) &&
+        formOf(here, heldRoles(claim.part, claim.other)) === claim.form
+      );
     }
     case 'with-plain': {
       if (set.kind !== 'double-pinion') return false;
@@ -222,7 +249,11 @@ export function setClaimHolds(
       );
     }
     case 'pinion-quotient':
-      return [sun, ring].includes(claim.teeth) && pinionTeeth(setup).includes(claim.pinion);
+      return (
+        [sun, ring].includes(claim.teeth) &&
+        pinionTeeth(setup).includes(claim.pinion) &&
+        pinionForms(claim.pinion / claim.teeth).some((f) => near(f, claim.ratio))
+      );
     case 'pinion-out':
       return pinionTeeth(setup).includes(claim.pinion) && ratio !== null;
     case 'given-is':
@@ -284,6 +315,9 @@ export function setClaimHolds(
       return roles.reaction === 'free' && solution.effect === 'neutral';
   }
 }
+
+/** Ways to make a ratio of a pinion's teeth over another gear's. */
+export const pinionForms = (q: number): number[] => [q, 1 / q, 1 + q, 1 + 1 / q];
 
 export const pinionTeeth = ({ set }: GearSetSetup): number[] => {
   const { kind, teeth } = set;

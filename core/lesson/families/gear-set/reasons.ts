@@ -6,11 +6,12 @@ import { arithmeticSlips } from '../../numberClaims';
 import { within, type Direction } from '../../questionParts';
 import {
   askedValue,
-  FORM_NAMES,
   FORMS,
+  formOf,
   heldRoles,
   near,
   numberFrom,
+  pinionForms,
   pinionTeeth,
   setClaimHolds,
   shownValue,
@@ -50,7 +51,7 @@ function believedRatios({ set, roles }: GearSetSetup): Belief[] {
     list.push({
       slip: 'single-pinion-formula',
       ratio: size,
-      claims: [{ claim: 'with-plain', form: formOf(size, sun, ring), ratio: size }, ...here],
+      claims: [...written(plain.kind, roles, 'with-plain', size), ...here],
     });
   }
   const counted: readonly Form[] = ['1 + R/S', '1 + S/R', '1/(1 + R/S)', '1/(1 + S/R)'];
@@ -85,19 +86,22 @@ function hereClaims({ set, roles }: Pick<GearSetSetup, 'set' | 'roles'>): SetCla
   const { ratio } = solveSet(set, roles);
   if (roles.reaction === 'locked') return [{ claim: 'as-one' }];
   if (!ratio) return [{ claim: 'nothing-held' }];
-  const { sun, ring } = set.teeth;
   const size = Math.abs(toNumber(ratio));
   const carrier =
     roles.drives === 'carrier' ? 'drives' : roles.driven === 'carrier' ? 'driven' : 'held';
-  return [
-    { claim: 'carrier', way: carrier },
-    { claim: 'formula', form: formOf(size, sun, ring), ratio: size },
-  ];
+  return [{ claim: 'carrier', way: carrier }, ...written(set.kind, roles, 'formula', size)];
 }
 
-/** How the ratio of this size is written in teeth. */
-const formOf = (size: number, sun: number, ring: number): Form =>
-  FORM_NAMES.find((f) => near(Math.abs(FORMS[f](sun, ring)), size)) ?? 'R/S';
+/** The ratio of an arrangement, written in teeth. */
+function written(
+  kind: GearSetSetup['set']['kind'],
+  roles: GearSetSetup['roles'],
+  claim: 'formula' | 'with-plain',
+  ratio: number,
+): SetClaim[] {
+  const form = formOf(kind, roles);
+  return form ? [{ claim, form, ratio }] : [];
+}
 
 /** With the teeth of the other gear on top: S/R for R/S, turned over or not. */
 function otherQuotients(
@@ -118,10 +122,7 @@ function otherQuotients(
 
 /** In which arrangement of this set that would be right. */
 function otherArrangement(set: GearSetSetup['set'], ratio: number, form: Form): SetClaim[] {
-  const other = HELD_ARRANGEMENTS.find((r) => {
-    const size = solveSet(set, r).ratio;
-    return size !== null && near(Math.abs(toNumber(size)), ratio);
-  });
+  const other = HELD_ARRANGEMENTS.find((r) => formOf(set.kind, r) === form);
   return other
     ? [
         {
@@ -144,8 +145,7 @@ function withPinions(
   const { sun, ring } = setup.set.teeth;
   return pinionTeeth(setup as GearSetSetup).flatMap((pinion) =>
     [sun, ring].flatMap((teeth) => {
-      const q = pinion / teeth;
-      return [q, 1 / q, 1 + q, 1 + 1 / q].map((ratio, k) => ({
+      return pinionForms(pinion / teeth).map((ratio, k) => ({
         slip: 'used-pinion' as const,
         ratio,
         claims: [
@@ -186,7 +186,7 @@ function numberThoughts({ question, subject: { setup } }: About<'number'>): Thou
           ? []
           : [{ claim: 'goes-with' as const, given, ratio: b.ratio }]),
         ...(b.slip === 'upside-down'
-          ? [{ claim: 'one-over' as const, given, ratio: 1 / b.ratio }]
+          ? [{ claim: 'one-over' as const, inverse: b.ratio, ratio: 1 / b.ratio }]
           : []),
         ...b.claims,
       ],
@@ -395,7 +395,8 @@ function effectSlip({ set, roles }: GearSetSetup, right: string, choice: string)
 
 function directionSlips(setup: GearSetSetup, right: string, choice: string): Choice[] {
   const claims = wayClaims(setup);
-  if (choice === 'none') return [{ slip: 'held-stops-all', claims }];
+  const held = setup.roles.reaction === 'held';
+  if (choice === 'none') return [{ slip: held ? 'held-stops-all' : 'locked-is-neutral', claims }];
   if (right === 'opposite') return [{ slip: 'held-carrier-forward', claims }];
   return right === 'same' ? [{ slip: 'expects-reverse', claims }] : [];
 }
@@ -419,7 +420,7 @@ function fastestSlips(setup: GearSetSetup, right: readonly string[], choice: str
     return [{ slip: 'locked-still-geared', claims: [{ claim: 'as-one' }] }];
   if (choice === 'all-same') return [];
   if (roles.reaction === 'held' && choice === thirdPort(roles))
-    return [{ slip: 'held-part-confused', claims }];
+    return [{ slip: 'held-part-turns', claims }];
   return [{ slip: 'upside-down', claims }];
 }
 

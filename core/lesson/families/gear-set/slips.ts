@@ -32,5 +32,6 @@ export const SET_SLIPS = [
   'not-the-strongest',
   'drives-and-driven-swapped',
   'held-part-confused',
+  'held-part-turns',
 ] as const;
 export type SetSlip = (typeof SET_SLIPS)[number];

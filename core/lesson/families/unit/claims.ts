@@ -34,7 +34,7 @@ export type UnitClaim =
   | ({ claim: 'without-one-ways' } & Does)
   | { claim: 'element'; element: string; apply: readonly string[]; load: Load; state: ElementState }
   | { claim: 'range-ratio'; range: string; ratio: number }
-  | { claim: 'one-over'; given: number; ratio: number }
+  | { claim: 'one-over'; inverse: number; ratio: number }
   | { claim: 'member'; member: string; apply: readonly string[]; role: MemberRole }
   /** An applied element of two members that turn: it passes power on and holds nothing. */
   | { claim: 'both-turn'; element: string; apply: readonly string[] }
@@ -143,7 +143,7 @@ export function unitClaimHolds(claim: UnitClaim, question: UnitQuestion, unit: U
       return (
         asked !== null &&
         Math.abs(asked.ratio - claim.ratio) < 1e-9 &&
-        within(asked.tolerance, 1 / asked.ratio, claim.given)
+        Math.abs(1 / asked.ratio - claim.inverse) < 1e-9
       );
     }
     case 'off-by':

@@ -77,7 +77,7 @@ function rowThoughts({
     const slip: UnitSlip =
       right.outcome === 'drives' || right.outcome === 'neutral'
         ? 'element-overlooked'
-        : 'tie-up-unseen';
+        : 'held-fast-unseen';
     add(slip, does, [{ claim: 'without', element, ...does }], 0.9);
   }
   for (const range of unit.ranges) {
@@ -92,7 +92,7 @@ function rowThoughts({
   }
   if (right.outcome !== 'drives' && right.outcome !== 'neutral')
     list.push({
-      slip: 'tie-up-unseen',
+      slip: 'held-fast-unseen',
       weight: 0.4,
       answer: { kind: 'row-outcome', outcome: 'drives', ratio: 1, direction: 'same' },
       gives: (a) => a.outcome === 'drives',
@@ -124,7 +124,7 @@ function rowThoughts({
       claims: (a) => [...claims(a.ratio ?? NaN), here],
     });
   };
-  size('upside-down', 1 / ratio, (given) => [{ claim: 'one-over', given, ratio }]);
+  size('upside-down', 1 / ratio, () => [{ claim: 'one-over', inverse: 1 / ratio, ratio }]);
   const stages = meshStages(unit, apply);
   if (stages && load === 'drive') {
     const stage = (given: number, how: 'sum' | 'one'): UnitClaim[] => [
@@ -216,7 +216,7 @@ function coastThoughts({
   ];
   return [
     {
-      slip: 'one-way-blamed',
+      slip: 'braking-overlooked',
       answer: {
         kind: 'drive-or-coast',
         braking: false,
@@ -421,7 +421,7 @@ function chartThoughts({ subject: { unit }, key }: About<'fill-chart'>): Thought
     anotherRow(unit, r.apply).map((element) => cellKey(r.id, element)),
   );
   return [
-    rows('gears-shifted', [], (r) => drives(r) && r.given.length === 0, 1),
+    rows('nothing-applied', [], (r) => drives(r) && r.given.length === 0, 1),
     rows(
       'one-element-a-gear',
       filled(oneOf),
@@ -435,7 +435,7 @@ function chartThoughts({ subject: { unit }, key }: About<'fill-chart'>): Thought
       1,
     ),
     rows(
-      'tie-up-unseen',
+      'held-fast-unseen',
       filled(() => all),
       binds,
       0.9,

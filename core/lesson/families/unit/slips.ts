@@ -7,7 +7,8 @@ export const UNIT_SLIPS = [
   'one-way-brakes',
   'one-way-ignored',
   'one-way-blamed',
-  'tie-up-unseen',
+  'braking-overlooked',
+  'held-fast-unseen',
   'expects-tie-up',
   'element-overlooked',
   'another-range',
@@ -20,7 +21,7 @@ export const UNIT_SLIPS = [
   'path-through-idle',
   'path-backward',
   'path-shortened',
-  'gears-shifted',
+  'nothing-applied',
   'one-element-a-gear',
 ] as const;
 export type UnitSlip = (typeof UNIT_SLIPS)[number];

@@ -92,7 +92,7 @@ test('what a row does: outcome, ratio and direction count apart', () => {
   const coast = ask({ apply: ['C1'], load: 'coast' }, 'row-outcome');
   expect(mark(coast, { ...drives, ratio: 2.44, direction: 'same' })).toEqual([0, 'one-way-brakes']);
   const bind = ask({ apply: ['C1', 'B1', 'B2'] }, 'row-outcome');
-  expect(mark(bind, { ...drives, ratio: 2, direction: 'same' })).toEqual([0, 'tie-up-unseen']);
+  expect(mark(bind, { ...drives, ratio: 2, direction: 'same' })).toEqual([0, 'held-fast-unseen']);
   expect(mark(bind, { kind: 'row-outcome', outcome: 'tied-up' })).toEqual([1, null]);
 });
 
@@ -106,10 +106,10 @@ test('the chart is judged by what its rows do, not by how they are written', () 
   expect(mark(question, filled(right))).toEqual([1, null]);
   // The low brake beside the one-way clutch gives the same ratio, but also engine braking.
   expect(mark(question, filled({ ...right, D1: ['C1', 'B2'] }))).toEqual([3 / 4, 'another-range']);
-  expect(mark(question, filled({ ...right, D2: [] }))).toEqual([3 / 4, 'gears-shifted']);
+  expect(mark(question, filled({ ...right, D2: [] }))).toEqual([3 / 4, 'nothing-applied']);
   expect(mark(question, filled({ ...right, R: ['C2', 'B2', 'B1'] }))).toEqual([
     3 / 4,
-    'tie-up-unseen',
+    'held-fast-unseen',
   ]);
   expect(mark(question, filled({ D1: ['C1'], D2: ['B1'], D3: ['C1'], R: ['C2'] }))).toEqual([
     1 / 4,

@@ -220,6 +220,7 @@ function setClaim(
     third: part,
     turns: formatTurns,
     ratio: formatRatio,
+    inverse: formatRatio,
     form: formWords,
     given: (value: number) => numberText(numbers, question, value),
     torqueIn: torque,

@@ -153,6 +153,7 @@ function unitClaim(t: TFunction, claim: ClaimOf<'unit'>, unit: Unit): string {
     member: (id: string) => memberName(unit, id),
     members: (list: readonly string[]) => list.map((m) => memberName(unit, m)).join(' → '),
     ratio: formatRatio,
+    inverse: formatRatio,
     given: formatRatio,
     share: formatPercent,
     times: String,
@@ -175,13 +176,13 @@ function unitSub(claim: ClaimOf<'unit'>): string | null {
   switch (claim.claim) {
     case 'does':
     case 'without':
+    case 'without-one-ways':
     case 'element':
       return claim.load;
     case 'member':
       return claim.role;
     case 'stages':
       return claim.way;
-    case 'without-one-ways':
     case 'range-ratio':
     case 'one-over':
     case 'both-turn':
