@@ -38,7 +38,7 @@ test('a row of the symptom table is predicted; falling back is not neutral', asy
   ] as const)
     await choose(`What ${range} does`, word);
   await commit();
-  await b.see('Expects neutral where it falls back to a lower gear');
+  await b.see('Expects neutral where it drives in another gear');
   await b.see('wrong gear 2.44');
 });
 

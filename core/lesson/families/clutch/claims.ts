@@ -44,7 +44,14 @@ export type ClutchClaim =
       high: number;
       way: Against;
     }
-  | { claim: 'gap'; forkRod: number; turnbuckle: number; value: number; least: number }
+  | {
+      claim: 'gap';
+      forkRod: number;
+      turnbuckle: number;
+      value: number;
+      least: number;
+      way: 'clear' | 'drags';
+    }
   /** The turnbuckle, or the rod, is where it stood when the clutch was handed out. */
   | { claim: 'untouched'; part: 'fork-rod' | 'turnbuckle'; forkRod: number; turnbuckle: number }
   | { claim: 'holds'; value: number; asked: number; asNew: number; way: 'more' | 'less' }
@@ -159,7 +166,11 @@ export function clutchClaimHolds(
       if (question.kind !== 'set-free-play' || !clutch) return false;
       const now = readLinkage(clutch, setTo(clutch, question.wear, claim));
       if (claim.claim === 'gap')
-        return near(now.gap, claim.value) && near(clutch.limits.releasedGap, claim.least);
+        return (
+          near(now.gap, claim.value) &&
+          near(clutch.limits.releasedGap, claim.least) &&
+          (claim.way === 'drags') === now.gap < 0
+        );
       const window = claim.claim === 'play' ? clutch.limits.pedalPlay : clutch.limits.centre;
       const value = claim.claim === 'play' ? now.pedalPlay : now.centre;
       return (
@@ -269,7 +280,8 @@ export function clutchClaimHolds(
         near(packTorque(pack, pack.pressure), claim.before) &&
         near(packTorque(after, after.pressure), claim.after) &&
         near(question.load, claim.load) &&
-        claim.load <= claim.before
+        claim.load <= claim.before &&
+        claim.load <= claim.after
       );
     }
     case 'off-by':

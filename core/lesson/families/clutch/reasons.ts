@@ -74,7 +74,13 @@ function linkageClaims(
           },
         ]
       : []),
-    { claim: 'gap', ...at, value: now.gap, least: releasedGap },
+    {
+      claim: 'gap',
+      ...at,
+      value: now.gap,
+      least: releasedGap,
+      way: now.gap < 0 ? 'drags' : 'clear',
+    },
   ];
 }
 
@@ -139,6 +145,12 @@ function playThoughts({
     },
   ];
   if (!clutch.linkage.overCentre) return list;
+  // The play that there is comes of the turnbuckle: with the spring where it belongs there would be too little.
+  const gained = (a: Set) =>
+    read(a).turn &&
+    !read(a).centre &&
+    read(a).play &&
+    read({ ...a, turnbuckle: key.turnbuckle }).short;
   return [
     ...list,
     {
@@ -151,9 +163,16 @@ function playThoughts({
     {
       slip: 'play-at-the-turnbuckle',
       answer: set(start.forkRod, start.turnbuckle * 1.5),
-      gives: (a) => read(a).turn && !read(a).centre && (read(a).play || !read(a).rod),
+      gives: gained,
       weight: 2,
-      claims: untouched('fork-rod'),
+      claims,
+    },
+    {
+      slip: 'turnbuckle-misset',
+      answer: set(key.forkRod, key.turnbuckle + 2 * start.turnbuckle),
+      gives: (a) => read(a).turn && !read(a).centre && !gained(a),
+      weight: 0.9,
+      claims,
     },
   ];
 }
@@ -199,7 +218,11 @@ function holdThoughts({
       slip: 'wear-only-weakens',
       answer: { kind: 'will-it-hold', holds: asNew * 0.9 >= asked, value: asNew * 0.9 },
       gives: (a) =>
-        a.value !== undefined && a.value < asNew && !right(a) && !within(tolerance, asNew, a.value),
+        a.value !== undefined &&
+        a.value < asNew &&
+        a.value >= 0.75 * asNew &&
+        !right(a) &&
+        !within(tolerance, asNew, a.value),
       weight: 0.4,
       claims: () => facts,
     });

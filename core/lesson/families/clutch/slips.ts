@@ -2,6 +2,7 @@
 export const CLUTCH_SLIPS = [
   'play-at-the-turnbuckle',
   'turnbuckle-forgotten',
+  'turnbuckle-misset',
   'rod-forgotten',
   'play-is-slack',
   'more-play-is-safer',

@@ -85,18 +85,6 @@ function operateThoughts({ question, subject: { rig } }: About<'operate'>): Thou
       gives: (a) => a.turbineRpm === 0 && (reading(question, rig, a) ?? 1) === 0,
       claims: (a) => reads(question, rig, a),
     });
-  const locked = { ...coupled, lockUp: true };
-  const none = (a: ConverterSetting) => {
-    const heat = reading(question, rig, a);
-    return a.lockUp && heat !== null && heat < question.target / 20;
-  };
-  if (question.measure === 'heat' && none(locked))
-    list.push({
-      slip: 'heat-forgotten',
-      answer: locked,
-      gives: none,
-      claims: (a) => reads(question, rig, a),
-    });
   return list;
 }
 
@@ -324,7 +312,8 @@ function wrongWay({ of, change }: PredictChangeQuestion, right: Way, wrong: Way)
         : wrong === 'up'
           ? 'slipping-stator-stalls-higher'
           : spared;
-    if (of === 'top-speed') return seized && right === 'down' ? 'seized-spares-top-speed' : spared;
+    if (of === 'top-speed')
+      return seized && right === 'down' && wrong === 'same' ? 'seized-spares-top-speed' : spared;
     return !seized && right === 'up' ? 'launches-without-stator' : spared;
   }
   if (right === 'same' || wrong === 'same') return spared;
