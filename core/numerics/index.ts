@@ -27,7 +27,7 @@ export {
 } from './polynomial';
 export { nullVector } from './nullVector';
 export { randomFromSeed, type Random } from './random';
-export { PIVOT_SHARE, SAME_ANSWER } from './tolerances';
+export { PIVOT_SHARE, SAME_ANSWER, sameNumber } from './tolerances';
 export { monotoneCurve, type Curve } from './monotone';
 export { findRoot, type Root } from './root';
 export { EXACT, FLOATING, lessScaled, type Arithmetic } from './arithmetic';

@@ -18,6 +18,8 @@ import {
 } from '../../../clutch';
 import { engineModel } from '../../../converter';
 import { demands, slipWear } from '../../../shift';
+import { onceFor } from '../../once';
+import { sameNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { afterSteps, fittedPack, handedOut, MAY_ROLL, runStart } from './key';
 import type { ClutchQuestion, ClutchRig } from './kinds';
@@ -113,8 +115,6 @@ export const setTo = (
   { forkRod, turnbuckle }: { readonly forkRod: number; readonly turnbuckle: number },
 ): ClutchState => ({ ...handedOut(clutch, wear), air: 0, forkRod, turnbuckle });
 
-const near = (a: number, b: number): boolean => Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(b));
-
 /** What is asked of the clutch in a question's gear, and what it holds; `null` where that can't be said. */
 export function holdingOf(
   question: Extract<ClutchQuestion, { kind: 'will-it-hold' }>,
@@ -135,22 +135,17 @@ export function holdingOf(
   };
 }
 
-/** The runs of starts that reasons are about: the same start is asked of several times. */
-const starts = new WeakMap<ClutchRig, Map<string, ReturnType<typeof runStart>>>();
+const starts = onceFor<ClutchRig, ReturnType<typeof runStart>>();
 
-export function startOf(
+/** A start as it is drawn, run. */
+export const startOf = (
   question: Extract<ClutchQuestion, { kind: 'draw-start' }>,
   rig: ClutchRig,
   { pedal, throttle }: { readonly pedal: readonly number[]; readonly throttle: readonly number[] },
-) {
-  const runs = starts.get(rig) ?? new Map<string, ReturnType<typeof runStart>>();
-  starts.set(rig, runs);
-  const name = JSON.stringify([question, pedal, throttle]);
-  const run = runs.has(name) ? runs.get(name)! : runStart(question, rig, { pedal, throttle });
-  if (runs.size > 200) runs.clear();
-  runs.set(name, run);
-  return run;
-}
+) =>
+  starts(rig, JSON.stringify([question, pedal, throttle]), () =>
+    runStart(question, rig, { pedal, throttle }),
+  );
 
 /** Asks the clutch or the pack itself whether a claim is so. */
 export function clutchClaimHolds(
@@ -167,8 +162,8 @@ export function clutchClaimHolds(
       const now = readLinkage(clutch, setTo(clutch, question.wear, claim));
       if (claim.claim === 'gap')
         return (
-          near(now.gap, claim.value) &&
-          near(clutch.limits.releasedGap, claim.least) &&
+          sameNumber(now.gap, claim.value) &&
+          sameNumber(clutch.limits.releasedGap, claim.least) &&
           (claim.way === 'drags') === now.gap < 0
         );
       const window = claim.claim === 'play' ? clutch.limits.pedalPlay : clutch.limits.centre;
@@ -176,9 +171,9 @@ export function clutchClaimHolds(
       return (
         window !== undefined &&
         value !== null &&
-        near(value, claim.value) &&
-        near(window[0], claim.low) &&
-        near(window[1], claim.high) &&
+        sameNumber(value, claim.value) &&
+        sameNumber(window[0], claim.low) &&
+        sameNumber(window[1], claim.high) &&
         against(value, ...window) === claim.way
       );
     }
@@ -186,34 +181,42 @@ export function clutchClaimHolds(
       if (question.kind !== 'set-free-play' || !clutch) return false;
       const start = handedOut(clutch, question.wear);
       return claim.part === 'fork-rod'
-        ? near(start.forkRod, claim.forkRod)
-        : near(start.turnbuckle, claim.turnbuckle);
+        ? sameNumber(start.forkRod, claim.forkRod)
+        : sameNumber(start.turnbuckle, claim.turnbuckle);
     }
     case 'holds': {
       const now = question.kind === 'will-it-hold' ? holdingOf(question, rig) : null;
       return (
         now !== null &&
         now.asked !== null &&
-        near(now.value, claim.value) &&
-        near(now.asked, claim.asked) &&
-        near(now.asNew, claim.asNew) &&
+        sameNumber(now.value, claim.value) &&
+        sameNumber(now.asked, claim.asked) &&
+        sameNumber(now.asNew, claim.asNew) &&
         (claim.way === 'more') === now.value >= now.asked
       );
     }
     case 'faces': {
       const now = question.kind === 'will-it-hold' ? holdingOf(question, rig) : null;
-      return now !== null && near(now.value, claim.value) && near(now.value / 2, claim.oneFace);
+      return (
+        now !== null &&
+        sameNumber(now.value, claim.value) &&
+        sameNumber(now.value / 2, claim.oneFace)
+      );
     }
     case 'clean': {
       const now = question.kind === 'will-it-hold' ? holdingOf(question, rig) : null;
-      return now !== null && near(now.value, claim.value) && near(now.clean, claim.clean);
+      return (
+        now !== null && sameNumber(now.value, claim.value) && sameNumber(now.clean, claim.clean)
+      );
     }
     case 'slips-from': {
       const now = question.kind === 'will-it-hold' ? holdingOf(question, rig) : null;
       const gear = now?.gears.find((g) => g.range === claim.range);
       if (!now || !gear || !clutch) return false;
       const wear = slipWear(clutch, gear.torque, now.state);
-      return wear === null ? claim.wear === null : claim.wear !== null && near(wear, claim.wear);
+      return wear === null
+        ? claim.wear === null
+        : claim.wear !== null && sameNumber(wear, claim.wear);
     }
     case 'order-leaves': {
       if (!clutch) return false;
@@ -223,9 +226,9 @@ export function clutchClaimHolds(
       return (
         window !== undefined &&
         value !== null &&
-        near(value, claim.value) &&
-        near(window[0], claim.low) &&
-        near(window[1], claim.high) &&
+        sameNumber(value, claim.value) &&
+        sameNumber(window[0], claim.low) &&
+        sameNumber(window[1], claim.high) &&
         against(value, ...window) !== 'inside'
       );
     }
@@ -246,8 +249,8 @@ export function clutchClaimHolds(
       if (!run || question.kind !== 'draw-start') return false;
       if (claim.claim === 'start') return run.stalled;
       if (claim.claim === 'start-heat')
-        return near(run.heat, claim.heat) && near(question.heat, claim.limit);
-      return near(run.rolledBack, claim.rolled) && claim.limit === MAY_ROLL;
+        return sameNumber(run.heat, claim.heat) && sameNumber(question.heat, claim.limit);
+      return sameNumber(run.rolledBack, claim.rolled) && claim.limit === MAY_ROLL;
     }
     case 'clearance': {
       if (!pack || question.kind !== 'choose-selective') return false;
@@ -277,9 +280,9 @@ export function clutchClaimHolds(
       if (!pack || question.kind !== 'upgrade-limit') return false;
       const after = upgraded(pack, question.upgrade);
       return (
-        near(packTorque(pack, pack.pressure), claim.before) &&
-        near(packTorque(after, after.pressure), claim.after) &&
-        near(question.load, claim.load) &&
+        sameNumber(packTorque(pack, pack.pressure), claim.before) &&
+        sameNumber(packTorque(after, after.pressure), claim.after) &&
+        sameNumber(question.load, claim.load) &&
         claim.load <= claim.before &&
         claim.load <= claim.after
       );

@@ -1,4 +1,5 @@
 import { characteristicOf, engineModel, matchEngine, stallRpm } from '../../../converter';
+import { sameNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { within } from '../../questionParts';
 import {
@@ -41,8 +42,6 @@ export type ConverterClaim =
   | { claim: 'proportion'; of: Changed; share: number; given: number }
   | { claim: 'first'; event: string; time: number; later: string; laterTime: number };
 
-const near = (a: number, b: number): boolean => Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(b));
-
 const modelsOf = (rig: ConverterRig) => ({
   engine: engineModel(rig.engine),
   converter: characteristicOf(rig.converter)!,
@@ -78,40 +77,42 @@ export function converterClaimHolds(
         claim,
         rig.converter.lockUpCapacity ?? 0,
       );
-      return value !== null && near(claim.value, value);
+      return value !== null && sameNumber(claim.value, value);
     }
     case 'running': {
       if (question.kind !== 'read-match') return false;
       const m = matchEngine(engine, converter, claim.throttle, question.turbineRpm);
       return (
-        near(claim.speedIn, m.engineRpm) &&
-        near(claim.speedOut, m.turbineRpm) &&
-        near(claim.torqueIn, m.engineNm) &&
-        near(claim.torqueOut, m.turbineNm) &&
-        near(claim.multiplies, m.torqueRatio)
+        sameNumber(claim.speedIn, m.engineRpm) &&
+        sameNumber(claim.speedOut, m.turbineRpm) &&
+        sameNumber(claim.torqueIn, m.engineNm) &&
+        sameNumber(claim.torqueOut, m.turbineNm) &&
+        sameNumber(claim.multiplies, m.torqueRatio)
       );
     }
     case 'power': {
       if (question.kind !== 'read-match') return false;
       const m = matchEngine(engine, converter, question.throttle, question.turbineRpm);
       return (
-        near(claim.powerIn, powerKw(m.engineRpm, m.engineNm)) &&
-        near(claim.powerOut, powerKw(m.turbineRpm, m.turbineNm)) &&
-        near(claim.heat, m.heatKw)
+        sameNumber(claim.powerIn, powerKw(m.engineRpm, m.engineNm)) &&
+        sameNumber(claim.powerOut, powerKw(m.turbineRpm, m.turbineNm)) &&
+        sameNumber(claim.heat, m.heatKw)
       );
     }
     case 'stalls':
       return (
-        near(claim.speedIn, stallRpm(engine, converter, claim.throttle)) &&
-        near(claim.governed, engine.governedRpm)
+        sameNumber(claim.speedIn, stallRpm(engine, converter, claim.throttle)) &&
+        sameNumber(claim.governed, engine.governedRpm)
       );
     case 'couples':
-      return near(claim.speedRatio, converter.couplesAt);
+      return sameNumber(claim.speedRatio, converter.couplesAt);
     case 'curve':
-      return near(claim.value, curveAt(claim.curve, converter, claim.speedRatio));
+      return sameNumber(claim.value, curveAt(claim.curve, converter, claim.speedRatio));
     case 'changes': {
       const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
-      return now !== null && near(claim.before, now.before) && near(claim.after, now.after);
+      return (
+        now !== null && sameNumber(claim.before, now.before) && sameNumber(claim.after, now.after)
+      );
     }
     case 'proportion': {
       const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
@@ -120,7 +121,7 @@ export function converterClaimHolds(
         question.kind === 'predict-change' &&
         now !== null &&
         share !== null &&
-        near(share, claim.share) &&
+        sameNumber(share, claim.share) &&
         [now.before * share, now.before / share].some((v) =>
           within(question.tolerance, v, claim.given),
         )
@@ -135,8 +136,8 @@ export function converterClaimHolds(
         a !== undefined &&
         b !== undefined &&
         a.time < b.time &&
-        near(a.time, claim.time) &&
-        near(b.time, claim.laterTime)
+        sameNumber(a.time, claim.time) &&
+        sameNumber(b.time, claim.laterTime)
       );
     }
     case 'off-by':

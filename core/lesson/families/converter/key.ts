@@ -1,4 +1,5 @@
 import { found, refused, type KeyResult } from '../../family';
+import { onceFor } from '../../once';
 import {
   atAltitude,
   characteristicOf,
@@ -245,24 +246,11 @@ function changeKey(question: PredictChangeQuestion, rig: ConverterRig): Converte
     : refused('target-not-reached');
 }
 
-/** A run of a question about a rig: key and reasons ask for the same one. */
-function onceFor<T>() {
-  const known = new WeakMap<ConverterRig, Map<string, T>>();
-  return (question: ConverterQuestion, rig: ConverterRig, run: () => T): T => {
-    const runs = known.get(rig) ?? new Map<string, T>();
-    known.set(rig, runs);
-    const name = JSON.stringify(question);
-    const result = runs.has(name) ? runs.get(name)! : run();
-    runs.set(name, result);
-    return result;
-  };
-}
-
-const changesOnce = onceFor<{ before: number; after: number } | null>();
+const changesOnce = onceFor<ConverterRig, { before: number; after: number } | null>();
 
 /** What is asked, before and after the change; `null` where it is not reached. */
 export const changedNumbers = (question: PredictChangeQuestion, rig: ConverterRig) =>
-  changesOnce(question, rig, () => {
+  changesOnce(rig, JSON.stringify(question), () => {
     const [sound, changed] = [NO_CHANGE, question.change].map((c) => changedPair(c, rig));
     if (!sound || !changed) return null;
     const [before, after] = [sound, changed].map((pair) => changedValue(question.of, pair, rig));
@@ -307,11 +295,11 @@ function launchKey(question: LaunchOrderQuestion, rig: ConverterRig): ConverterK
 /** Events closer than this happen together: either order is right, s. */
 export const TOGETHER = 0.05;
 
-const launchesOnce = onceFor<readonly TimedEvent[] | null>();
+const launchesOnce = onceFor<ConverterRig, readonly TimedEvent[] | null>();
 
 /** The events of a launch in their order; `null` without a vehicle or gears. */
 export const launchEvents = (question: LaunchOrderQuestion, rig: ConverterRig) =>
-  launchesOnce(question, rig, () => {
+  launchesOnce(rig, JSON.stringify(question), () => {
     const { vehicle, unit, engine, converter } = rig;
     const gears = unit ? forwardRatios(unit) : [];
     if (!vehicle || gears.length === 0) return null;

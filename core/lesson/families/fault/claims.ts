@@ -16,6 +16,8 @@ import {
   type SymptomCell,
 } from '../../../faults';
 import type { Unit } from '../../../geartrain';
+import { sameNumber } from '../../../numerics';
+import { onceFor } from '../../once';
 import { faultQuestionKey, knownDesk } from './key';
 import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';
 
@@ -41,42 +43,26 @@ export type FaultClaim =
   | { claim: 'skipped'; check: string; answer: Diagnosed }
   | { claim: 'remedy'; remedy: Remedy; answer: Diagnosed };
 
-const cellsOf = new WeakMap<Unit, Map<string, readonly SymptomCell[]>>();
+const cellsOnce = onceFor<Unit, readonly SymptomCell[]>();
 
 /** What every range of a unit does with one fault in it; empty when the fault can't be. */
-export function cellsWith(unit: Unit, fault: Fault): readonly SymptomCell[] {
-  const known = cellsOf.get(unit) ?? new Map<string, readonly SymptomCell[]>();
-  cellsOf.set(unit, known);
-  const name = JSON.stringify(fault);
-  const rig = rigOfUnit(unit);
-  const cells =
-    known.get(name) ??
-    (rigFaultProblem(rig, fault) ? [] : drivingOf(rig).cells(machineOf(rig, [fault])));
-  known.set(name, cells);
-  return cells;
-}
+export const cellsWith = (unit: Unit, fault: Fault): readonly SymptomCell[] =>
+  cellsOnce(unit, JSON.stringify(fault), () => {
+    const rig = rigOfUnit(unit);
+    return rigFaultProblem(rig, fault) ? [] : drivingOf(rig).cells(machineOf(rig, [fault]));
+  });
 
 /** Other faults that the part of a question's fault can have. */
 export const othersOf = (unit: Unit, fault: Fault): Fault[] =>
   singleFaults(rigOfUnit(unit)).filter((f) => f.target === fault.target && f.kind !== fault.kind);
 
-const changes = new WeakMap<Unit, ChangedRanges>();
-export function changesOf(unit: Unit): ChangedRanges {
-  const known = changes.get(unit) ?? changedRanges(unit);
-  changes.set(unit, known);
-  return known;
-}
+const changesOnce = onceFor<Unit, ChangedRanges>();
+export const changesOf = (unit: Unit): ChangedRanges =>
+  changesOnce(unit, '', () => changedRanges(unit));
 
-const grades = new WeakMap<DeskCase, Map<string, DiagnosisGrade>>();
-export function gradeOnce(desk: DeskCase, answer: Diagnosed): DiagnosisGrade {
-  const known = grades.get(desk) ?? new Map<string, DiagnosisGrade>();
-  grades.set(desk, known);
-  const name = JSON.stringify(answer);
-  const grade = known.get(name) ?? gradeDiagnosis(desk, answer.entries, answer);
-  if (known.size > 200) known.clear();
-  known.set(name, grade);
-  return grade;
-}
+const gradesOnce = onceFor<DeskCase, DiagnosisGrade>();
+export const gradeOnce = (desk: DeskCase, answer: Diagnosed): DiagnosisGrade =>
+  gradesOnce(desk, JSON.stringify(answer), () => gradeDiagnosis(desk, answer.entries, answer));
 
 /** Asks the unit, or the case's shop, whether a claim is so. */
 export function faultClaimHolds(
@@ -119,8 +105,8 @@ export function faultClaimHolds(
       return claim.claim === 'silent'
         ? next === undefined && question.offered.includes(claim.check)
         : next !== undefined &&
-            Math.abs(next.minutes - claim.minutes) < 1e-9 &&
-            Math.abs(next.bits - claim.bits) < 1e-9;
+            sameNumber(next.minutes, claim.minutes) &&
+            sameNumber(next.bits, claim.bits);
     }
     case 'spent':
     case 'speaks-against':

@@ -1,4 +1,4 @@
-import { toNumber } from '../../../numerics';
+import { sameNumber, toNumber } from '../../../numerics';
 import {
   readSet,
   solveSet,
@@ -98,9 +98,6 @@ export function formOf(kind: GearSetSetup['set']['kind'], roles: Roles): Form | 
   }
 }
 
-export const near = (a: number, b: number): boolean =>
-  Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a), Math.abs(b));
-
 export const wayOf = (turns: number): Direction =>
   turns > 0 ? DIRECTIONS[0] : turns < 0 ? DIRECTIONS[1] : DIRECTIONS[2];
 
@@ -190,7 +187,8 @@ export function setClaimHolds(
   const solution = solveSet(set, roles);
   const ratio = solution.ratio && toNumber(solution.ratio);
   const { sun, ring } = set.teeth;
-  const inTeeth = (form: Form, value: number) => near(Math.abs(FORMS[form](sun, ring)), value);
+  const inTeeth = (form: Form, value: number) =>
+    sameNumber(Math.abs(FORMS[form](sun, ring)), value);
   const here = set.kind;
   const tolerance = question.kind === 'number' ? question.tolerance : null;
   const sameAs = (value: number | null, given: number) =>
@@ -200,7 +198,7 @@ export function setClaimHolds(
       const [one, other] = [solution.speeds[claim.part], solution.speeds[claim.other]];
       if (!one || !other || toNumber(one) === 0) return false;
       const turns = toNumber(other) / toNumber(one);
-      return near(Math.abs(turns), claim.turns) && wayOf(turns) === claim.way;
+      return sameNumber(Math.abs(turns), claim.turns) && wayOf(turns) === claim.way;
     }
     case 'carrier': {
       if (roles.reaction !== 'held') return false;
@@ -212,7 +210,7 @@ export function setClaimHolds(
     case 'formula':
       return (
         ratio !== null &&
-        near(Math.abs(ratio), claim.ratio) &&
+        sameNumber(Math.abs(ratio), claim.ratio) &&
         inTeeth(claim.form, claim.ratio) &&
         formOf(here, roles) === claim.form
       );
@@ -220,8 +218,8 @@ export function setClaimHolds(
       return (
         question.kind === 'number' &&
         ratio !== null &&
-        near(Math.abs(ratio), claim.ratio) &&
-        near(claim.inverse, 1 / claim.ratio)
+        sameNumber(Math.abs(ratio), claim.ratio) &&
+        sameNumber(claim.inverse, 1 / claim.ratio)
       );
     case 'goes-with':
       // A held part's torque goes by the ratio with its sign.
@@ -233,7 +231,7 @@ export function setClaimHolds(
       const size = sizeOf(set, claim.part, claim.other);
       return (
         size !== null &&
-        near(size, claim.ratio) &&
+        sameNumber(size, claim.ratio) &&
         inTeeth(claim.form, claim.ratio) &&
         formOf(here, heldRoles(claim.part, claim.other)) === claim.form
       );
@@ -244,7 +242,7 @@ export function setClaimHolds(
       const size = solveSet(plain, roles).ratio;
       return (
         size !== null &&
-        near(Math.abs(toNumber(size)), claim.ratio) &&
+        sameNumber(Math.abs(toNumber(size)), claim.ratio) &&
         inTeeth(claim.form, claim.ratio)
       );
     }
@@ -252,7 +250,7 @@ export function setClaimHolds(
       return (
         [sun, ring].includes(claim.teeth) &&
         pinionTeeth(setup).includes(claim.pinion) &&
-        pinionForms(claim.pinion / claim.teeth).some((f) => near(f, claim.ratio))
+        pinionForms(claim.pinion / claim.teeth).some((f) => sameNumber(f, claim.ratio))
       );
     case 'pinion-out':
       return pinionTeeth(setup).includes(claim.pinion) && ratio !== null;
@@ -263,10 +261,10 @@ export function setClaimHolds(
       if (out === null || held === null || ratio === null) return false;
       const sum = claim.way === 'sum' ? out + setup.inputTorqueNm : out - setup.inputTorqueNm;
       return (
-        near(claim.torqueIn, setup.inputTorqueNm) &&
-        near(claim.torqueOut, out) &&
-        near(claim.torqueHeld, held) &&
-        near(Math.abs(sum), held) &&
+        sameNumber(claim.torqueIn, setup.inputTorqueNm) &&
+        sameNumber(claim.torqueOut, out) &&
+        sameNumber(claim.torqueHeld, held) &&
+        sameNumber(Math.abs(sum), held) &&
         (claim.way === 'sum') === ratio < 0
       );
     }
@@ -278,9 +276,9 @@ export function setClaimHolds(
         number,
       ];
       return (
-        near(claim.against, Math.abs(p)) &&
-        near(claim.carrier, Math.abs(c)) &&
-        near(claim.total, Math.abs(p + c)) &&
+        sameNumber(claim.against, Math.abs(p)) &&
+        sameNumber(claim.carrier, Math.abs(c)) &&
+        sameNumber(claim.total, Math.abs(p + c)) &&
         claim.way === wayOf(p * c)
       );
     }
@@ -302,12 +300,12 @@ export function setClaimHolds(
     case 'part-speeds':
       return (['sun', 'carrier', 'ring'] as const).every((p) => {
         const turns = solution.speeds[p];
-        return turns !== null && near(Math.abs(toNumber(turns)), claim[p]);
+        return turns !== null && sameNumber(Math.abs(toNumber(turns)), claim[p]);
       });
     case 'gives': {
       const held = solveSet(set, heldRoles(claim.part, claim.other));
       const size = held.ratio && Math.abs(toNumber(held.ratio));
-      return size !== null && near(size, claim.ratio) && held.effect === claim.effect;
+      return size !== null && sameNumber(size, claim.ratio) && held.effect === claim.effect;
     }
     case 'as-one':
       return roles.reaction === 'locked' && ratio === 1;

@@ -1,4 +1,4 @@
-import { toNumber } from '../../../numerics';
+import { sameNumber, toNumber } from '../../../numerics';
 import { PORTS, solveSet, thirdPort, type GearSetSetup, type Port } from '../../../geartrain';
 import type { Asked, Reasons } from '../../family';
 import type { Thought } from '../../learners';
@@ -9,7 +9,6 @@ import {
   FORMS,
   formOf,
   heldRoles,
-  near,
   numberFrom,
   pinionForms,
   pinionTeeth,
@@ -116,7 +115,7 @@ function otherQuotients(
   const own = Math.abs(toNumber(solveSet(set, roles).ratio!));
   return sets.filter((f) => {
     const size = Math.abs(FORMS[f](sun, ring));
-    return !near(size, own) && !near(size, 1 / right);
+    return !sameNumber(size, own) && !sameNumber(size, 1 / right);
   });
 }
 

@@ -9,7 +9,7 @@ import {
   type Outcome,
   type Unit,
 } from '../../../geartrain';
-import { toNumber } from '../../../numerics';
+import { sameNumber, toNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { within, type Direction } from '../../questionParts';
 import type { UnitQuestion } from './kinds';
@@ -67,10 +67,10 @@ export const withoutOneWays = (unit: Unit): Unit => ({
   elements: unit.elements.filter((e) => e.kind !== 'one-way'),
 });
 
-const sameDoing = (a: Does, b: Does): boolean =>
+export const sameDoing = (a: Does, b: Does): boolean =>
   a.outcome === b.outcome &&
   a.way === b.way &&
-  (a.ratio === null ? b.ratio === null : b.ratio !== null && Math.abs(a.ratio - b.ratio) < 1e-9);
+  (a.ratio === null ? b.ratio === null : b.ratio !== null && sameNumber(a.ratio, b.ratio));
 
 /** The ratios of the meshes that power goes through one after the other; `null` where it goes through a planetary set. */
 export function meshStages(unit: Unit, apply: readonly string[]): number[] | null {
@@ -96,7 +96,14 @@ export function meshStages(unit: Unit, apply: readonly string[]): number[] | nul
     [[]],
   );
   const size = Math.abs(toNumber(solution.ratio));
-  return ways.find((w) => Math.abs(w.reduce((x, y) => x * y, 1) - size) < 1e-9 * size) ?? null;
+  return (
+    ways.find((w) =>
+      sameNumber(
+        w.reduce((x, y) => x * y, 1),
+        size,
+      ),
+    ) ?? null
+  );
 }
 
 /** The tolerance and the size of the ratio of a question that asks for one. */
@@ -136,14 +143,14 @@ export function unitClaimHolds(claim: UnitClaim, question: UnitQuestion, unit: U
     case 'range-ratio': {
       const range = unit.ranges.find((r) => r.id === claim.range);
       const does = range && doing(solveUnit(unit, range.apply), range.apply, 'drive');
-      return does?.ratio != null && Math.abs(does.ratio - claim.ratio) < 1e-9;
+      return does?.ratio != null && sameNumber(does.ratio, claim.ratio);
     }
     case 'one-over': {
       const asked = askedRatio(question, unit);
       return (
         asked !== null &&
-        Math.abs(asked.ratio - claim.ratio) < 1e-9 &&
-        Math.abs(1 / asked.ratio - claim.inverse) < 1e-9
+        sameNumber(asked.ratio, claim.ratio) &&
+        sameNumber(1 / asked.ratio, claim.inverse)
       );
     }
     case 'off-by':
@@ -181,13 +188,12 @@ export function unitClaimHolds(claim: UnitClaim, question: UnitQuestion, unit: U
     case 'stages': {
       const asked = askedRatio(question, unit);
       const stages = question.kind === 'row-outcome' ? meshStages(unit, question.apply) : null;
-      const same = (a: number, b: number) => Math.abs(a - b) < 1e-9;
       return (
         asked !== null &&
         stages !== null &&
         stages.length === claim.factors.length &&
-        stages.every((f, k) => same(f, claim.factors[k]!)) &&
-        same(asked.ratio, claim.ratio) &&
+        stages.every((f, k) => sameNumber(f, claim.factors[k]!)) &&
+        sameNumber(asked.ratio, claim.ratio) &&
         (claim.way === 'sum'
           ? within(
               asked.tolerance,

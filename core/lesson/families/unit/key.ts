@@ -1,4 +1,5 @@
 import { found, refused, type KeyResult } from '../../family';
+import { onceFor } from '../../once';
 import {
   holdersOf,
   powerFlow,
@@ -142,16 +143,10 @@ function shortestWay(
 }
 
 /** A class fills in much the same rows over and over. */
-const solved = new WeakMap<Unit, Map<string, Solution>>();
+const solved = onceFor<Unit, Solution>();
 
-export function solvedOnce(unit: Unit, apply: readonly string[], load: Load = 'drive'): Solution {
-  const rows = solved.get(unit) ?? new Map<string, Solution>();
-  solved.set(unit, rows);
-  const key = `${load} ${[...apply].sort().join(' ')}`;
-  const solution = rows.get(key) ?? solveUnit(unit, apply, load);
-  rows.set(key, solution);
-  return solution;
-}
+export const solvedOnce = (unit: Unit, apply: readonly string[], load: Load = 'drive'): Solution =>
+  solved(unit, `${load} ${[...apply].sort().join(' ')}`, () => solveUnit(unit, apply, load));
 
 /** Two rows of a chart do the same: on drive and on coast, with the same ratio. */
 export function rowsAlike(unit: Unit, a: readonly string[], b: readonly string[]): boolean {

@@ -12,6 +12,7 @@ import { within, type Direction } from '../../questionParts';
 import {
   doesOf,
   meshStages,
+  sameDoing,
   unitClaimHolds,
   withoutOneWays,
   type Does,
@@ -39,12 +40,6 @@ const without = (unit: Unit, apply: readonly string[], load: Does['load'] = 'dri
     ),
   }));
 
-const alike = (a: Does, b: Does): boolean =>
-  a.outcome === b.outcome &&
-  a.way === b.way &&
-  (a.ratio === b.ratio ||
-    (a.ratio !== null && b.ratio !== null && Math.abs(a.ratio - b.ratio) < 1e-9));
-
 function rowThoughts({
   question,
   subject: { unit },
@@ -54,7 +49,7 @@ function rowThoughts({
   const here: UnitClaim = { claim: 'does', ...right };
   const list: ThoughtAs<'row-outcome'>[] = [];
   const add = (slip: UnitSlip, does: Does, claims: readonly UnitClaim[], weight = 1) => {
-    if (alike(does, right)) return;
+    if (sameDoing(does, right)) return;
     list.push({ slip, weight, answer: answerOf(does), claims: () => [...claims, here] });
   };
   const blind = withoutOneWays(unit);
