@@ -91,7 +91,6 @@ function whyOf(
 ): Assessment['why'] {
   const { kind } = asked.question;
   const holds = (claim: AnyClaim) => reasons.holds(claim, asked);
-  const same = reasons.same[kind] as (a: typeof asked, other: Answer) => boolean;
   const facts = onlyTrue(reasons.facts[kind](asked as never), holds);
   if (right) return { named: [], fitting: 0, facts };
   const thoughts = reasons.thoughts[kind](asked as never) as readonly Thought<
@@ -99,7 +98,7 @@ function whyOf(
     Misconception,
     AnyClaim
   >[];
-  const found = recognise(thoughts, asked.answer, (t) => same(asked, t.answer), holds);
+  const found = recognise(thoughts, asked.answer, holds);
   return { ...found, facts };
 }
 

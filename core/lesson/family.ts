@@ -19,16 +19,7 @@ export interface Family<T extends FamilyTypes> {
 export interface Reasons<T extends FamilyTypes> {
   /** What students who think thus answer; for each kind, every usual way to get it wrong. */
   readonly thoughts: {
-    readonly [K in T['question']['kind']]: (
-      asked: Omit<Asked<T, K>, 'answer'>,
-    ) => readonly Thought<Of<T['answer'], K>, T['slip'], T['claim']>[];
-  };
-  /** Two answers that are the same: numbers to the tolerance. */
-  readonly same: {
-    readonly [K in T['question']['kind']]: (
-      asked: Asked<T, K>,
-      other: Of<T['answer'], K>,
-    ) => boolean;
+    readonly [K in T['question']['kind']]: (asked: Posed<T, K>) => readonly ThoughtOf<T, K>[];
   };
   /** How the right answer comes about. */
   readonly facts: {
@@ -75,6 +66,15 @@ export interface Asked<T extends FamilyTypes, K> {
   readonly key: T['key'];
   readonly answer: Of<T['answer'], K>;
 }
+/** A question with its key, before it is answered. */
+export type Posed<T extends FamilyTypes, K> = Omit<Asked<T, K>, 'answer'>;
+/** A way of thinking about a question of this kind. */
+export type ThoughtOf<T extends FamilyTypes, K> = Thought<
+  Of<T['answer'], K>,
+  T['slip'],
+  T['claim']
+>;
+
 type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part']>;
 type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 

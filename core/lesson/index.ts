@@ -105,7 +105,7 @@ export { missingFault, subjectFor } from './families/subjects';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';
-export { diagnosisAssessed } from './families/fault/reasons';
+export { diagnosisAssessed } from './families/fault/caseReasons';
 export { GEAR_SET_FAMILY } from './families/gear-set/family';
 export { UNIT_FAMILY } from './families/unit/family';
 export type { Family, GradedPart, KeyResult } from './family';

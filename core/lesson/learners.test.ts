@@ -8,7 +8,7 @@ const thought = (slip: string, answer: string, weight: number, claims = [slip]):
   claims: () => claims,
 });
 const names = (thoughts: T[], answer = 'a', holds: (claim: string) => boolean = () => true) =>
-  recognise(thoughts, answer, (t) => t.answer === answer, holds).named.map((n) => n.slip);
+  recognise(thoughts, answer, holds).named.map((n) => n.slip);
 
 test('one, two between which nothing decides, or none', () => {
   const usual = thought('usual', 'a', 1);
@@ -27,12 +27,7 @@ test('one, two between which nothing decides, or none', () => {
 
 test('a claim that does not hold is not shown, and a way of thinking without one is not named', () => {
   const both = thought('both', 'a', 1, ['so', 'not so']);
-  const named = recognise(
-    [both],
-    'a',
-    () => true,
-    (c) => c === 'so',
-  );
+  const named = recognise([both], 'a', (c) => c === 'so');
   expect(named).toEqual({ named: [{ slip: 'both', claims: ['so'] }], fitting: 1 });
   expect(names([both], 'a', () => false)).toEqual([]);
   expect(onlyTrue(['so', 'so', 'not so'], (c) => c === 'so')).toEqual(['so']);

@@ -1,3 +1,5 @@
+import { stringify } from 'safe-stable-stringify';
+
 /**
  * Why an answer is what it is. A learner model says what a student who thinks thus answers; it is recognised by giving
  * the student's answer, and what is then said is made of claims: facts about this very question, each with its numbers,
@@ -14,7 +16,7 @@ export interface Thought<A, S extends string, C> {
   readonly slip: S;
   /** What a student who thinks so answers. */
   readonly answer: A;
-  /** Where thinking so gives many answers: whether this is one of them. */
+  /** Where thinking so gives many answers, or a number: whether this is one of them; else the same answer is. */
   readonly gives?: (answer: A) => boolean;
   /**
    * How usual it is against others that give the same answer, 1 where left out. A way of thinking with many variants
@@ -45,18 +47,16 @@ const CLEARLY = 2;
 
 /**
  * The ways of thinking that explain an answer: none, one, or two between which nothing decides.
- * @param gives whether a thought gives the student's answer
  * @param holds asks the model whether a claim is so
  */
 export function recognise<A, S extends string, C>(
   thoughts: readonly Thought<A, S, C>[],
   answer: A,
-  gives: (thought: Thought<A, S, C>) => boolean,
   holds: (claim: C) => boolean,
 ): Pick<Why<S, C>, 'named' | 'fitting'> {
   const best = new Map<S, { weight: number; thought: Thought<A, S, C> }>();
   for (const thought of thoughts) {
-    if (!(thought.gives ? thought.gives(answer) : gives(thought))) continue;
+    if (!gives(thought, answer)) continue;
     const weight = thought.weight ?? 1;
     const known = best.get(thought.slip);
     if (!known || known.weight < weight) best.set(thought.slip, { weight, thought });
@@ -73,6 +73,9 @@ export function recognise<A, S extends string, C>(
   });
   return { named, fitting };
 }
+
+const gives = <A>(thought: Pick<Thought<A, string, unknown>, 'answer' | 'gives'>, answer: A) =>
+  thought.gives ? thought.gives(answer) : stringify(thought.answer) === stringify(answer);
 
 export const onlyTrue = <C>(claims: readonly C[], holds: (claim: C) => boolean): readonly C[] =>
   claims.filter((claim, k) => firstOfItsKind(claims, k) && holds(claim));

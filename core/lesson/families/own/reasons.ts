@@ -1,26 +1,24 @@
 import type { Asked, Reasons } from '../../family';
-import { arithmeticSlips } from '../../numberClaims';
-import { within } from '../../questionParts';
+import { NumberThoughts } from '../../numberClaims';
 import { ownClaimHolds, type OwnClaim } from './claims';
-import type { OwnQuestion } from './kinds';
+import type { OwnAnswer, OwnQuestion } from './kinds';
+import type { OwnSlip } from './slips';
 import type { OwnTypes } from './types';
+
+type NumberAnswer = Extract<OwnAnswer, { kind: 'own-number' }>;
 
 const told = ({ question }: { question: OwnQuestion }): OwnClaim[] => [
   { claim: 'own-reason', reason: question.reason },
 ];
 
-type Number = Omit<Asked<OwnTypes, 'own-number'>, 'answer'>;
-
-const numberThoughts = ({ question }: Number) =>
-  arithmeticSlips(question.value, question.tolerance).map(
-    ({ slip, value, gives, weight, claims }) => ({
-      slip,
-      weight,
-      answer: { kind: 'own-number' as const, value },
-      ...(gives ? { gives: (a: { value: number }) => gives(a.value) } : {}),
-      claims: (a: { value: number }): OwnClaim[] => [...claims(a.value), ...told({ question })],
-    }),
-  );
+const numberThoughts = ({ question }: Omit<Asked<OwnTypes, 'own-number'>, 'answer'>) =>
+  new NumberThoughts<NumberAnswer, OwnSlip, OwnClaim>({
+    right: question.value,
+    tolerance: question.tolerance,
+    answer: (value) => ({ kind: 'own-number', value }),
+    valueOf: (a) => a.value,
+    facts: told({ question }),
+  }).withArithmetic();
 
 export const reasons: Reasons<OwnTypes> = {
   // What a student thinks of a part that the program does not know can't be told.
@@ -28,12 +26,6 @@ export const reasons: Reasons<OwnTypes> = {
     'own-choice': () => [],
     'own-number': numberThoughts,
     'own-order': () => [],
-  },
-  same: {
-    'own-choice': ({ answer }, other) => answer.choice === other.choice,
-    'own-number': ({ question, answer }, other) =>
-      within(question.tolerance, other.value, answer.value),
-    'own-order': ({ answer }, other) => answer.order.join() === other.order.join(),
   },
   facts: { 'own-choice': told, 'own-number': told, 'own-order': told },
   holds: (claim, { question }) => ownClaimHolds(claim, question),
