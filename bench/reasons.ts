@@ -1,31 +1,11 @@
 import { performance } from 'node:perf_hooks';
 import { readdirSync, readFileSync } from 'node:fs';
-import {
-  bookKeeper,
-  questionsOf,
-  type Attempt,
-  type Lesson,
-  type QuestionKind,
-} from '../core/lesson';
+import { bookKeeper, questionsOf, type Attempt, type Lesson } from '../core/lesson';
 import { claimIsSo } from '../core/lesson/tests/claimOracle';
-import {
-  answeredByThought,
-  drawQuestion,
-  figuresOf,
-  guesses,
-  THOUGHT_OF,
-  type Answered,
-} from '../core/lesson/tests/simulatedClass';
-import { randomFromSeed } from '../core/numerics';
+import { classOf, figuresOf, THOUGHT_OF } from '../core/lesson/tests/simulatedClass';
 
-/** Draws of each kind; those that run something through time are dear. */
+/** Draws of each kind. */
 const DRAWS = 200;
-const FEW: Readonly<Partial<Record<QuestionKind, number>>> = {
-  'draw-start': 2,
-  'launch-order': 6,
-  diagnose: 1,
-  'which-test': 3,
-};
 
 /** ms that each answer took to grade, reasons and all. */
 const gradeMs: number[] = [];
@@ -39,14 +19,7 @@ function timed<T>(work: () => T): T {
 
 /** A class of which it is known how each student thinks: how often that is what is said, and whether what is said is so. */
 export function benchReasons(): void {
-  const all: Answered[] = [];
-  for (const kind of THOUGHT_OF) {
-    const random = randomFromSeed(`bench ${kind}`);
-    for (let k = 0; k < (FEW[kind] ?? DRAWS); k++) {
-      const drawn = drawQuestion(kind, random);
-      all.push(...answeredByThought(drawn, timed), ...guesses(drawn, random));
-    }
-  }
+  const all = THOUGHT_OF.flatMap((kind) => classOf(kind, DRAWS, timed));
   const { answers, named, falsely } = figuresOf(all.filter((a) => a.slip !== null));
   let claims = 0;
   let wrong = 0;

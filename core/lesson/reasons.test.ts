@@ -1,39 +1,17 @@
-import { randomFromSeed, type Random } from '../numerics';
 import { setup } from './tests/oneSetup';
 import { assess } from './assess';
 import { newSetQuestion } from './families/gear-set/defaults';
 import type { NumberAsk, NumberQuestion } from './families/gear-set/kinds';
 import type { QuestionKind } from './question';
 import { claimIsSo } from './tests/claimOracle';
-import {
-  answeredByThought,
-  drawQuestion,
-  figuresOf,
-  guesses,
-  THOUGHT_OF,
-  type Answered,
-} from './tests/simulatedClass';
+import { classOf, figuresOf, THOUGHT_OF, type Answered } from './tests/simulatedClass';
 
-/** Draws of each kind; those that run something through time are dear. */
+/** Draws of each kind. */
 const DRAWS = 14;
-const FEW: Readonly<Partial<Record<QuestionKind, number>>> = {
-  'draw-start': 1,
-  'launch-order': 2,
-  diagnose: 1,
-  'which-test': 2,
-};
 
 const classes = new Map<QuestionKind, Answered[]>();
-
-/** Everyone who thinks in some way about questions of a kind, and some who guess. */
-function classOf(kind: QuestionKind): Answered[] {
-  const random: Random = randomFromSeed(`class ${kind}`);
-  const known =
-    classes.get(kind) ??
-    Array.from({ length: FEW[kind] ?? DRAWS }).flatMap(() => {
-      const drawn = drawQuestion(kind, random);
-      return [...answeredByThought(drawn), ...guesses(drawn, random)];
-    });
+function members(kind: QuestionKind): Answered[] {
+  const known = classes.get(kind) ?? classOf(kind, DRAWS);
   classes.set(kind, known);
   return known;
 }
@@ -41,7 +19,7 @@ function classOf(kind: QuestionKind): Answered[] {
 // Predict, observe, explain (White & Gunstone, Probing Understanding, 1992; published, from memory): an explanation is worth
 // nothing where it is false. The limits are the project's own.
 test.each(THOUGHT_OF)('%s: a way of thinking is named, and hardly ever another', (kind) => {
-  const { answers, named, falsely } = figuresOf(classOf(kind).filter((a) => a.slip !== null));
+  const { answers, named, falsely } = figuresOf(members(kind).filter((a) => a.slip !== null));
   expect(answers).toBeGreaterThan(0);
   expect(named / answers).toBeGreaterThanOrEqual(0.95);
   // One that another way of thinking gives too.
@@ -51,7 +29,7 @@ test.each(THOUGHT_OF)('%s: a way of thinking is named, and hardly ever another',
 test('every fact that is said is so, worked out by other means', () => {
   let checked = 0;
   for (const kind of THOUGHT_OF)
-    for (const { question, subject, grade } of classOf(kind))
+    for (const { question, subject, grade } of members(kind))
       for (const claim of [...grade.why.facts, ...grade.why.named.flatMap((n) => n.claims)]) {
         const so = claimIsSo(claim, question, subject);
         if (so === null) continue;
@@ -62,13 +40,13 @@ test('every fact that is said is so, worked out by other means', () => {
 });
 
 test('a right answer accuses nobody, and says how it comes about', () => {
-  const right = THOUGHT_OF.flatMap(classOf).filter((a) => a.grade.score === 1);
+  const right = THOUGHT_OF.flatMap(members).filter((a) => a.grade.score === 1);
   for (const { grade } of right) expect(grade.why.named).toEqual([]);
 });
 
 test('no two ways of thinking are called by one name where they are not the same', () => {
   for (const kind of THOUGHT_OF)
-    for (const { grade } of classOf(kind)) {
+    for (const { grade } of members(kind)) {
       const slips = grade.why.named.map((n) => n.slip);
       expect(new Set(slips).size).toBe(slips.length);
       expect(slips.length).toBeLessThanOrEqual(2);

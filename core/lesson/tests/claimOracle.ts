@@ -1,6 +1,8 @@
 import type { GearSetSetup, Port, Unit } from '../../geartrain';
 import { compileTrain, solveSpeeds } from '../../geartrain';
 import type { AnyClaim, Subject } from '../families/families';
+import type { Windowed } from '../families/clutch/claims';
+import type { Does } from '../families/unit/claims';
 import type { Question } from '../question';
 
 /**
@@ -59,22 +61,14 @@ function setChecks(question: Question, setup: GearSetSetup): Checks {
         : null;
   const ratio = speeds && 1 / speeds[roles.driven];
   return {
-    'turns-for-one': (claim) => {
-      return (
-        speeds !== null &&
-        near(claim.turns, Math.abs(speeds[claim.other] / speeds[claim.part])) &&
-        claim.way === (speeds[claim.other] * speeds[claim.part] > 0 ? 'same' : 'opposite')
-      );
-    },
-    carrier: (claim) => {
-      return (claim.way === 'held') === (roles.reaction === 'held' && third === 'carrier');
-    },
-    meshes: (claim) => {
-      return third === 'carrier' && roles.reaction === 'held' && set.kind === claim.way;
-    },
-    formula: (claim) => {
-      return ratio !== null && near(Math.abs(ratio), claim.ratio);
-    },
+    'turns-for-one': (claim) =>
+      speeds !== null &&
+      near(claim.turns, Math.abs(speeds[claim.other] / speeds[claim.part])) &&
+      claim.way === (speeds[claim.other] * speeds[claim.part] > 0 ? 'same' : 'opposite'),
+    carrier: (claim) =>
+      (claim.way === 'held') === (roles.reaction === 'held' && third === 'carrier'),
+    meshes: (claim) => third === 'carrier' && roles.reaction === 'held' && set.kind === claim.way,
+    formula: (claim) => ratio !== null && near(Math.abs(ratio), claim.ratio),
     'right-with': (claim) => {
       const other = willis(setup, claim.part, claim.other);
       return near(claim.ratio, Math.abs(1 / other[claim.other])) && other[claim.third] === 0;
@@ -91,19 +85,13 @@ function setChecks(question: Question, setup: GearSetSetup): Checks {
       );
       return set.kind === 'double-pinion' && near(claim.ratio, Math.abs(1 / plain[roles.driven]));
     },
-    torques: (claim) => {
-      return (
-        ratio !== null &&
-        near(claim.torqueOut, Math.abs(ratio) * setup.inputTorqueNm) &&
-        near(claim.torqueHeld, Math.abs(ratio - 1) * setup.inputTorqueNm)
-      );
-    },
-    'part-speeds': (claim) => {
-      return (
-        speeds !== null &&
-        (['sun', 'carrier', 'ring'] as const).every((p) => near(claim[p], Math.abs(speeds[p])))
-      );
-    },
+    torques: (claim) =>
+      ratio !== null &&
+      near(claim.torqueOut, Math.abs(ratio) * setup.inputTorqueNm) &&
+      near(claim.torqueHeld, Math.abs(ratio - 1) * setup.inputTorqueNm),
+    'part-speeds': (claim) =>
+      speeds !== null &&
+      (['sun', 'carrier', 'ring'] as const).every((p) => near(claim[p], Math.abs(speeds[p]))),
     'pinion-speed': (claim) => {
       if (speeds === null) return false;
       const gear = set.kind === 'single-pinion' ? set.teeth.pinion : set.teeth.inner;
@@ -114,15 +102,10 @@ function setChecks(question: Question, setup: GearSetSetup): Checks {
         near(claim.total, Math.abs(rolled + speeds.carrier) * rpm)
       );
     },
-    'as-one': () => {
-      return roles.reaction === 'locked';
-    },
-    'nothing-held': () => {
-      return roles.reaction === 'free';
-    },
-    'one-over': (claim) => {
-      return question.kind === 'number' && ratio !== null && near(claim.ratio, Math.abs(ratio));
-    },
+    'as-one': () => roles.reaction === 'locked',
+    'nothing-held': () => roles.reaction === 'free',
+    'one-over': (claim) =>
+      question.kind === 'number' && ratio !== null && near(claim.ratio, Math.abs(ratio)),
   };
 }
 
@@ -147,95 +130,46 @@ function possible(unit: Unit, apply: readonly string[]): number[] {
 }
 
 function unitChecks(unit: Unit): Checks {
+  const drivesSo = ({ outcome, ratio, way, apply }: Does): boolean | null => {
+    if (outcome !== 'drives' || ratio === null) return null;
+    return possible(unit, apply).some((r) => near(r, way === 'opposite' ? -ratio : ratio));
+  };
   return {
-    does: (claim) => {
-      if (claim.outcome !== 'drives' || claim.ratio === null) return null;
-      const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
-      return possible(unit, claim.apply).some((r) => near(r, signed));
-    },
-    without: (claim) => {
-      if (claim.outcome !== 'drives' || claim.ratio === null) return null;
-      const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
-      return possible(unit, claim.apply).some((r) => near(r, signed));
-    },
-    'without-one-ways': (claim) => {
-      if (claim.outcome !== 'drives' || claim.ratio === null) return null;
-      const signed = claim.way === 'opposite' ? -claim.ratio : claim.ratio;
-      return possible(unit, claim.apply).some((r) => near(r, signed));
-    },
+    does: drivesSo,
+    without: drivesSo,
+    'without-one-ways': drivesSo,
     'range-ratio': (claim) => {
       const apply = unit.ranges.find((r) => r.id === claim.range)?.apply ?? [];
       return possible(unit, apply).some((r) => near(Math.abs(r), claim.ratio));
     },
-    'to-case': (claim) => {
-      return unit.elements.some((e) => e.id === claim.element && e.between.includes('case'));
-    },
-    stages: (claim) => {
-      return near(
+    'to-case': (claim) =>
+      unit.elements.some((e) => e.id === claim.element && e.between.includes('case')),
+    stages: (claim) =>
+      near(
         claim.factors.reduce((a, b) => a * b, 1),
         claim.ratio,
-      );
-    },
+      ),
   };
 }
 
+/** A hair, m. */
+const HAIR = 1e-6;
+
+const liesSo = ({ value, low, high, way }: Windowed): boolean =>
+  low < high && way === (value < low - HAIR ? 'under' : value > high + HAIR ? 'over' : 'inside');
+
 /** What goes in comes out; a window has its ends the right way round; a reading lies where it is said to lie. */
 const BALANCES: Checks = {
-  running: (claim) => {
-    return (
-      near(claim.torqueOut, claim.multiplies * claim.torqueIn) &&
-      claim.speedOut <= claim.speedIn + 1e-9
-    );
-  },
-  power: (claim) => {
-    return near(claim.powerIn, claim.powerOut + claim.heat);
-  },
-  first: (claim) => {
-    return claim.time < claim.laterTime;
-  },
-  play: (claim) => {
-    return (
-      claim.low < claim.high &&
-      claim.way ===
-        (claim.value < claim.low - 1e-6
-          ? 'under'
-          : claim.value > claim.high + 1e-6
-            ? 'over'
-            : 'inside')
-    );
-  },
-  centre: (claim) => {
-    return (
-      claim.low < claim.high &&
-      claim.way ===
-        (claim.value < claim.low - 1e-6
-          ? 'under'
-          : claim.value > claim.high + 1e-6
-            ? 'over'
-            : 'inside')
-    );
-  },
-  clearance: (claim) => {
-    return (
-      claim.low < claim.high &&
-      claim.way ===
-        (claim.value < claim.low - 1e-6
-          ? 'under'
-          : claim.value > claim.high + 1e-6
-            ? 'over'
-            : 'inside')
-    );
-  },
-  holds: (claim) => {
-    return (claim.way === 'more') === claim.value >= claim.asked;
-  },
-  faces: (claim) => {
-    return near(2 * claim.oneFace, claim.value);
-  },
-  'could-hold': (claim) => {
-    return claim.load <= claim.before;
-  },
-  'order-leaves': (claim) => {
-    return claim.value < claim.low || claim.value > claim.high;
-  },
+  running: (claim) =>
+    near(claim.torqueOut, claim.multiplies * claim.torqueIn) &&
+    claim.speedOut <= claim.speedIn + 1e-9,
+  power: (claim) => near(claim.powerIn, claim.powerOut + claim.heat),
+  first: (claim) => claim.time < claim.laterTime,
+  play: liesSo,
+  centre: liesSo,
+  clearance: liesSo,
+  holds: (claim) => (claim.way === 'more') === claim.value >= claim.asked,
+  faces: (claim) => near(2 * claim.oneFace, claim.value),
+  'could-hold': (claim) => claim.load <= claim.before,
+  'order-leaves': (claim) => claim.value < claim.low || claim.value > claim.high,
 };

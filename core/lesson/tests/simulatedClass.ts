@@ -3,7 +3,7 @@ import type { Clutch, ClutchPack } from '../../clutch';
 import type { Converter, Engine } from '../../converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../faults';
 import { PORTS, type Roles, type Unit } from '../../geartrain';
-import type { Random } from '../../numerics';
+import { randomFromSeed, type Random } from '../../numerics';
 import type { Vehicle } from '../../vehicle';
 import { FAMILIES, type AnyClaim, type AnyTypes, type Subject } from '../families/families';
 import { keyFor, graderIn, type Assessment } from '../assess';
@@ -222,6 +222,9 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
   }
 }
 
+/** How the grading of an answer is run, for one who times it. */
+export type Around = <T>(work: () => T) => T;
+
 export interface Answered extends Drawn {
   readonly answer: Answer;
   /** How the student thinks; `null` for one who guessed. */
@@ -235,7 +238,7 @@ export interface Answered extends Drawn {
  */
 export function answeredByThought(
   { question, subject }: Drawn,
-  around: <T>(work: () => T) => T = (work) => work(),
+  around: Around = (work) => work(),
 ): Answered[] {
   const result = keyFor(question, subject);
   if (!result.ok) return [];
@@ -260,7 +263,7 @@ export function answeredByThought(
 }
 
 /** Numbers that nobody thinks of: what is said of them has to be so too. */
-export function guesses({ question, subject }: Drawn, random: Random): Answered[] {
+function guesses({ question, subject }: Drawn, random: Random): Answered[] {
   const result = keyFor(question, subject);
   if (!result.ok || (question.kind !== 'number' && question.kind !== 'read-match')) return [];
   const family = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
@@ -293,4 +296,21 @@ export function figuresOf(answered: readonly Answered[]): Figures {
     falsely: wrong.length - named - unnamed,
     unnamed,
   };
+}
+
+/** Kinds that run something through time, or weigh a whole case: so many draws of them will do. */
+const DEAR: Readonly<Partial<Record<QuestionKind, number>>> = {
+  'draw-start': 1,
+  'launch-order': 2,
+  diagnose: 1,
+  'which-test': 2,
+};
+
+/** Everyone who thinks in some way about questions of a kind, and some who guess. */
+export function classOf(kind: QuestionKind, draws: number, around?: Around): Answered[] {
+  const random = randomFromSeed(`class ${kind}`);
+  return Array.from({ length: Math.min(draws, DEAR[kind] ?? draws) }).flatMap(() => {
+    const drawn = drawQuestion(kind, random);
+    return [...answeredByThought(drawn, around), ...guesses(drawn, random)];
+  });
 }

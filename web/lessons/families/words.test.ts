@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
-import { randomFromSeed } from '../../../core/numerics';
 import {
   answeredByThought,
   drawQuestion,
@@ -117,13 +116,9 @@ test('a reason carries this set’s own numbers', () => {
   expect(why(7.77).title).toContain('No usual slip');
 });
 
-// Every way of thinking about every kind of question, put into words; the dear ones once.
+// Every way of thinking about every kind of question, put into words.
 test.each(THOUGHT_OF)('%s: every reason is a sentence with its numbers filled in', (kind) => {
-  const random = randomFromSeed(`words ${kind}`);
-  const dear = ['draw-start', 'launch-order', 'diagnose', 'which-test'].includes(kind);
-  const answered = Array.from({ length: dear ? 1 : 6 }).flatMap(() =>
-    answeredByThought(drawQuestion(kind, random)),
-  );
+  const answered = classOf(kind, 6);
   expect(answered.length).toBeGreaterThan(0);
   for (const { question, subject, grade } of answered)
     for (const why of [grade.why, { named: [], fitting: 0, facts: grade.why.facts }]) {

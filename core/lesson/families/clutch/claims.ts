@@ -13,6 +13,7 @@ import {
   type Adjustment,
   type BearingId,
   type Clutch,
+  type ClutchPack,
   type ClutchState,
   type UpgradeLimit,
 } from '../../../clutch';
@@ -21,7 +22,7 @@ import { demands, slipWear } from '../../../shift';
 import { onceFor } from '../../once';
 import { sameNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
-import { afterSteps, fittedPack, handedOut, MAY_ROLL, runStart } from './key';
+import { afterSteps, fittedPack, handedOut, MAY_ROLL, runStart, SAME_PART } from './key';
 import type { ClutchQuestion, ClutchRig } from './kinds';
 
 /** Facts about a clutch or a pack: lengths in m, torques in N·m, heat in J. */
@@ -105,8 +106,56 @@ export type Against = 'under' | 'inside' | 'over';
 /** m of a window that is rounding. */
 const HAIR = 1e-6;
 
-export const against = (value: number, low: number, high: number): Against =>
+const against = (value: number, low: number, high: number): Against =>
   value < low - HAIR ? 'under' : value > high + HAIR ? 'over' : 'inside';
+
+/** A reading and the window that it is to lie in. */
+export interface Windowed {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly way: Against;
+}
+
+const windowed = (value: number, [low, high]: readonly [number, number]): Windowed => ({
+  value,
+  low,
+  high,
+  way: against(value, low, high),
+});
+
+/** Free play at the pedal, or where the over-centre spring passes its centre; `null` without one. */
+export function readInWindow(
+  clutch: Clutch,
+  state: ClutchState,
+  of: 'play' | 'centre',
+): Windowed | null {
+  const now = readLinkage(clutch, state);
+  const { pedalPlay, centre } = clutch.limits;
+  if (of === 'play') return windowed(now.pedalPlay, pedalPlay);
+  return centre && now.centre !== null ? windowed(now.centre, centre) : null;
+}
+
+/** The clearance that a selective part gives; `null` where it is none of the pack's. */
+export function clearanceOf(
+  question: Extract<ClutchQuestion, { kind: 'choose-selective' }>,
+  pack: ClutchPack,
+  thickness: number,
+): (Windowed & { readonly thickness: number }) | null {
+  const fitted = fittedPack(pack, question);
+  const choice = selectiveChoices(fitted).find(
+    (c) => Math.abs(c.thickness - thickness) < SAME_PART,
+  );
+  return choice
+    ? { thickness: choice.thickness, ...windowed(choice.clearance, fitted.clearance) }
+    : null;
+}
+
+const sameWindow = (a: Windowed, b: Omit<Windowed, 'way'> & { way?: Against }): boolean =>
+  sameNumber(a.value, b.value) &&
+  sameNumber(a.low, b.low) &&
+  sameNumber(a.high, b.high) &&
+  (b.way === undefined || a.way === b.way);
 
 /** The linkage as a student has set it; the line has been bled. */
 export const setTo = (
@@ -156,25 +205,18 @@ export function clutchClaimHolds(
   const { clutch, pack, engine } = rig;
   switch (claim.claim) {
     case 'play':
-    case 'centre':
+    case 'centre': {
+      if (question.kind !== 'set-free-play' || !clutch) return false;
+      const now = readInWindow(clutch, setTo(clutch, question.wear, claim), claim.claim);
+      return now !== null && sameWindow(now, claim);
+    }
     case 'gap': {
       if (question.kind !== 'set-free-play' || !clutch) return false;
-      const now = readLinkage(clutch, setTo(clutch, question.wear, claim));
-      if (claim.claim === 'gap')
-        return (
-          sameNumber(now.gap, claim.value) &&
-          sameNumber(clutch.limits.releasedGap, claim.least) &&
-          (claim.way === 'drags') === now.gap < 0
-        );
-      const window = claim.claim === 'play' ? clutch.limits.pedalPlay : clutch.limits.centre;
-      const value = claim.claim === 'play' ? now.pedalPlay : now.centre;
+      const { gap } = readLinkage(clutch, setTo(clutch, question.wear, claim));
       return (
-        window !== undefined &&
-        value !== null &&
-        sameNumber(value, claim.value) &&
-        sameNumber(window[0], claim.low) &&
-        sameNumber(window[1], claim.high) &&
-        against(value, ...window) === claim.way
+        sameNumber(gap, claim.value) &&
+        sameNumber(clutch.limits.releasedGap, claim.least) &&
+        (claim.way === 'drags') === gap < 0
       );
     }
     case 'untouched': {
@@ -219,18 +261,8 @@ export function clutchClaimHolds(
         : claim.wear !== null && sameNumber(wear, claim.wear);
     }
     case 'order-leaves': {
-      if (!clutch) return false;
-      const now = readLinkage(clutch, afterSteps(clutch, claim.steps));
-      const window = claim.of === 'play' ? clutch.limits.pedalPlay : clutch.limits.centre;
-      const value = claim.of === 'play' ? now.pedalPlay : now.centre;
-      return (
-        window !== undefined &&
-        value !== null &&
-        sameNumber(value, claim.value) &&
-        sameNumber(window[0], claim.low) &&
-        sameNumber(window[1], claim.high) &&
-        against(value, ...window) !== 'inside'
-      );
+      const now = clutch && readInWindow(clutch, afterSteps(clutch, claim.steps), claim.of);
+      return now !== null && now.way !== 'inside' && sameWindow(now, claim);
     }
     case 'check-follows':
       return claim.steps.at(-1) === claim.last && claim.last !== 'check-gap';
@@ -254,15 +286,8 @@ export function clutchClaimHolds(
     }
     case 'clearance': {
       if (!pack || question.kind !== 'choose-selective') return false;
-      const fitted = fittedPack(pack, question);
-      const choice = selectiveChoices(fitted).find(
-        (c) => Math.abs(c.thickness - claim.thickness) < HAIR,
-      );
-      return (
-        choice !== undefined &&
-        Math.abs(choice.clearance - claim.value) < HAIR &&
-        against(choice.clearance, ...fitted.clearance) === claim.way
-      );
+      const now = clearanceOf(question, pack, claim.thickness);
+      return now !== null && sameWindow(now, claim);
     }
     case 'gives-first':
     case 'does-not-give': {

@@ -7,11 +7,14 @@ import {
   type Adjustment,
 } from '../../../clutch';
 import type { Of, Posed, ThoughtOf } from '../../family';
-import { against, setTo, type ClutchClaim } from './claims';
+import { readInWindow, setTo, type ClutchClaim } from './claims';
 import { afterSteps, handedOut } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
 import { misadjusted } from './setup';
 import type { ClutchTypes } from './types';
+
+/** What is read of a linkage against a window. */
+const READ = ['play', 'centre'] as const;
 
 type Set = Of<ClutchAnswer, 'set-free-play'>;
 
@@ -26,37 +29,20 @@ export function linkageClaims(
 ): ClutchClaim[] {
   if (!clutch) return [];
   const { forkRod, turnbuckle } = set;
-  const now = readLinkage(clutch, setTo(clutch, question.wear, set));
-  const { pedalPlay, centre, releasedGap } = clutch.limits;
   const at = { forkRod, turnbuckle };
-  const [low, high] = pedalPlay;
+  const state = setTo(clutch, question.wear, set);
+  const { gap } = readLinkage(clutch, state);
   return [
-    {
-      claim: 'play',
-      ...at,
-      value: now.pedalPlay,
-      low,
-      high,
-      way: against(now.pedalPlay, low, high),
-    },
-    ...(centre && now.centre !== null
-      ? [
-          {
-            claim: 'centre' as const,
-            ...at,
-            value: now.centre,
-            low: centre[0],
-            high: centre[1],
-            way: against(now.centre, ...centre),
-          },
-        ]
-      : []),
+    ...READ.flatMap((claim): ClutchClaim[] => {
+      const now = readInWindow(clutch, state, claim);
+      return now ? [{ claim, ...at, ...now }] : [];
+    }),
     {
       claim: 'gap',
       ...at,
-      value: now.gap,
-      least: releasedGap,
-      way: now.gap < 0 ? 'drags' : 'clear',
+      value: gap,
+      least: clutch.limits.releasedGap,
+      way: gap < 0 ? 'drags' : 'clear',
     },
   ];
 }
@@ -171,22 +157,13 @@ export function orderThoughts({
     orderWorks(clutch, start, [...steps(order), 'check-gap']);
   const leaves = (order: readonly string[]): ClutchClaim[] => {
     const done = steps(order);
-    const now = readLinkage(clutch, afterSteps(clutch, done));
-    const { pedalPlay, centre } = clutch.limits;
-    const seen = [
-      ['play', now.pedalPlay, pedalPlay] as const,
-      ...(centre && now.centre !== null ? [['centre', now.centre, centre] as const] : []),
-    ];
-    return seen
-      .filter(([, value, window]) => against(value, ...window) !== 'inside')
-      .map(([of, value, [low, high]]) => ({
-        claim: 'order-leaves',
-        steps: done,
-        value,
-        low,
-        high,
-        of,
-      }));
+    const state = afterSteps(clutch, done);
+    return READ.flatMap((of): ClutchClaim[] => {
+      const now = readInWindow(clutch, state, of);
+      if (!now || now.way === 'inside') return [];
+      const { value, low, high } = now;
+      return [{ claim: 'order-leaves', steps: done, of, value, low, high }];
+    });
   };
   const early = [
     ...right.filter((s) => s === 'check-gap'),

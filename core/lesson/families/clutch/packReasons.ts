@@ -8,7 +8,7 @@ import {
 } from '../../../clutch';
 import type { Of, Posed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
-import { against, gaugedNow, type ClutchClaim } from './claims';
+import { clearanceOf, gaugedNow, type ClutchClaim } from './claims';
 import { fittedPack, SAME_PART } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
 import type { ClutchSlip } from './slips';
@@ -49,23 +49,8 @@ export function clearanceWith(
   rig: ClutchRig,
   thickness: number,
 ): ClutchClaim[] {
-  const fitted = fittedPack(rig.pack!, question);
-  const [low, high] = fitted.clearance;
-  const choice = selectiveChoices(fitted).find(
-    (c) => Math.abs(c.thickness - thickness) < SAME_PART,
-  );
-  return choice
-    ? [
-        {
-          claim: 'clearance',
-          thickness: choice.thickness,
-          value: choice.clearance,
-          low,
-          high,
-          way: against(choice.clearance, low, high),
-        },
-      ]
-    : [];
+  const now = rig.pack && clearanceOf(question, rig.pack, thickness);
+  return now ? [{ claim: 'clearance', ...now }] : [];
 }
 
 /** What a wrong word on an upgrade comes of. */
