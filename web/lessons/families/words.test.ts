@@ -1,11 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
-import {
-  answeredByThought,
-  drawQuestion,
-  THOUGHT_OF,
-} from '../../../core/lesson/tests/simulatedClass';
+import { classOf, THOUGHT_OF } from '../../../core/lesson/tests/simulatedClass';
 import {
   assess,
   kindsOf,
