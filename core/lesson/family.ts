@@ -39,6 +39,11 @@ export interface FamilySubject<T extends FamilyTypes> {
    * @param seed of the student who is asked; `null`: as the question itself stands
    */
   subject(lesson: Lesson, question: T['question'], seed: VariantSeed | null): T['subject'] | null;
+  /**
+   * The smaller question that a round asks in its place, after what came before; left out where a family has none.
+   * @param scores of the rounds before, in their order
+   */
+  readonly step?: (question: T['question'], scores: readonly number[]) => T['question'] | null;
   /** What is said to be missing when there is no subject. */
   missing(question: T['question']): T['fault'];
 }

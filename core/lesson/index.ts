@@ -101,7 +101,7 @@ export {
   type SubjectOf,
   type TypesOf,
 } from './families/families';
-export { missingFault, subjectFor } from './families/subjects';
+export { missingFault, stepFor, subjectFor } from './families/subjects';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';
@@ -132,7 +132,6 @@ export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
 export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';
 export { FORMS } from './families/gear-set/claims';
-export { missingStep } from './families/gear-set/missingStep';
 export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';
 export {

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { ClassBook } from '../../core/lesson';
 import { useAppSelector } from '../state/hooks';
-import { answerFor, promptFor, rightFor, whyFor } from '../lessons/families/words';
+import { answerFor, keyLabelFor, promptFor, rightFor, whyFor } from '../lessons/families/words';
 import { useNumbers } from '../shared/numbers';
 import { selectAttempts } from '../state/attemptsSlice';
 import { useRemoveAttempt } from '../lessons/useRemoveAttempt';
@@ -67,9 +67,7 @@ export function CellDetail({ book, chosen }: Props) {
         )}
         {right && (
           <>
-            <dt className="label">
-              {t(subject?.kind === 'own' ? 'reveal.ownKey' : 'reveal.model')}
-            </dt>
+            <dt className="label">{t(keyLabelFor(question))}</dt>
             <dd>
               <strong>{right.main}</strong> {right.detail}
             </dd>

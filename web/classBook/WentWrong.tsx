@@ -1,12 +1,11 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   separatingSetup,
   type ClassBook,
   type Misconception,
   type NumberQuestion,
-  type Separating,
 } from '../../core/lesson';
 import { promptFor } from '../lessons/families/words';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
@@ -84,16 +83,20 @@ function madeIn(book: ClassBook): Map<Misconception, Made> {
 function AskNext({ slip, question }: { slip: Misconception; question: NumberQuestion }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [found, setFound] = useState<Separating | 'none' | null>(null);
-  if (found === null)
+  const [asked, setAsked] = useState(false);
+  const found = useMemo(
+    () => (asked ? separatingSetup(question, slip) : null),
+    [asked, question, slip],
+  );
+  if (!asked)
     return (
       <div>
-        <Button size="small" onClick={() => setFound(separatingSetup(question, slip) ?? 'none')}>
+        <Button size="small" onClick={() => setAsked(true)}>
           {t('classBook.askNext')}
         </Button>
       </div>
     );
-  if (found === 'none') return <p className="quiet">{t('classBook.noneSeparates')}</p>;
+  if (!found) return <p className="quiet">{t('classBook.noneSeparates')}</p>;
   const { setup, apart } = found;
   const next = { ...question, prompt: '', setup };
   return (

@@ -33,6 +33,10 @@ export const subjectFor = (
   seed: VariantSeed | null,
 ): Subject | null => subjectsOf(question).subject(lesson, question, seed);
 
+/** The smaller question that a round asks in the place of this one; `null` where it asks itself. */
+export const stepFor = (question: Question, scores: readonly number[]): Question | null =>
+  subjectsOf(question).step?.(question, scores) ?? null;
+
 /** What a question lacks when its lesson does not carry it. */
 export const missingFault = (question: Question): AnyFault =>
   subjectsOf(question).missing(question);

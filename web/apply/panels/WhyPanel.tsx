@@ -16,8 +16,15 @@ import '../../bench/WorkedSteps.css';
 import './WhyPanel.css';
 import { memberName } from '../../shared/unitNames';
 
+interface Props {
+  unit: Unit;
+  solution: Solution;
+  /** A line to be marked, from 0. */
+  marked?: number | null;
+}
+
 /** How the ratio comes about: the formula in teeth, then one member eliminated after the other. */
-export function WhyPanel({ unit, solution }: { unit: Unit; solution: Solution }) {
+export function WhyPanel({ unit, solution, marked = null }: Props) {
   const { t } = useTranslation();
   const steps = derivation(unit, solution);
   const formula = ratioFormula(unit, solution);
@@ -39,7 +46,7 @@ export function WhyPanel({ unit, solution }: { unit: Unit; solution: Solution })
       {formula && <TeethLegend unit={unit} formula={[formula.over, formula.under]} />}
       <ol className="worked" aria-label={t('bench.worked')}>
         {steps.map((step, k) => (
-          <li key={k} data-last={step.code === 'result'}>
+          <li key={k} data-last={step.code === 'result'} data-parts={k === marked}>
             <span className="worked-words">{wordsOf(t, step, nameOf)}</span>
             <Line step={step} nameOf={nameOf} />
           </li>

@@ -16,6 +16,8 @@ import type { Worded } from '../worded';
 
 /** What one family's questions, answers, keys and reasons are called. */
 export interface FamilyWords<F extends FamilyName> {
+  /** Whose word the right answer is; the model's where left out. */
+  readonly keyOf?: 'instructor';
   /** What is asked: the instructor's words, or the program's. */
   prompt(t: TFunction, numbers: Numbers, question: QuestionOf<F>, subject: SubjectOf<F>): string;
   answer(

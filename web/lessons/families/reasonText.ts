@@ -17,7 +17,7 @@ import type { FamilyWords } from './familyWords';
  * @param right the answer was right
  */
 export function reasonText<F extends FamilyName>(
-  words: Pick<FamilyWords<F>, 'claim'>,
+  words: Pick<FamilyWords<F>, 'claim' | 'keyOf'>,
   t: TFunction,
   numbers: Numbers,
   { named, fitting, facts }: Why<Misconception, ClaimOf<F>>,
@@ -31,7 +31,7 @@ export function reasonText<F extends FamilyName>(
   const [one, other] = named;
   if (!one)
     return {
-      title: t(openTitle(subject, right, fitting)),
+      title: t(openTitle(words.keyOf, right, fitting)),
       facts: said(facts).slice(0, right ? 2 : undefined),
     };
   const slip = (n: typeof one) => t(`misconceptions.${n.slip}`);
@@ -42,9 +42,13 @@ export function reasonText<F extends FamilyName>(
 }
 
 /** An instructor's own key has no slips that are known: only what they say of it. */
-const openTitle = (subject: { readonly kind: FamilyName }, right: boolean, fitting: number) => {
-  if (subject.kind === 'own') return 'reasons.own';
+const openTitle = (keyOf: 'instructor' | undefined, right: boolean, fitting: number) => {
+  if (keyOf === 'instructor') return 'reasons.own';
   if (right) return 'reasons.right';
   if (fitting > 2) return 'reasons.several';
   return fitting === 0 ? 'reasons.open' : 'reasons.way';
 };
+
+/** What the right answer is headed by. */
+export const keyLabel = ({ keyOf }: Pick<FamilyWords<FamilyName>, 'keyOf'>) =>
+  keyOf === 'instructor' ? 'reveal.ownKey' : 'reveal.model';

@@ -12,7 +12,7 @@ import {
 } from '../../../core/lesson';
 import type { Numbers } from '../../shared/numbers';
 import { plain, type Reason, type Worded } from '../worded';
-import { reasonText } from './reasonText';
+import { keyLabel, reasonText } from './reasonText';
 import { CLUTCH_WORDS } from './clutch/words';
 import { CONVERTER_WORDS } from './converter/words';
 import type { FamilyWords } from './familyWords';
@@ -74,6 +74,9 @@ export const shortFor = (
   score: number,
 ): string =>
   subject ? wordsOf(question).short(t, numbers, question, subject, answer, score) : '?';
+
+/** What the right answer to a question is headed by. */
+export const keyLabelFor = (question: Question) => keyLabel(wordsOf(question));
 
 /** Why an answer is right or wrong, in facts of its own question. */
 export const whyFor = (

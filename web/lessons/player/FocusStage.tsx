@@ -4,6 +4,7 @@ import {
   clutchRigOf,
   missingFault,
   rigOf,
+  stepFor,
   subjectFor,
   unitOf,
   type AnyFault,
@@ -94,9 +95,20 @@ interface AskedProps extends Frame {
 }
 
 /** A question with what it is about for this student: a gear set of their own, or models of the lesson. */
-function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
-  const student = useAppSelector(selectPlayer).attempt?.student ?? '';
-  const { id, question } = block;
+function AskedQuestion({ lesson, block: whole, round, ...frame }: AskedProps) {
+  const { t } = useTranslation();
+  const { attempt } = useAppSelector(selectPlayer);
+  const student = attempt?.student ?? '';
+  const { id } = whole;
+  const step = useMemo(() => {
+    const before = (attempt?.answers ?? []).filter((a) => a.question === id && a.round < round);
+    return stepFor(
+      whole.question,
+      before.map((a) => a.score),
+    );
+  }, [attempt?.answers, whole.question, id, round]);
+  const block = useMemo(() => (step ? { ...whole, question: step } : whole), [whole, step]);
+  const { question } = block;
   // One subject for the whole stage: keys are computed from it once.
   const subject = useMemo(
     () => subjectFor(lesson, question, { student, lessonId: lesson.id, questionId: id, round }),
@@ -104,7 +116,24 @@ function AskedQuestion({ lesson, block, round, ...frame }: AskedProps) {
   );
   if (!subject) return <ModelMissing fault={missingFault(question)} {...frame} />;
   const Stage = ANY_STAGE[subject.kind];
-  return <Stage key={`${id} ${round}`} block={block} subject={subject} round={round} {...frame} />;
+  const heading = step ? (
+    <>
+      {frame.heading}
+      <p className="quiet">{t('player.stepFirst')}</p>
+    </>
+  ) : (
+    frame.heading
+  );
+  return (
+    <Stage
+      key={`${id} ${round}`}
+      block={block}
+      subject={subject}
+      round={round}
+      {...frame}
+      heading={heading}
+    />
+  );
 }
 
 /** The lesson came without the model that this step is about. */

@@ -11,7 +11,7 @@ import type {
 } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
 import type { FamilyWords } from '../families/familyWords';
-import { reasonText } from '../families/reasonText';
+import { keyLabel, reasonText } from '../families/reasonText';
 import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { RevealFrame } from './RevealFrame';
@@ -41,8 +41,6 @@ interface Props<F extends FamilyName> extends Pick<StageProps<F>, 'heading' | 'b
   worked?: ReactNode;
   /** Trying again brings another gear set. */
   varies?: boolean;
-  /** What is right is the instructor's word, not a model's. */
-  ownKey?: boolean;
 }
 
 /** A question: predict, commit, see. Until the commit nothing on the screen tells the answer. */
@@ -65,14 +63,7 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
 }
 
 /** The prediction beside the model's answer, and why they differ. */
-function Reveal<F extends FamilyName>({
-  asked,
-  words,
-  next,
-  worked,
-  varies = false,
-  ownKey = false,
-}: Props<F>) {
+function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = false }: Props<F>) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { question, subject, key, committed, given, graded, again } = asked;
@@ -90,7 +81,7 @@ function Reveal<F extends FamilyName>({
       }))}
       said={words.answer(t, numbers, question, subject, given)}
       model={model}
-      whose={t(ownKey ? 'reveal.ownKey' : 'reveal.model')}
+      whose={t(keyLabel(words))}
       reason={reasonText(words, t, numbers, why, question, subject, graded.score === 1)}
       next={next}
       onAgain={again}

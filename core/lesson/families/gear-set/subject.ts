@@ -1,4 +1,5 @@
 import type { FamilySubject } from '../../family';
+import { missingStep } from './missingStep';
 import { setupForStudent } from './variant';
 import type { GearSetTypes } from './types';
 
@@ -7,6 +8,7 @@ export const GEAR_SET_SUBJECT: FamilySubject<GearSetTypes> = {
     kind: 'gear-set',
     setup: seed ? setupForStudent(question, seed) : question.setup,
   }),
+  step: missingStep,
   // The question carries its set: nothing is ever missing.
   missing: () => 'no-output',
 };

@@ -1,8 +1,6 @@
-import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Port, Role } from '../../../../core/geartrain';
-import { useAppSelector } from '../../../state/hooks';
-import { GEAR_SET_FAMILY, hidesRoles, missingStep } from '../../../../core/lesson';
+import { workedSteps, type Port, type Role } from '../../../../core/geartrain';
+import { GEAR_SET_FAMILY, hidesRoles } from '../../../../core/lesson';
 import { EndViewSheet, type GivenRoles, type SheetMode } from '../../../ratio/EndViewSheet';
 import { toothAngle } from '../../../bench/toothAngle';
 import { Crank, ToothTransport } from '../../../bench/Transport';
@@ -12,7 +10,6 @@ import { WorkedStepsList } from '../../../ratio/WorkedStepsList';
 import { useKept } from '../../../shared/kept';
 import { useShortcuts } from '../../../shared/useShortcuts';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
-import { selectPlayer } from '../../player/playerSlice';
 import { useAsked } from '../../player/useAsked';
 import { WorkItOut } from '../../player/WorkItOut';
 import { GearSetPrediction } from './Prediction';
@@ -24,18 +21,7 @@ const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
 export function GearSetStage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
   const { t } = useTranslation();
   const { setup } = subject;
-  const { attempt } = useAppSelector(selectPlayer);
-  const step = useMemo(() => {
-    const before = (attempt?.answers ?? []).filter(
-      (a) => a.question === block.id && a.round < round,
-    );
-    return missingStep(
-      block.question,
-      before.map((a) => a.score),
-    );
-  }, [attempt, block, round]);
-  const shown = useMemo(() => (step ? { ...block, question: step } : block), [block, step]);
-  const asked = useAsked<'gear-set'>(GEAR_SET_FAMILY, shown, subject, round);
+  const asked = useAsked<'gear-set'>(GEAR_SET_FAMILY, block, subject, round);
   const { question, committed, commit } = asked;
   const [given, setGiven] = useKept<GivenRoles>('GearSetStage given', NO_ROLES);
   const model = useSetModel(setup);
@@ -57,16 +43,6 @@ export function GearSetStage({ block, subject, round, ...frame }: StageProps<'ge
   return (
     <StageFrame
       {...frame}
-      heading={
-        step ? (
-          <>
-            {frame.heading}
-            <p className="quiet">{t('player.stepFirst')}</p>
-          </>
-        ) : (
-          frame.heading
-        )
-      }
       asked={asked}
       words={GEAR_SET_WORDS}
       varies
@@ -97,8 +73,8 @@ export function GearSetStage({ block, subject, round, ...frame }: StageProps<'ge
       }
       worked={
         derivable && (
-          <WorkItOut>
-            <WorkedStepsList setup={setup} />
+          <WorkItOut lines={workedSteps(setup.set, setup.roles).length}>
+            {(parted) => <WorkedStepsList setup={setup} marked={parted} />}
           </WorkItOut>
         )
       }

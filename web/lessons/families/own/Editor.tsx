@@ -1,12 +1,7 @@
 import { Button, Checkbox, Input } from 'antd';
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  OWN_PARTS,
-  ownKey,
-  type OwnChoiceQuestion,
-  type OwnNumberQuestion,
-  type OwnOrderQuestion,
-} from '../../../../core/lesson';
+import { OWN_PARTS, ownKey, type OwnNumberQuestion } from '../../../../core/lesson';
 import { useNumbers } from '../../../shared/numbers';
 import { TypedNumber } from '../../../shared/TypedNumber';
 import { QuestionFrame } from '../../builder/QuestionFrame';
@@ -29,11 +24,39 @@ export function OwnEditor({ question, onQuestion }: EditorProps<'own'>) {
         answer={key.ok ? OWN_WORDS.key(t, numbers, question, { kind: 'own' }) : null}
         said={t('own.yourKey')}
       >
-        {question.kind === 'own-choice' && <Options question={question} onQuestion={onQuestion} />}
+        {question.kind === 'own-choice' && (
+          <Parts
+            parts={question.options}
+            nameOf={(place) => t('own.option', { place })}
+            mark={(k) => (
+              <Checkbox
+                aria-label={t('own.isRight', { place: k + 1 })}
+                checked={question.right.includes(k)}
+                onChange={(e) =>
+                  onQuestion({ ...question, right: marked(question.right, k, e.target.checked) })
+                }
+              />
+            )}
+            onParts={(options) =>
+              onQuestion({
+                ...question,
+                options,
+                right: question.right.filter((k) => k < options.length),
+              })
+            }
+          />
+        )}
         {question.kind === 'own-number' && (
           <OwnNumber question={question} onQuestion={onQuestion} />
         )}
-        {question.kind === 'own-order' && <Steps question={question} onQuestion={onQuestion} />}
+        {question.kind === 'own-order' && (
+          <Parts
+            parts={question.steps}
+            nameOf={(place) => t('own.step', { place })}
+            mark={(k) => <span className="quiet">{k + 1}</span>}
+            onParts={(steps) => onQuestion({ ...question, steps })}
+          />
+        )}
       </QuestionFrame>
       <label className="field">
         <span className="label">{t('own.reason')}</span>
@@ -47,98 +70,49 @@ export function OwnEditor({ question, onQuestion }: EditorProps<'own'>) {
   );
 }
 
-function Options({
-  question,
-  onQuestion,
-}: {
-  question: OwnChoiceQuestion;
-  onQuestion: (q: OwnChoiceQuestion) => void;
-}) {
+const marked = (right: readonly number[], k: number, on: boolean): number[] =>
+  on ? [...right, k].sort((a, b) => a - b) : right.filter((r) => r !== k);
+
+interface PartsProps {
+  /** Answers to choose from, or steps in their order. */
+  parts: readonly string[];
+  nameOf: (place: number) => string;
+  /** What stands before each. */
+  mark: (k: number) => ReactNode;
+  onParts: (parts: string[]) => void;
+}
+
+function Parts({ parts, nameOf, mark, onParts }: PartsProps) {
   const { t } = useTranslation();
-  const { options, right } = question;
   return (
     <div className="own-parts">
-      {options.map((option, k) => (
+      {parts.map((part, k) => (
         <div key={k} className="own-part">
-          <Checkbox
-            aria-label={t('own.isRight', { place: k + 1 })}
-            checked={right.includes(k)}
-            onChange={(e) =>
-              onQuestion({
-                ...question,
-                right: e.target.checked ? [...right, k].sort() : right.filter((r) => r !== k),
-              })
-            }
-          />
+          {mark(k)}
           <Input
-            aria-label={t('own.option', { place: k + 1 })}
+            aria-label={nameOf(k + 1)}
             maxLength={200}
-            value={option}
-            onChange={(e) => onQuestion({ ...question, options: options.with(k, e.target.value) })}
+            value={part}
+            onChange={(e) => onParts(parts.with(k, e.target.value))}
           />
         </div>
       ))}
-      <PartButtons
-        count={options.length}
-        onMore={() => onQuestion({ ...question, options: [...options, ''] })}
-        onFewer={() =>
-          onQuestion({
-            ...question,
-            options: options.slice(0, -1),
-            right: right.filter((k) => k < options.length - 1),
-          })
-        }
-      />
-    </div>
-  );
-}
-
-function Steps({
-  question,
-  onQuestion,
-}: {
-  question: OwnOrderQuestion;
-  onQuestion: (q: OwnOrderQuestion) => void;
-}) {
-  const { t } = useTranslation();
-  const { steps } = question;
-  return (
-    <div className="own-parts">
-      {steps.map((step, k) => (
-        <Input
-          key={k}
-          aria-label={t('own.step', { place: k + 1 })}
-          addonBefore={k + 1}
-          maxLength={200}
-          value={step}
-          onChange={(e) => onQuestion({ ...question, steps: steps.with(k, e.target.value) })}
-        />
-      ))}
-      <PartButtons
-        count={steps.length}
-        onMore={() => onQuestion({ ...question, steps: [...steps, ''] })}
-        onFewer={() => onQuestion({ ...question, steps: steps.slice(0, -1) })}
-      />
-    </div>
-  );
-}
-
-interface PartButtonsProps {
-  count: number;
-  onMore: () => void;
-  onFewer: () => void;
-}
-
-function PartButtons({ count, onMore, onFewer }: PartButtonsProps) {
-  const { t } = useTranslation();
-  return (
-    <div className="row">
-      <Button size="small" disabled={count >= OWN_PARTS.most} onClick={onMore}>
-        {t('own.more')}
-      </Button>
-      <Button size="small" disabled={count <= OWN_PARTS.least} onClick={onFewer}>
-        {t('own.fewer')}
-      </Button>
+      <div className="row">
+        <Button
+          size="small"
+          disabled={parts.length >= OWN_PARTS.most}
+          onClick={() => onParts([...parts, ''])}
+        >
+          {t('own.more')}
+        </Button>
+        <Button
+          size="small"
+          disabled={parts.length <= OWN_PARTS.least}
+          onClick={() => onParts(parts.slice(0, -1))}
+        >
+          {t('own.fewer')}
+        </Button>
+      </div>
     </div>
   );
 }

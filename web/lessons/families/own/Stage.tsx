@@ -41,7 +41,6 @@ export function OwnStage({ block, subject, round, ...frame }: StageProps<'own'>)
       {...frame}
       asked={asked}
       words={OWN_WORDS}
-      ownKey
       sheetClass="own-stage"
       sheet={
         question.kind === 'own-order' ? (

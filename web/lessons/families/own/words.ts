@@ -41,6 +41,7 @@ function ownKeyText(t: TFunction, question: OwnQuestion): Worded | null {
 }
 
 export const OWN_WORDS: FamilyWords<'own'> = {
+  keyOf: 'instructor',
   prompt: (t, _numbers, question) => question.prompt || t(`questionKinds.${question.kind}`),
   answer: (_t, _numbers, question, _subject, answer) => ownAnswerText(question, answer),
   key: (t, _numbers, question) => ownKeyText(t, question),

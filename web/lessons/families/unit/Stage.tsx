@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { solveUnit, type Solution, type Unit } from '../../../../core/geartrain';
+import { derivation, solveUnit, type Solution, type Unit } from '../../../../core/geartrain';
 import { ZERO } from '../../../../core/numerics';
 import { UNIT_FAMILY, cellKey, type UnitQuestion } from '../../../../core/lesson';
 import { toggled } from '../../../apply/applySlice';
@@ -98,8 +98,8 @@ export function UnitStage({ block, subject, round, ...frame }: StageProps<'unit'
       }
       worked={
         derived && (
-          <WorkItOut>
-            <WhyPanel unit={unit} solution={derived} />
+          <WorkItOut lines={derivation(unit, derived).length}>
+            {(parted) => <WhyPanel unit={unit} solution={derived} marked={parted} />}
           </WorkItOut>
         )
       }
