@@ -275,6 +275,31 @@ test('an instructor’s own questions: their key and reason, said to be theirs',
   await b.see('Snap ring → End plate');
 });
 
+test('a question that also asks why waits for it, and shows it beside the reasons', async () => {
+  const b = instructor;
+  await b.visit(run.at('/teach/lessons/hold-one-drive-one'));
+  await b.press('button', /^5 Faster out than in/);
+  expect(await (await b.role('checkbox', /also ask why/)).isSelected()).toBe(true);
+  await b.visit(run.at('/teach/lessons/hold-one-drive-one/preview'));
+  await b.press('button', 'Begin');
+  await b.press('button', /^5 Faster out than in/);
+  await b.press('radio', 'Ring in, carrier out, sun held');
+  await b.press('radio', 'certain');
+  expect(await (await b.role('button', 'Commit prediction')).isEnabled()).toBe(false);
+  await b.fill('textbox', /Why do you think so/, 'Large drives small.');
+  await b.press('button', 'Commit prediction');
+  await b.see('Not right');
+  await b.see('Large drives small.');
+  await b.press('button', /Try again/);
+  await b.see('Commit prediction');
+  expect(await b.count('textbox', /Why do you think so/)).toBe(0);
+  await b.visit(run.at('/teach/class-book'));
+  await b.see('Ring in felt quickest');
+  await b.press('button', 'Osk Marrow');
+  await b.see(/In their own words \(not graded\)/i);
+  await b.see('a big wheel that drives a small one');
+});
+
 test('wrong twice: one step is asked by itself, then the question again', async () => {
   const b = instructor;
   await b.visit(run.at('/teach/lessons/hold-one-drive-one/preview'));

@@ -10,6 +10,8 @@ export interface DemoAnswer {
   readonly confidence: Confidence;
   /** Rounds of practice with other teeth, all answered right. */
   readonly practice?: number;
+  /** Why, where the lesson asks for it. */
+  readonly words?: string;
 }
 
 export interface DemoAttempt {
@@ -30,6 +32,9 @@ const say = (
   practice = 0,
 ): DemoAnswer => ({ question, answer, confidence, practice });
 
+/** The place of the question that also asks why. */
+const ASKED_WHY = 4;
+
 /** Answers to "hold one, drive one" in the order of its questions; `null` leaves one out. */
 const QUESTIONS = ['q-ring', 'q-sun-effect', 'q-sun', 'q-carrier', 'q-over', 'q-lock', 'q-own'];
 
@@ -37,8 +42,13 @@ function six(
   student: string,
   startedAt: string,
   answers: readonly (readonly [Answer, Confidence, number?] | null)[],
+  why: string,
 ): DemoAttempt {
-  const given = answers.flatMap((a, k) => (a ? [say(QUESTIONS[k]!, a[0], a[1], a[2])] : []));
+  const given = answers.flatMap((a, k) => {
+    if (!a) return [];
+    const answer = say(QUESTIONS[k]!, a[0], a[1], a[2]);
+    return [k === ASKED_WHY ? { ...answer, words: why } : answer];
+  });
   const finished = given.length === QUESTIONS.length;
   return { student, lesson: 'hold-one-drive-one', startedAt, finished, answers: given };
 }
@@ -51,69 +61,104 @@ const GIVEN = ['D1 C1', 'L1 B2'];
 const GIVEN_FIVE = ['D1 C0', 'D1 C1', 'D1 B2', 'D3 C0', 'D3 C1', 'D3 B1'];
 
 export const DEMO_CLASS: readonly DemoAttempt[] = [
-  six('Tova Relnik', '2026-09-14T07:31:00Z', [
-    [n(3.33, 'same'), 'certain'],
-    [c('reduction'), 'certain'],
-    [n(1.43, 'same'), 'fairly-sure'],
-    [n(2.33, 'opposite'), 'certain'],
-    [c('carrier-sun'), 'fairly-sure'],
-    [c('direct'), 'certain'],
-    [n(RIGHT, 'same'), 'certain', 2],
-  ]),
-  six('Osk Marrow', '2026-09-14T07:33:00Z', [
-    [n(2.33, 'same'), 'certain', 1],
-    [c('overdrive'), 'fairly-sure'],
-    [n(0.7, 'same'), 'fairly-sure', 1],
-    [n(2.33, 'opposite'), 'fairly-sure'],
-    [c('ring-carrier'), 'guess'],
-    [c('direct'), 'fairly-sure'],
-    [n(RIGHT, 'same'), 'fairly-sure'],
-  ]),
-  six('Pell Dunmoor', '2026-09-14T07:34:00Z', [
-    [n(2.33, 'same'), 'fairly-sure'],
-    [c('reduction'), 'guess'],
-    [n(1.43, 'same'), 'guess'],
-    [n(2.33, 'same'), 'certain'],
-    [c('carrier-ring'), 'fairly-sure'],
-    [c('neutral'), 'fairly-sure'],
-    [n(RIGHT, 'same'), 'fairly-sure'],
-  ]),
-  six('Ibby Carrack', '2026-09-14T07:32:00Z', [
-    [n(0.3, 'same'), 'certain'],
-    [c('overdrive'), 'certain'],
-    [n(0.7, 'same'), 'certain'],
-    [n(0.43, 'opposite'), 'certain'],
-    [c('sun-carrier'), 'certain'],
-    [c('direct'), 'certain'],
-    null,
-  ]),
-  six('Juna Skiff', '2026-09-14T07:36:00Z', [
-    [n(3.33, 'same'), 'fairly-sure'],
-    [c('reduction'), 'fairly-sure'],
-    [n(1.43, 'same'), 'fairly-sure'],
-    [n(3.33, 'opposite'), 'guess', 1],
-    [c('carrier-sun'), 'certain'],
-    [c('direct'), 'certain'],
-    [n(RIGHT, 'same'), 'certain', 1],
-  ]),
-  six('Bram Tiller', '2026-09-14T07:35:00Z', [
-    [n(1.67, 'same'), 'guess', 2],
-    [c('overdrive'), 'guess'],
-    [n(1.43, 'same'), 'fairly-sure'],
-    [n(2.33, 'same'), 'fairly-sure'],
-    [c('ring-carrier'), 'fairly-sure'],
-    [c('direct'), 'fairly-sure'],
-    null,
-  ]),
-  six('Sel Hawser', '2026-09-14T07:37:00Z', [
-    [n(3.33, 'same'), 'certain'],
-    [c('reduction'), 'fairly-sure'],
-    [n(1.43, 'same'), 'certain'],
-    [n(2.33, 'opposite'), 'fairly-sure'],
-    [c('carrier-sun'), 'fairly-sure'],
-    [c('neutral'), 'guess'],
-    [n(RIGHT, 'same'), 'fairly-sure'],
-  ]),
+  six(
+    'Tova Relnik',
+    '2026-09-14T07:31:00Z',
+    [
+      [n(3.33, 'same'), 'certain'],
+      [c('reduction'), 'certain'],
+      [n(1.43, 'same'), 'fairly-sure'],
+      [n(2.33, 'opposite'), 'certain'],
+      [c('carrier-sun'), 'fairly-sure'],
+      [c('direct'), 'certain'],
+      [n(RIGHT, 'same'), 'certain', 2],
+    ],
+    'The carrier turns the least for a lot of sun, so driving the carrier must whip the sun round.',
+  ),
+  six(
+    'Osk Marrow',
+    '2026-09-14T07:33:00Z',
+    [
+      [n(2.33, 'same'), 'certain', 1],
+      [c('overdrive'), 'fairly-sure'],
+      [n(0.7, 'same'), 'fairly-sure', 1],
+      [n(2.33, 'opposite'), 'fairly-sure'],
+      [c('ring-carrier'), 'guess'],
+      [c('direct'), 'fairly-sure'],
+      [n(RIGHT, 'same'), 'fairly-sure'],
+    ],
+    'The ring is the biggest wheel, and a big wheel that drives a small one always speeds it up.',
+  ),
+  six(
+    'Pell Dunmoor',
+    '2026-09-14T07:34:00Z',
+    [
+      [n(2.33, 'same'), 'fairly-sure'],
+      [c('reduction'), 'guess'],
+      [n(1.43, 'same'), 'guess'],
+      [n(2.33, 'same'), 'certain'],
+      [c('carrier-ring'), 'fairly-sure'],
+      [c('neutral'), 'fairly-sure'],
+      [n(RIGHT, 'same'), 'fairly-sure'],
+    ],
+    'I only remembered that the carrier has to be the one that drives.',
+  ),
+  six(
+    'Ibby Carrack',
+    '2026-09-14T07:32:00Z',
+    [
+      [n(0.3, 'same'), 'certain'],
+      [c('overdrive'), 'certain'],
+      [n(0.7, 'same'), 'certain'],
+      [n(0.43, 'opposite'), 'certain'],
+      [c('sun-carrier'), 'certain'],
+      [c('direct'), 'certain'],
+      null,
+    ],
+    'The small wheel spins fastest, so I let it drive.',
+  ),
+  six(
+    'Juna Skiff',
+    '2026-09-14T07:36:00Z',
+    [
+      [n(3.33, 'same'), 'fairly-sure'],
+      [c('reduction'), 'fairly-sure'],
+      [n(1.43, 'same'), 'fairly-sure'],
+      [n(3.33, 'opposite'), 'guess', 1],
+      [c('carrier-sun'), 'certain'],
+      [c('direct'), 'certain'],
+      [n(RIGHT, 'same'), 'certain', 1],
+    ],
+    'It is the largest reduction from before, run backwards: one over 3.33.',
+  ),
+  six(
+    'Bram Tiller',
+    '2026-09-14T07:35:00Z',
+    [
+      [n(1.67, 'same'), 'guess', 2],
+      [c('overdrive'), 'guess'],
+      [n(1.43, 'same'), 'fairly-sure'],
+      [n(2.33, 'same'), 'fairly-sure'],
+      [c('ring-carrier'), 'fairly-sure'],
+      [c('direct'), 'fairly-sure'],
+      null,
+    ],
+    'Ring in felt quickest when we cranked it in the shed.',
+  ),
+  six(
+    'Sel Hawser',
+    '2026-09-14T07:37:00Z',
+    [
+      [n(3.33, 'same'), 'certain'],
+      [c('reduction'), 'fairly-sure'],
+      [n(1.43, 'same'), 'certain'],
+      [n(2.33, 'opposite'), 'fairly-sure'],
+      [c('carrier-sun'), 'fairly-sure'],
+      [c('neutral'), 'guess'],
+      [n(RIGHT, 'same'), 'fairly-sure'],
+    ],
+    'Whatever gives the most reduction one way gives the most speed the other way.',
+  ),
   {
     student: 'Tova Relnik',
     lesson: 'what-the-held-part-feels',

@@ -50,6 +50,7 @@ function answersOf(
       ...(subject?.kind === 'gear-set' ? { setup: subject.setup } : {}),
       answer,
       confidence: given.confidence,
+      ...(round === 0 && given.words ? { words: given.words } : {}),
       at,
       score,
       ...(slip && !other ? { misconception: slip.slip } : {}),

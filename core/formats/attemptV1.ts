@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CONFIDENCES, DIRECTIONS, SKETCH_AT, WAYS, type UnreadAnswer } from '../lesson';
+import { CONFIDENCES, DIRECTIONS, MOST_WORDS, SKETCH_AT, WAYS, type UnreadAnswer } from '../lesson';
 import { clutchAnswers } from './clutchParts';
 import { faultAnswers } from './faultParts';
 import { ownAnswers } from './ownParts';
@@ -72,6 +72,7 @@ export const attemptV1 = z.strictObject({
         setup: z.exactOptional(gearSetSetup),
         answer,
         confidence: z.enum(CONFIDENCES),
+        words: z.exactOptional(z.string().max(MOST_WORDS)),
         at: timestamp,
         score: z.number().min(0).max(1),
         // Said when it was answered, by name; every reader works it out again.

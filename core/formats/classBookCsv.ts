@@ -31,6 +31,7 @@ export function classBookCsv(lessonTitle: string, book: ClassBook, words: CsvWor
                 ? words.setAside(cell.setAside)
                 : (cell.why?.named ?? []).map((n) => words.misconception(n.slip)).join(' / '),
               String(cell.practice),
+              cell.answer.words ?? '',
               cell.answer.at,
             ],
           ]

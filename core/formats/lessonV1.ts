@@ -3,6 +3,7 @@ import {
   CARRIED_LISTS,
   CAUTION_TOPICS,
   CHANGED,
+  ARRANGEMENT_KEYS,
   CHOICE_ASKS,
   GOALS,
   MATCH_ASKS,
@@ -54,6 +55,7 @@ const question = z.discriminatedUnion('kind', [
     kind: z.literal('choice'),
     ask: z.enum(CHOICE_ASKS),
     goal: z.enum(GOALS),
+    answered: z.exactOptional(z.enum(ARRANGEMENT_KEYS)),
   }),
   z.strictObject({ ...questionBase, kind: z.literal('roles') }),
   z.strictObject({
@@ -161,7 +163,12 @@ const block = z.discriminatedUnion('kind', [
   }),
   ...clutchBlocks,
   ...faultBlocks,
-  z.strictObject({ id, kind: z.literal('question'), question }),
+  z.strictObject({
+    id,
+    kind: z.literal('question'),
+    question,
+    askWhy: z.exactOptional(z.boolean()),
+  }),
 ]);
 
 export const lessonV1 = z

@@ -47,6 +47,8 @@ export interface AttemptAnswer {
   setup?: GearSetSetup;
   answer: Answer;
   confidence: Confidence;
+  /** Why, in the student's own words, where the lesson asks for them; never graded. */
+  words?: string;
   at: string;
   /** 0 to 1, as graded when it was committed. */
   score: number;

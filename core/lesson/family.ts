@@ -1,3 +1,4 @@
+import type { GearSetSetup } from '../geartrain';
 import type { ClaimBase, Thought } from './learners';
 import type { Lesson } from './lesson';
 import type { VariantSeed } from './seed';
@@ -32,6 +33,26 @@ export interface Reasons<T extends FamilyTypes> {
   ): boolean;
 }
 
+/** What a round that is over says of the one to come. */
+export interface Round<A> {
+  readonly score: number;
+  readonly answer: A;
+  /** The gear set it was asked about, where it was about one. */
+  readonly setup?: GearSetSetup;
+}
+
+/** The smaller questions that a family asks in the place of one that was answered wrong. */
+export interface SmallerQuestions<T extends FamilyTypes> {
+  /** After one wrong commit: of that very answer. */
+  once?(question: T['question'], round: Round<T['answer']>): T['question'] | null;
+  /** After two running: the step that is missing. */
+  twice(
+    question: T['question'],
+    subject: T['subject'],
+    round: Round<T['answer']>,
+  ): T['question'] | null;
+}
+
 /** What questions of one family are about; apart from the rest, since it takes next to nothing to load. */
 export interface FamilySubject<T extends FamilyTypes> {
   /**
@@ -39,11 +60,8 @@ export interface FamilySubject<T extends FamilyTypes> {
    * @param seed of the student who is asked; `null`: as the question itself stands
    */
   subject(lesson: Lesson, question: T['question'], seed: VariantSeed | null): T['subject'] | null;
-  /**
-   * The smaller question that a round asks in its place, after what came before; left out where a family has none.
-   * @param scores of the rounds before, in their order
-   */
-  readonly step?: (question: T['question'], scores: readonly number[]) => T['question'] | null;
+  /** Left out where a family has none. */
+  readonly smaller?: SmallerQuestions<T>;
   /** What is said to be missing when there is no subject. */
   missing(question: T['question']): T['fault'];
 }

@@ -33,6 +33,9 @@ export {
   CAUTION_TOPICS,
   mediaOf,
   withMediaAt,
+  MOST_WORDS,
+  asksWhy,
+  canAskWhy,
   questionsOf,
   type AskedQuestion,
   type BenchBlock,
@@ -64,11 +67,13 @@ export {
 } from './question';
 export {
   arrangementKey,
+  ARRANGEMENT_KEYS,
   CHOICE_ASKS,
   GOALS,
   hasDirection,
   hidesRoles,
   NUMBER_ASKS,
+  type ArrangementKey,
   type ChoiceQuestion,
   type NumberAsk,
   type NumberQuestion,
@@ -109,7 +114,13 @@ export { diagnosisAssessed } from './families/fault/caseReasons';
 export { GEAR_SET_FAMILY } from './families/gear-set/family';
 export { UNIT_FAMILY } from './families/unit/family';
 export type { Family, GradedPart, KeyResult } from './family';
-export { setKey, HELD_ARRANGEMENTS, type SetKey, type SetKeyFault } from './families/gear-set/key';
+export {
+  setKey,
+  wrongAnswer,
+  HELD_ARRANGEMENTS,
+  type SetKey,
+  type SetKeyFault,
+} from './families/gear-set/key';
 export { CLUTCH_SLIPS } from './families/clutch/slips';
 export { CONVERTER_SLIPS } from './families/converter/slips';
 export { FAULT_SLIPS } from './families/fault/slips';

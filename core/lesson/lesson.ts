@@ -160,7 +160,19 @@ export interface QuestionBlock {
   id: string;
   kind: 'question';
   question: Question;
+  /** Before the commit students also write, in their own words, why they think so: kept for the instructor, never graded. */
+  askWhy?: boolean;
 }
+
+/** Characters that a student's own words may have. */
+export const MOST_WORDS = 2000;
+
+/** Whether a question can be asked with a why: a whole case at the desk has a report of its own. */
+export const canAskWhy = ({ kind }: Pick<Question, 'kind'>): boolean => kind !== 'diagnose';
+
+/** Whether a round of a question asks for it: only the prediction that counts does, practice does not. */
+export const asksWhy = ({ question, askWhy }: QuestionBlock, round: number): boolean =>
+  askWhy === true && round === 0 && canAskWhy(question);
 
 /** Everything a lesson asks, in order. */
 export interface AskedQuestion {

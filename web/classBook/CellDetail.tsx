@@ -57,6 +57,12 @@ export function CellDetail({ book, chosen }: Props) {
             </code>
           )}
         </dd>
+        {cell.answer.words && (
+          <>
+            <dt className="label">{t('classBook.ownWords')}</dt>
+            <dd className="own-words">{cell.answer.words}</dd>
+          </>
+        )}
         {setAside && (
           <>
             <dt className="label">{t('record.score')}</dt>

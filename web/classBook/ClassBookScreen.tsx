@@ -18,6 +18,7 @@ import { CellDetail, type ChosenCell } from './CellDetail';
 import { Ledger } from './Ledger';
 import { questionName } from './questionName';
 import { useClassBook, type BookNow } from '../lessons/useClassBook';
+import { InTheirWords } from './InTheirWords';
 import { WentWrong } from './WentWrong';
 import './ClassBook.css';
 
@@ -139,7 +140,14 @@ function Book({ lesson, book, sealOf, chosen, onChoose, onCount }: BookProps) {
         onCount={onCount}
       />
       <div className="class-book-below">
-        {chosen ? <CellDetail book={book} chosen={chosen} /> : <WentWrong book={book} />}
+        {chosen ? (
+          <CellDetail book={book} chosen={chosen} />
+        ) : (
+          <div>
+            <WentWrong book={book} />
+            <InTheirWords book={book} onChoose={onChoose} />
+          </div>
+        )}
         <section aria-label={t('classBook.sure')}>
           <h2 className="class-book-heading">{t('classBook.sure')}</h2>
           <Suspense fallback={null}>
@@ -185,6 +193,7 @@ function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
       'confidence',
       'why',
       'practice',
+      'ownWords',
       'when',
     ];
     const csv = classBookCsv(lesson.title, book, {

@@ -1,6 +1,6 @@
-import type { FamilySubject } from '../family';
+import type { FamilySubject, Round } from '../family';
 import type { Lesson } from '../lesson';
-import { familyOf, type FamilyName, type Question } from '../question';
+import { familyOf, type Answer, type FamilyName, type Question } from '../question';
 import type { VariantSeed } from '../seed';
 import { CLUTCH_SUBJECT } from './clutch/subject';
 import { CONVERTER_SUBJECT } from './converter/subject';
@@ -33,9 +33,38 @@ export const subjectFor = (
   seed: VariantSeed | null,
 ): Subject | null => subjectsOf(question).subject(lesson, question, seed);
 
-/** The smaller question that a round asks in the place of this one; `null` where it asks itself. */
-export const stepFor = (question: Question, scores: readonly number[]): Question | null =>
-  subjectsOf(question).step?.(question, scores) ?? null;
+/** So many wrong commits of one question, and the next round asks the step that is missing by itself. */
+const WRONG_BEFORE = 2;
+
+/**
+ * The smaller question that a round asks in the place of this one. It counts neither way, and leads back.
+ * @param before the rounds before it, in their order
+ * @returns `null` where the question itself is asked
+ */
+export function stepFor(
+  lesson: Lesson,
+  question: Question,
+  before: readonly Round<Answer>[],
+): Question | null {
+  const { smaller, subject } = subjectsOf(question);
+  const about = smaller && subject(lesson, question, null);
+  if (!smaller || !about) return null;
+  let wrong = 0;
+  let next: Question | null = null;
+  for (const round of before) {
+    if (next) {
+      if (wrong === WRONG_BEFORE) wrong = 0;
+      next = null;
+      continue;
+    }
+    wrong = round.score < 1 ? wrong + 1 : 0;
+    if (wrong === WRONG_BEFORE) next = smaller.twice(question, about, round);
+    else next = wrong > 0 ? (smaller.once?.(question, round) ?? null) : null;
+    // Where there is no step to ask, two wrong ones are forgotten all the same.
+    if (wrong === WRONG_BEFORE && !next) wrong = 0;
+  }
+  return next;
+}
 
 /** What a question lacks when its lesson does not carry it. */
 export const missingFault = (question: Question): AnyFault =>

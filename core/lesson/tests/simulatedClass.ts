@@ -8,7 +8,7 @@ import type { Vehicle } from '../../vehicle';
 import { FAMILIES, type AnyClaim, type AnyTypes, type Subject } from '../families/families';
 import { keyFor, graderIn, type Assessment } from '../assess';
 import type { Family } from '../family';
-import { CHOICE_ASKS, GOALS, NUMBER_ASKS } from '../families/gear-set/kinds';
+import { ARRANGEMENT_KEYS, CHOICE_ASKS, GOALS, NUMBER_ASKS } from '../families/gear-set/kinds';
 import { newSetQuestion } from '../families/gear-set/defaults';
 import { newUnitQuestion } from '../families/unit/defaults';
 import { newConverterQuestion } from '../families/converter/defaults';
@@ -90,7 +90,11 @@ const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) =
     direction: true,
     tolerance: { kind: 'percent', value: 1 },
   }),
-  choice: (r) => ({ ask: pick(r, CHOICE_ASKS), goal: pick(r, GOALS) }),
+  choice: (r) => ({
+    ask: pick(r, CHOICE_ASKS),
+    goal: pick(r, GOALS),
+    answered: pick(r, ARRANGEMENT_KEYS),
+  }),
   'row-outcome': (r, { subject }) => {
     const unit = subject.kind === 'unit' ? subject.unit : null;
     const range = pick(r, unit!.ranges);

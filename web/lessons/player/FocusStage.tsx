@@ -102,11 +102,8 @@ function AskedQuestion({ lesson, block: whole, round, ...frame }: AskedProps) {
   const { id } = whole;
   const step = useMemo(() => {
     const before = (attempt?.answers ?? []).filter((a) => a.question === id && a.round < round);
-    return stepFor(
-      whole.question,
-      before.map((a) => a.score),
-    );
-  }, [attempt?.answers, whole.question, id, round]);
+    return stepFor(lesson, whole.question, before);
+  }, [lesson, attempt?.answers, whole.question, id, round]);
   const block = useMemo(() => (step ? { ...whole, question: step } : whole), [whole, step]);
   const { question } = block;
   // One subject for the whole stage: keys are computed from it once.

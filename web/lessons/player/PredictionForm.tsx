@@ -1,8 +1,9 @@
-import { Button } from 'antd';
-import { useId, type ReactNode } from 'react';
+import { Button, Input } from 'antd';
+import { useContext, useId, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { CONFIDENCES, type Answer, type Confidence } from '../../../core/lesson';
+import { CONFIDENCES, MOST_WORDS, type Answer, type Confidence } from '../../../core/lesson';
 import { Choices } from './Choices';
+import { AskedWhy } from './ownWords';
 import { useKept } from '../../shared/kept';
 import './Prediction.css';
 
@@ -20,7 +21,8 @@ export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, chi
   const { t } = useTranslation();
   const [confidence, setConfidence] = useKept<Confidence | null>('PredictionForm confidence', null);
   const titleId = useId();
-  const ready = answer !== null && confidence !== null;
+  const why = useContext(AskedWhy);
+  const ready = answer !== null && confidence !== null && (why === null || why.words.trim() !== '');
   return (
     <form
       className="prediction"
@@ -34,6 +36,18 @@ export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, chi
         {prompt}
       </h2>
       {children}
+      {why && (
+        <label className="field prediction-why">
+          <span className="label">{t('question.whyAsked')}</span>
+          <Input.TextArea
+            autoSize={{ minRows: 2, maxRows: 6 }}
+            maxLength={MOST_WORDS}
+            value={why.words}
+            onChange={(e) => why.onWords(e.target.value)}
+          />
+          <span className="quiet">{t('question.whyNotGraded')}</span>
+        </label>
+      )}
       <Choices
         label={t('question.howSure')}
         value={confidence}

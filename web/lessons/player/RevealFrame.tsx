@@ -65,6 +65,12 @@ export function RevealFrame(props: Props) {
         </ul>
       )}
       <Answered label={whose} worded={model} note="" strong />
+      {answer.words && (
+        <figure className="reveal-own-words">
+          <figcaption className="label">{t('reveal.ownWords')}</figcaption>
+          <blockquote>{answer.words}</blockquote>
+        </figure>
+      )}
       {reason.facts.length > 0 && (
         <div className="reveal-reason" data-right={right}>
           <strong>{reason.title}</strong>

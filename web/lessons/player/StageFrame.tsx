@@ -14,6 +14,7 @@ import type { FamilyWords } from '../families/familyWords';
 import { keyLabel, reasonText } from '../families/reasonText';
 import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
+import { AskedWhy } from './ownWords';
 import { RevealFrame } from './RevealFrame';
 import type { Asked, AskedBlock } from './useAsked';
 import { Unexplained } from './unexplained';
@@ -56,7 +57,11 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
         unsaved={unsaved}
         fault={key && !key.ok ? key.fault : null}
       >
-        {committed ? <Reveal {...props} /> : prediction}
+        {committed ? (
+          <Reveal {...props} />
+        ) : (
+          <AskedWhy.Provider value={asked.why}>{prediction}</AskedWhy.Provider>
+        )}
       </QuestionAside>
     </>
   );

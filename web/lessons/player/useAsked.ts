@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  asksWhy,
   graderIn,
   type Answer,
   type AnswerOf,
@@ -19,6 +20,8 @@ import {
 } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../state/hooks';
 import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './playerSlice';
+import type { OwnWords } from './ownWords';
+import { useKept } from '../../shared/kept';
 import type { Unsaved } from './UnsavedNotice';
 import { useKeepAttempt } from './useKeepAttempt';
 
@@ -38,6 +41,8 @@ export interface Asked<F extends FamilyName> {
   /** Puts a prediction on the record and saves the record. @param graded where grading takes a worker */
   readonly commit: (answer: AnswerOf<F>, confidence: Confidence, graded?: Assessment) => void;
   readonly unsaved: Unsaved | null;
+  /** Why, in the student's own words, while they are asked for; `null` where they are not. */
+  readonly why: OwnWords | null;
   /** Begins the next round. */
   readonly again: () => void;
 }
@@ -74,6 +79,8 @@ export function useAsked<F extends FamilyName>(
     () => (committed && grader?.ok ? grader.grade(committed.answer) : null),
     [committed, grader],
   );
+  const [words, onWords] = useKept('useAsked words', '');
+  const wordsAsked = asksWhy(block, round);
   return {
     question,
     subject,
@@ -82,6 +89,7 @@ export function useAsked<F extends FamilyName>(
     graded,
     given: committed?.answer,
     unsaved,
+    why: wordsAsked ? { words, onWords } : null,
     again: () => void dispatch(roundBegun(id)),
     commit(answer, confidence, assessment) {
       const own = assessment ?? grade(answer);
@@ -94,6 +102,7 @@ export function useAsked<F extends FamilyName>(
         ...(subject.kind === 'gear-set' ? { setup: subject.setup } : {}),
         answer,
         confidence,
+        ...(wordsAsked ? { words: words.trim() } : {}),
         at: services.now(),
         score,
         ...(slip && !other ? { misconception: slip.slip } : {}),

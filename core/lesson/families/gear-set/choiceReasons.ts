@@ -24,6 +24,7 @@ export function choiceThoughts(
         direction: () => directionSlips(setup, key.right[0]!, choice),
         fastest: () => fastestSlips(setup, key.right, choice),
         arrangement: () => arrangementSlips(about, choice),
+        'right-for': () => rightForSlips(about, choice),
       }[question.ask]();
       return named.map(({ slip, claims }) => ({ slip, answer, claims: () => claims }));
     });
@@ -137,6 +138,23 @@ function arrangementSlips(
           : target.endsWith('overdrive')
             ? 'reduction-for-overdrive'
             : 'overdrive-for-reduction';
+  return [{ slip, claims }];
+}
+
+function rightForSlips(
+  { subject: { setup }, key }: Posed<GearSetTypes, 'choice'>,
+  choice: string,
+): Choice[] {
+  const chosen = arrangementNamed(choice);
+  const wanted = key.kind === 'choice' && arrangementNamed(key.right[0] ?? '');
+  if (!chosen || !wanted) return [];
+  const claims = [
+    ...gives(setup, chosen.drives, chosen.driven),
+    ...gives(setup, wanted.drives, wanted.driven),
+  ];
+  const asked = setup.roles.reaction === 'held' && choice === arrangementKey(setup.roles);
+  const swapped = chosen.drives === wanted.driven && chosen.driven === wanted.drives;
+  const slip = asked ? 'answer-kept' : swapped ? 'drives-and-driven-swapped' : 'held-part-confused';
   return [{ slip, claims }];
 }
 

@@ -11,8 +11,9 @@ import {
   type Port,
   type Roles,
 } from '../../../geartrain';
-import { equals, fraction, signOf, toNumber, type Fraction } from '../../../numerics';
+import { equals, fraction, negate, signOf, toNumber, type Fraction } from '../../../numerics';
 import {
+  ARRANGEMENT_KEYS,
   arrangementKey,
   EFFECTS,
   type ChoiceQuestion,
@@ -45,7 +46,12 @@ export interface RoleAnswer {
 
 /** Why a question can't be asked as it stands. */
 export type SetKeyFault =
-  'no-output' | 'no-held-part' | 'pinion-unknown' | 'locked-has-no-roles' | 'goal-not-reached';
+  | 'no-output'
+  | 'no-held-part'
+  | 'pinion-unknown'
+  | 'locked-has-no-roles'
+  | 'goal-not-reached'
+  | 'answer-is-right';
 
 export type SetKeyResult = KeyResult<SetKey, SetKeyFault>;
 
@@ -123,7 +129,38 @@ function choiceKey(question: ChoiceQuestion, setup: GearSetSetup): SetKeyResult 
         ? choice(right, HELD_ARRANGEMENTS.map(arrangementKey))
         : refused('goal-not-reached');
     }
+    case 'right-for': {
+      const wrong = wrongAnswer(question, setup);
+      return wrong
+        ? choice(fittingSize(setup.set, wrong).map(arrangementKey), ARRANGEMENT_KEYS)
+        : refused('answer-is-right');
+    }
   }
+}
+
+/** Size of an arrangement's ratio; `null` where nothing comes out. */
+function sizeOf(set: PlanetarySet, roles: Roles): Fraction | null {
+  const { ratio } = solveSet(set, roles);
+  return ratio && (signOf(ratio) < 0 ? negate(ratio) : ratio);
+}
+
+/** The arrangements with one part held that give a ratio of this size. */
+const fittingSize = (set: PlanetarySet, size: Fraction): Roles[] =>
+  HELD_ARRANGEMENTS.filter((roles) => {
+    const own = sizeOf(set, roles);
+    return own !== null && equals(own, size);
+  });
+
+/** The ratio that was answered where it is wrong; `null` where it is what the set gives as it stands. */
+export function wrongAnswer(
+  { answered }: ChoiceQuestion,
+  { set, roles }: GearSetSetup,
+): Fraction | null {
+  const right = sizeOf(set, roles);
+  const sizes = HELD_ARRANGEMENTS.filter((r) => !answered || arrangementKey(r) === answered).map(
+    (r) => sizeOf(set, r),
+  );
+  return sizes.find((size) => size && !(right && equals(size, right))) ?? null;
 }
 
 export const HELD_ARRANGEMENTS: readonly Roles[] = ARRANGEMENTS.filter(

@@ -33,9 +33,10 @@ export interface NumberQuestion extends SetQuestionBase {
 /**
  * What a choice is about; the right one is computed.
  * effect: what the arrangement does · direction: which way the output turns ·
- * fastest: which part turns fastest · arrangement: which arrangement gives a wanted effect most strongly
+ * fastest: which part turns fastest · arrangement: which arrangement gives a wanted effect most strongly ·
+ * right-for: what would have to change for a wrong ratio to be right
  */
-export const CHOICE_ASKS = ['effect', 'direction', 'fastest', 'arrangement'] as const;
+export const CHOICE_ASKS = ['effect', 'direction', 'fastest', 'arrangement', 'right-for'] as const;
 export type ChoiceAsk = (typeof CHOICE_ASKS)[number];
 
 export const GOALS = [
@@ -52,6 +53,8 @@ export interface ChoiceQuestion extends SetQuestionBase {
   ask: ChoiceAsk;
   /** Only read when `ask` is `arrangement`. */
   goal: Goal;
+  /** Only read when `ask` is `right-for`: the wrong answer is what this arrangement gives; the first that differs when left out. */
+  answered?: ArrangementKey;
 }
 
 /** Given the ratio that `setup` makes, name who drives, who is driven and who is held. */
@@ -67,8 +70,19 @@ export type SetAnswer =
   | { kind: 'roles'; drives: Port; driven: Port; held: Port };
 
 /** The six arrangements with one part held, as a choice's value: "sun-carrier" is sun in, carrier out. */
-export const arrangementKey = (roles: Pick<Roles, 'drives' | 'driven'>): string =>
-  `${roles.drives}-${roles.driven}`;
+export const ARRANGEMENT_KEYS = [
+  'sun-carrier',
+  'sun-ring',
+  'carrier-sun',
+  'carrier-ring',
+  'ring-sun',
+  'ring-carrier',
+] as const;
+export type ArrangementKey = (typeof ARRANGEMENT_KEYS)[number];
+
+/** @param roles of two different parts */
+export const arrangementKey = (roles: Pick<Roles, 'drives' | 'driven'>): ArrangementKey =>
+  `${roles.drives}-${roles.driven}` as ArrangementKey;
 
 export const EFFECTS: readonly Effect[] = [
   'reduction',

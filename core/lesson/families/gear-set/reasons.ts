@@ -18,7 +18,7 @@ export const reasons: Reasons<GearSetTypes> = {
     choice: ({ question, subject: { setup }, key }) =>
       question.ask === 'fastest'
         ? partSpeeds(setup)
-        : question.ask === 'arrangement' && key.kind === 'choice'
+        : (question.ask === 'arrangement' || question.ask === 'right-for') && key.kind === 'choice'
           ? key.right.slice(0, 1).flatMap((k) => {
               const roles = arrangementNamed(k);
               return roles ? gives(setup, roles.drives, roles.driven) : [];

@@ -33,5 +33,6 @@ export const SET_SLIPS = [
   'drives-and-driven-swapped',
   'held-part-confused',
   'held-part-turns',
+  'answer-kept',
 ] as const;
 export type SetSlip = (typeof SET_SLIPS)[number];

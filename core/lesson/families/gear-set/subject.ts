@@ -1,5 +1,5 @@
 import type { FamilySubject } from '../../family';
-import { missingStep } from './missingStep';
+import { SMALLER_SET_QUESTIONS } from './smaller';
 import { setupForStudent } from './variant';
 import type { GearSetTypes } from './types';
 
@@ -8,7 +8,7 @@ export const GEAR_SET_SUBJECT: FamilySubject<GearSetTypes> = {
     kind: 'gear-set',
     setup: seed ? setupForStudent(question, seed) : question.setup,
   }),
-  step: missingStep,
+  smaller: SMALLER_SET_QUESTIONS,
   // The question carries its set: nothing is ever missing.
   missing: () => 'no-output',
 };

@@ -1,11 +1,13 @@
 import { Checkbox, Collapse, Segmented, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
+  ARRANGEMENT_KEYS,
   CHOICE_ASKS,
   GOALS,
   hasDirection,
   NUMBER_ASKS,
   setKey,
+  type ArrangementKey,
   type ChoiceQuestion,
   type NumberQuestion,
   type SetQuestion,
@@ -15,7 +17,7 @@ import { TypedNumber } from '../../../shared/TypedNumber';
 import { SetupEditor } from '../../builder/BenchEditor';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import type { EditorProps } from '../familyEditor';
-import { keyText, promptOf, quantityOf } from './words';
+import { choiceText, keyText, promptOf, quantityOf } from './words';
 
 export function GearSetEditor({ question, onQuestion }: EditorProps<'gear-set'>) {
   const { t } = useTranslation();
@@ -127,6 +129,11 @@ function NumberFields({ question, onQuestion }: NumberProps) {
   );
 }
 
+function answeredAs(question: ChoiceQuestion, key: ArrangementKey | 'any'): ChoiceQuestion {
+  const { answered: _left, ...rest } = question;
+  return key === 'any' ? rest : { ...rest, answered: key };
+}
+
 interface ChoiceProps {
   question: ChoiceQuestion;
   onQuestion: (question: SetQuestion) => void;
@@ -155,6 +162,24 @@ function ChoiceFields({ question, onQuestion }: ChoiceProps) {
             aria-label={t('question.goal')}
             onChange={(goal) => onQuestion({ ...question, goal })}
             options={GOALS.map((goal) => ({ value: goal, label: t(`goals.${goal}`) }))}
+          />
+        </label>
+      )}
+      {question.ask === 'right-for' && (
+        <label className="field">
+          <span className="label">{t('question.answered')}</span>
+          <Select<ArrangementKey | 'any'>
+            value={question.answered ?? 'any'}
+            style={{ width: 290 }}
+            aria-label={t('question.answered')}
+            onChange={(key) => onQuestion(answeredAs(question, key))}
+            options={[
+              { value: 'any', label: t('question.answeredAny') },
+              ...ARRANGEMENT_KEYS.map((key) => ({
+                value: key,
+                label: choiceText(t, question, key),
+              })),
+            ]}
           />
         </label>
       )}

@@ -9,6 +9,8 @@ import {
 import { toNumber, toText } from '../../../../core/numerics';
 import {
   setKey,
+  wrongAnswer,
+  type ChoiceQuestion,
   HELD_ARRANGEMENTS,
   arrangementKey,
   type ClaimOf,
@@ -84,7 +86,11 @@ export function promptOf(
         defaultValue: t(`prompts.number.${question.ask}`, values),
       });
     case 'choice':
-      return t(`prompts.choice.${question.ask}`, { ...values, goal: t(`goals.${question.goal}`) });
+      return t(`prompts.choice.${question.ask}`, {
+        ...values,
+        goal: t(`goals.${question.goal}`),
+        ratio: wrongText(question, setup),
+      });
     case 'roles': {
       const key = setKey(question, setup);
       const target = key.ok && key.key.kind === 'roles' ? toNumber(key.key.target) : NaN;
@@ -94,6 +100,11 @@ export function promptOf(
     }
   }
 }
+
+const wrongText = (question: ChoiceQuestion, setup: GearSetSetup): string => {
+  const wrong = wrongAnswer(question, setup);
+  return wrong ? formatRatio(toNumber(wrong)) : '?';
+};
 
 /** A choice's value in words. */
 export function choiceText(t: TFunction, question: SetQuestion, choice: string): string {
@@ -105,7 +116,8 @@ export function choiceText(t: TFunction, question: SetQuestion, choice: string):
       return t(`directions.${choice}`);
     case 'fastest':
       return choice === 'all-same' ? t('question.allSame') : t(`parts.${choice}`);
-    case 'arrangement': {
+    case 'arrangement':
+    case 'right-for': {
       const roles = HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === choice);
       return roles ? t('question.arrangement', partWords(t, namesOf(roles))) : choice;
     }
