@@ -5,7 +5,7 @@ import {
   classBook,
   graderOf,
   questionsOf,
-  subjectFor,
+  posedFor,
   type Answer,
   type Attempt,
   type Lesson,
@@ -93,7 +93,8 @@ function ofAnswers(t: TFunction, lesson: Lesson, answers: Readonly<Record<string
   return questionsOf(lesson).map(({ id, question }) => {
     const seed = { student: '', lessonId: lesson.id, questionId: id, round: 0 };
     const answer = answers[id] ?? null;
-    return line(t, id, question, subjectFor(lesson, question, seed), answer);
+    const posed = posedFor(lesson, question, seed);
+    return line(t, id, posed.question, posed.subject, answer);
   });
 }
 
@@ -102,9 +103,9 @@ function ofAttempt(t: TFunction, lesson: Lesson, attempt: Attempt) {
   return questionsOf(lesson).map(({ id, question }, k) => {
     const cell = cells[k];
     const seed = { student: attempt.student, lessonId: lesson.id, questionId: id, round: 0 };
-    const subject = cell ? cell.subject : subjectFor(lesson, question, seed);
+    const posed = cell ?? posedFor(lesson, question, seed);
     const counted = cell && cell.setAside === null ? cell.answer.answer : null;
-    return line(t, id, cell?.question ?? question, subject, counted, attempt.id);
+    return line(t, id, posed.question, posed.subject, counted, attempt.id);
   });
 }
 

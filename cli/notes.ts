@@ -105,7 +105,7 @@ function noteRig(
 
 /** Why a question can't be asked; what a converter question lacks is noted with its rig. */
 function faultOf(lesson: Lesson, question: Question): string | null {
-  const subject = subjectFor(lesson, question, null);
+  const subject = subjectFor(lesson, question);
   if (!subject) {
     if (isOf('converter', question)) return null;
     return isOf('unit', question) ? `unit-missing (${question.unit})` : missingFault(question);

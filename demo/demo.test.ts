@@ -11,7 +11,7 @@ import {
   isOf,
   QUESTION_KINDS,
   questionsOf,
-  subjectFor,
+  posedFor,
 } from '../core/lesson';
 import { toNumber } from '../core/numerics';
 
@@ -49,7 +49,8 @@ test('every question of the demo world has an answer, on a set that can be built
       const seed = { student: 'Any', lessonId: lesson.id, questionId: id, round: 0 };
       // Where somebody's answer was graded there is a key.
       const graded = book.rows.some((r) => r.cells[k]?.setAside === null);
-      const found = graded || graderOf(question, subjectFor(lesson, question, seed)).ok;
+      const posed = posedFor(lesson, question, seed);
+      const found = graded || graderOf(posed.question, posed.subject).ok;
       expect([lesson.id, id, found]).toEqual([lesson.id, id, true]);
       if (isOf('gear-set', question))
         expect([lesson.id, id, checkTeeth(question.setup.set)]).toEqual([lesson.id, id, []]);

@@ -278,11 +278,12 @@ test('an instructor’s own questions: their key and reason, said to be theirs',
 test('a question that also asks why waits for it, and shows it beside the reasons', async () => {
   const b = instructor;
   await b.visit(run.at('/teach/lessons/hold-one-drive-one'));
-  await b.press('button', /^5 Faster out than in/);
+  await b.press('button', /^\d Faster out than in/);
+  await b.see(/The model answers:\s*Carrier in/);
   expect(await (await b.role('checkbox', /also ask why/)).isSelected()).toBe(true);
   await b.visit(run.at('/teach/lessons/hold-one-drive-one/preview'));
   await b.press('button', 'Begin');
-  await b.press('button', /^5 Faster out than in/);
+  await b.press('button', /^\d Faster out than in/);
   await b.press('radio', 'Ring in, carrier out, sun held');
   await b.press('radio', 'certain');
   expect(await (await b.role('button', 'Commit prediction')).isEnabled()).toBe(false);

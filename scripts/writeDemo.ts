@@ -6,7 +6,7 @@ import {
   assess,
   setKey,
   questionsOf,
-  subjectFor,
+  posedFor,
   type Answer,
   type Attempt,
   type AttemptAnswer,
@@ -35,12 +35,12 @@ function answersOf(
   if (!asked) throw new Error(`${lesson.id}: expected question ${given.question}`);
   return Array.from({ length: 1 + (given.practice ?? 0) }, (_, round) => {
     const seed = { student, lessonId: lesson.id, questionId: asked.id, round };
-    const subject = subjectFor(lesson, asked.question, seed);
+    const { question, subject } = posedFor(lesson, asked.question, seed);
     let answer: Answer = given.answer;
     const open = answer.kind === 'number' && Number.isNaN(answer.value);
     if ((round > 0 || open) && answer.kind === 'number' && subject?.kind === 'gear-set')
-      answer = rightNumber(asked.question, subject.setup, answer);
-    const result = assess(asked.question, subject, answer);
+      answer = rightNumber(question, subject.setup, answer);
+    const result = assess(question, subject, answer);
     if (!result.ok) throw new Error(`${lesson.id} ${asked.id}: ${result.fault}`);
     const { score, why } = result.grade;
     const [slip, other] = why.named;

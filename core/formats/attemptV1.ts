@@ -70,6 +70,7 @@ export const attemptV1 = z.strictObject({
         question: id,
         round: z.number().int().min(0).max(10_000),
         setup: z.exactOptional(gearSetSetup),
+        drawn: z.exactOptional(hex(4)),
         answer,
         confidence: z.enum(CONFIDENCES),
         words: z.exactOptional(z.string().max(MOST_WORDS)),

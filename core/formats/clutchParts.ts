@@ -12,8 +12,9 @@ const grade = z.number().min(-1).max(1);
 const wear = z.number().min(0).max(0.1);
 const joules = z.number().positive().max(1e8);
 const bearing = z.enum(BEARINGS);
-const clutchBase = { prompt: markdown, clutch: reference };
-const packBase = { prompt: markdown, pack: reference };
+const vary = z.exactOptional(z.boolean());
+const clutchBase = { prompt: markdown, clutch: reference, vary };
+const packBase = { prompt: markdown, pack: reference, vary };
 const driven = { engine: reference, vehicle: reference, unit: reference };
 
 const duty = z.strictObject({

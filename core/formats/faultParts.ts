@@ -7,7 +7,8 @@ import { id, markdown, reference } from './parts';
 /** Questions, blocks and answers about faults: parts of lesson and attempt, version 1. */
 const checkId = z.string().min(1).max(200);
 const MOST_CHECKS = 200;
-const unitBase = { prompt: markdown, unit: reference };
+const vary = z.exactOptional(z.boolean());
+const unitBase = { prompt: markdown, unit: reference, vary };
 const caseBase = { prompt: markdown, case: reference };
 
 export const faultQuestions = [

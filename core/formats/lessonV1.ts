@@ -29,10 +29,11 @@ import { vehicleV1 } from './vehicleV1';
 /** Schema of `fair-sprocket/lesson`, version 1. The type is `lesson/lesson.ts`. */
 const questionBase = { prompt: markdown, setup: gearSetSetup, vary: z.boolean() };
 
-const unitBase = { prompt: markdown, unit: reference };
+const vary = z.exactOptional(z.boolean());
+const unitBase = { prompt: markdown, unit: reference, vary };
 const load = z.enum(['drive', 'coast']);
 const elements = z.array(id).max(MOST_ELEMENTS);
-const converterBase = { prompt: markdown, converter: reference, engine: reference };
+const converterBase = { prompt: markdown, converter: reference, engine: reference, vary };
 const share = z.number().min(0).max(1);
 
 const stallChange = z.discriminatedUnion('kind', [

@@ -45,6 +45,8 @@ export interface AttemptAnswer {
   round: number;
   /** The gear set it was asked about; left out for a question about a unit that the lesson carries. */
   setup?: GearSetSetup;
+  /** Which numbers were drawn for this student, where a question varies that is about no gear set (`posed.ts`). */
+  drawn?: string;
   answer: Answer;
   confidence: Confidence;
   /** Why, in the student's own words, where the lesson asks for them; never graded. */

@@ -1,7 +1,7 @@
 import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
 import { graderOf, type Assessment } from './assess';
-import { subjectFor } from './families/subjects';
+import { posedFor, type PosedQuestion } from './posed';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence, Question } from './question';
@@ -30,9 +30,9 @@ export interface ClassRow {
 
 /**
  * Why an answer is not counted. misfit: the question can't have been answered so · other-setup: it is about another gear
- * set than this student was given · ungraded: the question can't be asked as the lesson stands
+ * set than this student was given · other-question: it was asked with numbers that are not drawn for this student · ungraded: the question can't be asked as the lesson stands
  */
-export type SetAside = 'misfit' | 'other-setup' | 'ungraded';
+export type SetAside = 'misfit' | 'other-setup' | 'other-question' | 'ungraded';
 
 export interface ClassCell {
   readonly answer: AttemptAnswer;
@@ -139,41 +139,27 @@ const countingOf = (records: readonly Attempt[], chosen: readonly string[]): Att
     a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : 0,
   )[0];
 
-interface Asked {
-  readonly subject: Subject | null;
+interface Asked extends PosedQuestion {
   readonly grader: ReturnType<typeof graderOf>;
 }
 
-/** A question, and what it is about for a student. */
-interface Answered {
-  readonly question: Question;
-  readonly asked: (student: string) => Asked;
-}
+/** A question of a lesson, and how a student got it. */
+type Answered = (student: string) => Asked;
 
 const answeredOf = (kept: Kept, lesson: Lesson): Map<string, Answered> =>
-  new Map(
-    questionsOf(lesson).map(({ id, question }) => [
-      id,
-      { question, asked: gradersOf(kept, lesson, id, question) },
-    ]),
-  );
+  new Map(questionsOf(lesson).map((q) => [q.id, gradersOf(kept, lesson, q)]));
 
-/**
- * The key of a question is computed once for the class, and only when somebody answered it; that of a gear set once for
- * each set that was given out.
- */
-function gradersOf(
-  kept: Kept,
-  lesson: Lesson,
-  id: string,
-  question: Question,
-): (student: string) => Asked {
+/** The key of a question is computed once for the class, and only when somebody answered it; once for each that varies. */
+function gradersOf(kept: Kept, lesson: Lesson, { id, question }: AskedQuestion): Answered {
   const known = new Map<string, Asked>();
   return (student) => {
     const seed = { student, lessonId: lesson.id, questionId: id, round: 0 };
-    const subject = subjectFor(lesson, question, seed);
-    const about = subject?.kind === 'gear-set' ? JSON.stringify(subject) : '';
-    const asked = known.get(about) ?? { subject, grader: keptGrader(kept, question, subject) };
+    const posed = posedFor(lesson, question, seed);
+    const about = posed.question === question ? '' : JSON.stringify(posed.question);
+    const asked = known.get(about) ?? {
+      ...posed,
+      grader: keptGrader(kept, posed.question, posed.subject),
+    };
     known.set(about, asked);
     return asked;
   };
@@ -206,8 +192,7 @@ function cellOf(attempt: Attempt, id: string, about: Answered | undefined): Clas
   const tries = attempt.answers.filter((a) => a.question === id);
   const answer = tries.find((a) => a.round === 0);
   if (!answer || !about) return null;
-  const { question } = about;
-  const { subject, grader } = about.asked(attempt.student);
+  const { question, subject, drawn, grader } = about(attempt.student);
   const cell = { answer, question, subject, practice: tries.length - 1 };
   const aside = (setAside: SetAside): ClassCell => ({
     ...cell,
@@ -219,6 +204,7 @@ function cellOf(attempt: Attempt, id: string, about: Answered | undefined): Clas
   if (answer.answer.kind !== question.kind) return aside('misfit');
   if (!grader.ok) return aside('ungraded');
   if (subject?.kind === 'gear-set' && !sameSetup(answer, subject)) return aside('other-setup');
+  if (answer.drawn !== undefined && answer.drawn !== drawn) return aside('other-question');
   if (!grader.fits(answer.answer)) return aside('misfit');
   const { score, why } = grader.grade(answer.answer);
   const differs = Math.abs(score - answer.score) > 1e-6;

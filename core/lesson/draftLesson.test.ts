@@ -43,7 +43,7 @@ test.each(DRAFT_SUBJECTS)('%s: an ordinary lesson whose every question can be as
   expect(lesson.steps[0]!.blocks).toHaveLength(2);
   const met = new Map<string, number>();
   for (const { question } of questions) {
-    const about = subjectFor(lesson, question, null);
+    const about = subjectFor(lesson, question);
     const tells = about && tellsOf(question, about);
     expect(tells).not.toBeNull();
     for (const slip of tells!.told) met.set(slip, (met.get(slip) ?? 0) + 1);
@@ -58,7 +58,7 @@ test('ratios in an hour: each formula that is got wrong is met at least twice', 
   const lesson = drafted('ratios', 60)!;
   const met = new Map<string, number>();
   for (const { question } of questionsOf(lesson)) {
-    const about = subjectFor(lesson, question, null)!;
+    const about = subjectFor(lesson, question)!;
     for (const slip of tellsOf(question, about)!.told) met.set(slip, (met.get(slip) ?? 0) + 1);
   }
   for (const slip of [

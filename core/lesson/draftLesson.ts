@@ -160,7 +160,7 @@ function choose(candidates: readonly Question[], lesson: Lesson, minutes: number
 
 /** The ways of thinking that a question meets; none where it can't be asked. */
 function slipsIn(question: Question, lesson: Lesson): Misconception[] {
-  const subject = subjectFor(lesson, question, null);
+  const subject = subjectFor(lesson, question);
   const result = subject && keyFor(question, subject);
   if (!subject || !result?.ok) return [];
   const { reasons } = familyNamed(familyOf(question));

@@ -1,7 +1,7 @@
 import type { GearSetSetup } from '../geartrain';
+import type { Random } from '../numerics';
 import type { ClaimBase, Thought } from './learners';
 import type { Lesson } from './lesson';
-import type { VariantSeed } from './seed';
 
 /**
  * One family of questions: all in which it differs from the others. Everything that is the same for all (the key once
@@ -14,7 +14,18 @@ export interface Family<T extends FamilyTypes> {
   /** Whether the question can have been answered so at all: nothing named that it does not offer. */
   readonly fits: { readonly [K in T['question']['kind']]: Fits<T, K> };
   readonly reasons: Reasons<T>;
+  /** The question with other numbers, models or rows, as one student gets it; `null` for a kind that has nothing to vary. */
+  readonly vary: { readonly [K in T['question']['kind']]: Vary<T, K> | null };
+  /** Left out where a family has none. */
+  readonly smaller?: SmallerQuestions<T>;
 }
+
+/** A draw. What it draws need not be askable: `posedIn` draws again until it is. */
+export type Vary<T extends FamilyTypes, K> = (
+  question: Of<T['question'], K>,
+  subject: T['subject'],
+  random: Random,
+) => T['question'];
 
 /** What can be said of an answer to a question of one family. */
 export interface Reasons<T extends FamilyTypes> {
@@ -55,13 +66,8 @@ export interface SmallerQuestions<T extends FamilyTypes> {
 
 /** What questions of one family are about; apart from the rest, since it takes next to nothing to load. */
 export interface FamilySubject<T extends FamilyTypes> {
-  /**
-   * What the question is about; `null` when the lesson does not carry it.
-   * @param seed of the student who is asked; `null`: as the question itself stands
-   */
-  subject(lesson: Lesson, question: T['question'], seed: VariantSeed | null): T['subject'] | null;
-  /** Left out where a family has none. */
-  readonly smaller?: SmallerQuestions<T>;
+  /** What the question is about; `null` when the lesson does not carry it. */
+  subject(lesson: Lesson, question: T['question']): T['subject'] | null;
   /** What is said to be missing when there is no subject. */
   missing(question: T['question']): T['fault'];
 }

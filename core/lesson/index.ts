@@ -93,6 +93,7 @@ export {
 export { rowsAlike, unitKey } from './families/unit/key';
 export { assess, graderIn, graderOf, keyFor, type Assessment } from './assess';
 export {
+  familyNamed,
   type AnyClaim,
   type AnyFault,
   type ClaimOf,
@@ -106,7 +107,8 @@ export {
   type SubjectOf,
   type TypesOf,
 } from './families/families';
-export { missingFault, stepFor, subjectFor } from './families/subjects';
+export { missingFault, subjectFor } from './families/subjects';
+export { posedFor, posedIn, varies, type PosedQuestion } from './posed';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';
@@ -143,7 +145,6 @@ export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
 export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';
 export { FORMS } from './families/gear-set/claims';
-export { setupForStudent } from './families/gear-set/variant';
 export type { VariantSeed } from './seed';
 export {
   attemptScore,

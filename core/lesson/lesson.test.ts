@@ -12,12 +12,13 @@ import {
   newLesson,
   newSetQuestion,
   newStep,
-  setupForStudent,
+  posedFor,
   type SetAnswer,
   type Attempt,
   type ChoiceQuestion,
   type NumberQuestion,
   type SetQuestion,
+  type VariantSeed,
 } from './index';
 
 const setup = (
@@ -182,6 +183,9 @@ test('roles: right from the ratio alone, parts scored one by one', () => {
   });
   expect(mark(question, answer('sun', 'ring', 'carrier')).why).toBe('held-part-confused');
 });
+
+const setupForStudent = (question: SetQuestion, seed: VariantSeed) =>
+  (posedFor(newLesson('l', 'L', newStep('s', 'S')), question, seed).question as SetQuestion).setup;
 
 test('variants: buildable, each student their own, the same seed the same numbers', () => {
   const question = ask({ vary: true });

@@ -7,7 +7,7 @@ import {
   continuationOf,
   mergedAttempt,
   questionsOf,
-  setupForStudent,
+  posedFor,
   isOf,
   type Answer,
   type AttemptAnswer,
@@ -43,12 +43,14 @@ test('a gear set that a record brings along is not believed', () => {
   const { lesson, asked } = asking('number');
   const { question } = asked;
   if (!isOf('gear-set', question) || question.kind !== 'number') throw new Error(question.kind);
-  const given = setupForStudent(question, {
+  const { subject } = posedFor(lesson, question, {
     student: 'Wend Halyard',
     lessonId: lesson.id,
     questionId: asked.id,
     round: 0,
   });
+  if (subject?.kind !== 'gear-set') throw new Error(String(subject?.kind));
+  const given = subject.setup;
   const teeth = { sun: 30, pinion: 30, ring: 90 };
   const claimed = { ...given, set: { kind: 'single-pinion' as const, teeth, pinions: 3 } };
   const answer: Answer = {

@@ -1,4 +1,5 @@
 import type { GearSetSetup } from '../geartrain';
+import { randomFromSeed } from '../numerics';
 import { graderIn, keyFor } from './assess';
 import {
   FAMILIES,
@@ -9,7 +10,7 @@ import {
   type Subject,
 } from './families/families';
 import type { NumberQuestion } from './families/gear-set/kinds';
-import { setupForStudent } from './families/gear-set/variant';
+import { otherTeeth } from './families/gear-set/vary';
 import type { Family } from './family';
 import type { Thought } from './learners';
 import type { Misconception } from './misconceptions';
@@ -143,8 +144,8 @@ export function separatingSetup(
 ): Separating | null {
   let best: { setup: GearSetSetup; apart: number; worth: number } | null = null;
   for (let k = 0; k < TRIED; k++) {
-    const seed = { student: '', lessonId: 'separating', questionId: '', round: k + 1 };
-    const setup = setupForStudent({ ...question, vary: true }, seed);
+    const random = randomFromSeed(`separating ${k}`);
+    const { setup } = otherTeeth(question, { kind: 'gear-set', setup: question.setup }, random);
     const judged = judgeSetup({ ...question, setup }, slip);
     if (judged && (!best || judged.worth > best.worth)) best = { setup, ...judged };
   }

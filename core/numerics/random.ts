@@ -21,6 +21,10 @@ function hash32(text: string, basis: number): number {
   return h >>> 0;
 }
 
+/** Eight hexadecimal digits that tell one text from another; no proof of anything. */
+export const fingerprint = (text: string): string =>
+  hash32(text, 0x811c9dc5).toString(16).padStart(8, '0');
+
 export function randomFromSeed(seed: string): Random {
   let a = hash32(seed, 0x811c9dc5);
   let b = hash32(seed, 0x9e3779b9);

@@ -3,7 +3,19 @@ import { setup } from '../tests/oneSetup';
 import { newSetQuestion } from './gear-set/defaults';
 import { setKey } from './gear-set/key';
 import type { ArrangementKey, ChoiceQuestion, NumberQuestion } from './gear-set/kinds';
-import { stepFor } from './subjects';
+import { posedIn } from '../posed';
+import type { Question } from '../question';
+import { familyOf } from '../question';
+import { familyNamed } from './families';
+import type { Round } from '../family';
+import type { Answer } from '../question';
+import type { Lesson } from '../lesson';
+
+/** The step that is asked in the question's place, as it stands. */
+function stepFor(lesson: Lesson, question: Question, before: readonly Round<Answer>[]) {
+  const posed = posedIn(familyNamed(familyOf(question)), lesson, question, null, before);
+  return posed.step ? posed.question : null;
+}
 
 const lesson = newLesson('l', 'L', newStep('s', 'S'));
 const asking = (ask: NumberQuestion['ask']): NumberQuestion => ({

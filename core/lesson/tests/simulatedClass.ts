@@ -16,7 +16,7 @@ import { newClutchQuestion } from '../families/clutch/defaults';
 import { newFaultQuestion } from '../families/fault/defaults';
 import { newOwnQuestion } from '../families/own/defaults';
 import type { OwnQuestion } from '../families/own/kinds';
-import { setupForStudent } from '../families/gear-set/variant';
+import { otherTeeth } from '../families/gear-set/vary';
 import {
   familyOf,
   QUESTION_KINDS,
@@ -58,10 +58,9 @@ function drawnSetup(random: Random) {
   );
   const reaction = pick(random, ['held', 'held', 'held', 'held', 'locked', 'free'] as const);
   const roles: Roles = { drives, driven, reaction };
-  const question = { ...newSetQuestion('roles', { ...base, set, roles }), vary: true };
-  const seed = { student: `S${random.whole(0, 1e6)}`, lessonId: 'l', questionId: 'q', round: 1 };
+  const question = newSetQuestion('roles', { ...base, set, roles });
   return {
-    ...setupForStudent(question, seed),
+    ...otherTeeth(question, { kind: 'gear-set', setup: question.setup }, random).setup,
     inputSpeedRpm: random.whole(4, 40) * 50,
     inputTorqueNm: random.whole(5, 60) * 10,
   };

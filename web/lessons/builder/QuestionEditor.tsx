@@ -1,10 +1,13 @@
-import { Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Model } from '../../../core/formats';
 import {
   FAMILY_NAMES,
   familyOf,
+  familyNamed,
   isCaseQuestion,
+  isOf,
+  varies,
   type Question,
   type QuestionKind,
 } from '../../../core/lesson';
@@ -46,6 +49,14 @@ export function QuestionEditor({ question, onQuestion }: Props) {
         })).filter(({ options }) => options.length > 0)}
       />
       <Editor question={question} onQuestion={onQuestion} />
+      {varies(familyNamed(familyOf(question)), question) && (
+        <Checkbox
+          checked={'vary' in question && question.vary === true}
+          onChange={(e) => onQuestion({ ...question, vary: e.target.checked } as Question)}
+        >
+          {t(isOf('gear-set', question) ? 'question.vary' : 'question.varyOther')}
+        </Checkbox>
+      )}
       {/* A whole case takes a worker to weigh. */}
       {lesson && !isCaseQuestion(question) && (
         <WhatItTells lesson={lesson} question={question} onQuestion={onQuestion} />

@@ -33,7 +33,7 @@ export function WhatItTells({ lesson, question, onQuestion }: Props) {
 function Told({ lesson, question, onQuestion }: Props) {
   const { t } = useTranslation();
   const tells = useMemo(() => {
-    const subject = subjectFor(lesson, question, null);
+    const subject = subjectFor(lesson, question);
     return subject && tellsOf(question, subject);
   }, [lesson, question]);
   if (!tells) return <p className="quiet">{t('tells.none')}</p>;

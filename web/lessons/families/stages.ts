@@ -1,10 +1,10 @@
 import type { ComponentType } from 'react';
 import type { FamilyName } from '../../../core/lesson';
 import { lazyPart } from '../../shared/lazyPart';
-import type { StageProps } from '../player/StageFrame';
+import type { AskedProps } from '../player/Posed';
 
 /** How each family is asked; each loads when it is first met. */
-const STAGES: { readonly [F in FamilyName]: ComponentType<StageProps<F>> } = {
+export const STAGES: { readonly [F in FamilyName]: ComponentType<AskedProps> } = {
   'gear-set': lazyPart(async () => (await import('./gear-set/Stage')).GearSetStage),
   unit: lazyPart(async () => (await import('./unit/Stage')).UnitStage),
   converter: lazyPart(async () => (await import('./converter/Stage')).ConverterStage),
@@ -12,8 +12,3 @@ const STAGES: { readonly [F in FamilyName]: ComponentType<StageProps<F>> } = {
   own: lazyPart(async () => (await import('./own/Stage')).OwnStage),
   fault: lazyPart(async () => (await import('./fault/Stage')).FaultStage),
 };
-
-/** Stages whose types are not known here: question and subject must be of the same family. */
-export const ANY_STAGE = STAGES as unknown as Readonly<
-  Record<FamilyName, ComponentType<StageProps<FamilyName>>>
->;

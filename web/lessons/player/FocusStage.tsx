@@ -1,23 +1,10 @@
-import { useMemo, type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
-import {
-  clutchRigOf,
-  missingFault,
-  rigOf,
-  stepFor,
-  subjectFor,
-  unitOf,
-  type AnyFault,
-  type Lesson,
-  type QuestionBlock,
-} from '../../../core/lesson';
+import { clutchRigOf, familyOf, rigOf, unitOf, type Lesson } from '../../../core/lesson';
 import { useAppSelector } from '../../state/hooks';
-import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { KeptScope } from '../../shared/kept';
 import { lazyPart } from '../../shared/lazyPart';
-import { NextButton, type Next } from './NextButton';
+import { ModelMissing, type FocusFrame } from './ModelMissing';
 import { selectPlayer } from './playerSlice';
-import { ANY_STAGE } from '../families/stages';
+import { STAGES } from '../families/stages';
 import type { Focus } from './usePlayerStep';
 
 const UnitBenchStage = lazyPart(async () => (await import('./UnitBenchStage')).UnitBenchStage);
@@ -31,13 +18,7 @@ const ConverterBenchStage = lazyPart(
 const FaultTableStage = lazyPart(async () => (await import('./FaultTableStage')).FaultTableStage);
 const BenchStage = lazyPart(async () => (await import('./BenchStage')).BenchStage);
 
-interface Frame {
-  heading: ReactNode;
-  blocks: ReactNode;
-  next: Next;
-}
-
-interface FocusProps extends Frame {
+interface FocusProps extends FocusFrame {
   lesson: Lesson;
   focus: Focus;
   round: number;
@@ -56,8 +37,11 @@ export function FocusStage(props: FocusProps) {
 /** A question, or a bench to operate; each loads when it is first met. */
 function Stage({ lesson, focus, round, ...frame }: FocusProps) {
   switch (focus.kind) {
-    case 'question':
-      return <AskedQuestion lesson={lesson} block={focus} round={round} {...frame} />;
+    case 'question': {
+      const Stage = STAGES[familyOf(focus.question)];
+      const key = `${focus.id} ${round}`;
+      return <Stage key={key} lesson={lesson} block={focus} round={round} {...frame} />;
+    }
     case 'bench':
       return <BenchStage key={focus.id} block={focus} {...frame} />;
     case 'unit-bench': {
@@ -86,62 +70,4 @@ function Stage({ lesson, focus, round, ...frame }: FocusProps) {
       return <PackBenchStage key={focus.id} block={focus} pack={pack} {...frame} />;
     }
   }
-}
-
-interface AskedProps extends Frame {
-  lesson: Lesson;
-  block: QuestionBlock;
-  round: number;
-}
-
-/** A question with what it is about for this student: a gear set of their own, or models of the lesson. */
-function AskedQuestion({ lesson, block: whole, round, ...frame }: AskedProps) {
-  const { t } = useTranslation();
-  const { attempt } = useAppSelector(selectPlayer);
-  const student = attempt?.student ?? '';
-  const { id } = whole;
-  const step = useMemo(() => {
-    const before = (attempt?.answers ?? []).filter((a) => a.question === id && a.round < round);
-    return stepFor(lesson, whole.question, before);
-  }, [lesson, attempt?.answers, whole.question, id, round]);
-  const block = useMemo(() => (step ? { ...whole, question: step } : whole), [whole, step]);
-  const { question } = block;
-  // One subject for the whole stage: keys are computed from it once.
-  const subject = useMemo(
-    () => subjectFor(lesson, question, { student, lessonId: lesson.id, questionId: id, round }),
-    [lesson, question, student, id, round],
-  );
-  if (!subject) return <ModelMissing fault={missingFault(question)} {...frame} />;
-  const Stage = ANY_STAGE[subject.kind];
-  const heading = step ? (
-    <>
-      {frame.heading}
-      <p className="quiet">{t('player.stepFirst')}</p>
-    </>
-  ) : (
-    frame.heading
-  );
-  return (
-    <Stage
-      key={`${id} ${round}`}
-      block={block}
-      subject={subject}
-      round={round}
-      {...frame}
-      heading={heading}
-    />
-  );
-}
-
-/** The lesson came without the model that this step is about. */
-function ModelMissing({ fault, heading, blocks, next }: Frame & { fault: AnyFault }) {
-  const { t } = useTranslation();
-  return (
-    <section className="player-reading" aria-label={t('player.step')}>
-      {heading}
-      {blocks}
-      <QuestionFaultAlert fault={fault} />
-      <NextButton {...next} />
-    </section>
-  );
 }

@@ -56,19 +56,15 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
         <tbody>
           {questions.map(({ id, question }, k) => {
             const cell = row?.cells[k];
-            const subject = subjectFor(lesson, question, {
-              student: attempt.student,
-              lessonId: lesson.id,
-              questionId: id,
-              round: 0,
-            });
+            // As this student got it; what was not answered, as it stands.
+            const posed = cell ?? { question, subject: subjectFor(lesson, question) };
             const worded =
               cell &&
               cell.setAside !== 'misfit' &&
-              answerFor(t, numbers, question, subject, cell.answer.answer);
+              answerFor(t, numbers, posed.question, posed.subject, cell.answer.answer);
             return (
               <tr key={id}>
-                <td>{promptFor(t, numbers, question, subject)}</td>
+                <td>{promptFor(t, numbers, posed.question, posed.subject)}</td>
                 <td>
                   {worded
                     ? [worded.main, worded.detail].filter(Boolean).join(', ')

@@ -1,13 +1,15 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import type {
-  AnyPart,
-  ClaimOf,
-  FamilyName,
-  GradedPart,
-  Misconception,
-  SubjectOf,
-  Why,
+import {
+  isOf,
+  type AnyPart,
+  type ClaimOf,
+  type FamilyName,
+  type GradedPart,
+  type Misconception,
+  type Question,
+  type SubjectOf,
+  type Why,
 } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
 import type { FamilyWords } from '../families/familyWords';
@@ -24,12 +26,17 @@ export interface StageProps<F extends FamilyName> {
   block: AskedBlock<F>;
   subject: SubjectOf<F>;
   round: number;
+  /** Trying again brings other numbers. */
+  varies: boolean;
   heading: ReactNode;
   blocks: ReactNode;
   next: Next;
 }
 
-interface Props<F extends FamilyName> extends Pick<StageProps<F>, 'heading' | 'blocks' | 'next'> {
+interface Props<F extends FamilyName> extends Pick<
+  StageProps<F>,
+  'heading' | 'blocks' | 'next' | 'varies'
+> {
   asked: Asked<F>;
   /** The words of the question's family. */
   words: FamilyWords<F>;
@@ -40,8 +47,6 @@ interface Props<F extends FamilyName> extends Pick<StageProps<F>, 'heading' | 'b
   prediction: ReactNode;
   /** The lines that lead to the answer. */
   worked?: ReactNode;
-  /** Trying again brings another gear set. */
-  varies?: boolean;
 }
 
 /** A question: predict, commit, see. Until the commit nothing on the screen tells the answer. */
@@ -67,8 +72,12 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
   );
 }
 
+/** A gear set comes with other teeth, everything else with other numbers. */
+const againLabel = (question: Question, varies: boolean) =>
+  !varies ? 'reveal.againSame' : isOf('gear-set', question) ? 'reveal.again' : 'reveal.againOther';
+
 /** The prediction beside the model's answer, and why they differ. */
-function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = false }: Props<F>) {
+function Reveal<F extends FamilyName>({ asked, words, next, worked, varies }: Props<F>) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { question, subject, key, committed, given, graded, again } = asked;
@@ -90,7 +99,7 @@ function Reveal<F extends FamilyName>({ asked, words, next, worked, varies = fal
       reason={reasonText(words, t, numbers, why, question, subject, graded.score === 1)}
       next={next}
       onAgain={again}
-      again={t(varies ? 'reveal.again' : 'reveal.againSame')}
+      again={t(againLabel(question, varies))}
     >
       <Unexplained.Provider value={graded.score < 1 && why.named.length === 0}>
         {worked}

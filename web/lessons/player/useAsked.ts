@@ -25,7 +25,11 @@ import { useKept } from '../../shared/kept';
 import type { Unsaved } from './UnsavedNotice';
 import { useKeepAttempt } from './useKeepAttempt';
 
-export type AskedBlock<F extends FamilyName> = QuestionBlock & { question: QuestionOf<F> };
+export type AskedBlock<F extends FamilyName> = QuestionBlock & {
+  question: QuestionOf<F>;
+  /** Which numbers were drawn for this student, where some were. */
+  drawn?: string;
+};
 
 /** One question on the stage, whatever its family: its key, what was committed, and how to commit. */
 export interface Asked<F extends FamilyName> {
@@ -100,6 +104,7 @@ export function useAsked<F extends FamilyName>(
         question: id,
         round,
         ...(subject.kind === 'gear-set' ? { setup: subject.setup } : {}),
+        ...(block.drawn === undefined ? {} : { drawn: block.drawn }),
         answer,
         confidence,
         ...(wordsAsked ? { words: words.trim() } : {}),

@@ -4,12 +4,16 @@ import { allOf, among, ids, type Family } from '../../family';
 import { judge } from './grade';
 import { reasons } from './reasons';
 import { clutchKey, SAME_PART } from './key';
+import { SMALLER_CLUTCH_QUESTIONS } from './smaller';
 import type { ClutchTypes } from './types';
+import { vary } from './vary';
 
 export const CLUTCH_FAMILY: Family<ClutchTypes> = {
   key: (question, { rig }) => clutchKey(question, rig),
   judge,
   reasons,
+  vary,
+  smaller: SMALLER_CLUTCH_QUESTIONS,
   fits: {
     'set-free-play': ({ answer: { forkRod, turnbuckle } }) =>
       [forkRod, turnbuckle].every(Number.isFinite),

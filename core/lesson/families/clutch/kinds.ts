@@ -21,6 +21,8 @@ interface ClutchQuestionBase {
   prompt: string;
   /** Id of the clutch that the lesson carries; empty while none is chosen. */
   clutch: string;
+  /** Every student gets numbers of their own; the instructor's wording then gives way to the program's. */
+  vary?: boolean;
 }
 
 interface Driven {
@@ -81,6 +83,7 @@ interface PackQuestionBase {
   prompt: string;
   /** Id of the pack that the lesson carries. */
   pack: string;
+  vary?: boolean;
 }
 
 /** Choose the selective part that brings the clearance into its window. */

@@ -248,8 +248,6 @@ test('an engine that can’t pull idle is no engine to ask about', () => {
   });
 });
 
-const SEED = { student: 'Wend', lessonId: 'l', questionId: 'q', round: 0 };
-
 test('a lesson carries what its questions name, and lets go of what none names', () => {
   const empty: Lesson = newLesson('l', 'Lesson', newStep('s', 'Step'));
   const asked = question('launch-order');
@@ -259,10 +257,11 @@ test('a lesson carries what its questions name, and lets go of what none names',
   };
   const models = [rig.converter, rig.engine, rig.vehicle!, rig.unit!];
   const carried = carrying(lesson, models);
-  expect(subjectFor(carried, asked, SEED)).toEqual({ kind: 'converter', rig });
-  expect(
-    assess(asked, subjectFor(lesson, asked, SEED), { kind: 'launch-order', order: [] }),
-  ).toEqual({ ok: false, fault: 'converter-missing' });
+  expect(subjectFor(carried, asked)).toEqual({ kind: 'converter', rig });
+  expect(assess(asked, subjectFor(lesson, asked), { kind: 'launch-order', order: [] })).toEqual({
+    ok: false,
+    fault: 'converter-missing',
+  });
   const emptied = carrying({ ...carried, steps: empty.steps }, []);
   expect(emptied).toEqual(empty);
 });

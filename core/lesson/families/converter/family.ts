@@ -3,12 +3,16 @@ import { judge } from './grade';
 import { reasons } from './reasons';
 import { converterKey } from './key';
 import { SKETCH_AT } from './kinds';
+import { SMALLER_CONVERTER_QUESTIONS } from './smaller';
 import type { ConverterTypes } from './types';
+import { vary } from './vary';
 
 export const CONVERTER_FAMILY: Family<ConverterTypes> = {
   key: (question, { rig }) => converterKey(question, rig),
   judge,
   reasons,
+  vary,
+  smaller: SMALLER_CONVERTER_QUESTIONS,
   fits: {
     operate: ({ answer: { throttle, turbineRpm } }) =>
       [throttle, turbineRpm].every(Number.isFinite),

@@ -13,6 +13,8 @@ interface ConverterQuestionBase {
   /** Ids of what the lesson carries; empty while nothing is chosen. */
   converter: string;
   engine: string;
+  /** Every student gets numbers of their own; the instructor's wording then gives way to the program's. */
+  vary?: boolean;
 }
 
 /** How the bench is run. */

@@ -2,12 +2,16 @@ import { among, ids, noneTwice, type Family } from '../../family';
 import { judge } from './grade';
 import { reasons } from './reasons';
 import { faultQuestionKey } from './key';
+import { SMALLER_FAULT_QUESTIONS } from './smaller';
 import type { FaultTypes } from './types';
+import { vary } from './vary';
 
 export const FAULT_FAMILY: Family<FaultTypes> = {
   key: (question, { subject }) => faultQuestionKey(question, subject),
   judge,
   reasons,
+  vary,
+  smaller: SMALLER_FAULT_QUESTIONS,
   fits: {
     'symptom-row': ({ question, answer }) => {
       const said = answer.cells.map((c) => c.range);

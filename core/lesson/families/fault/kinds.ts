@@ -15,6 +15,8 @@ export interface SymptomRowQuestion {
   fault: CaseFault;
   /** Ranges that are asked for. */
   ranges: string[];
+  /** Every student gets a fault of their own; the instructor's wording then gives way to the program's. */
+  vary?: boolean;
 }
 
 /** Given what each range does, name the element that has failed. */
@@ -24,6 +26,7 @@ export interface WhichElementQuestion {
   unit: string;
   /** Of an element. */
   fault: CaseFault;
+  vary?: boolean;
 }
 
 /** Given a complaint and some readings, choose the check that says most for its minutes. */

@@ -2,12 +2,16 @@ import { noneTwice, type Family } from '../../family';
 import { judge } from './grade';
 import { setKey } from './key';
 import { reasons } from './reasons';
+import { SMALLER_SET_QUESTIONS } from './smaller';
 import type { GearSetTypes } from './types';
+import { vary } from './vary';
 
 export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
   key: (question, { setup }) => setKey(question, setup),
   judge,
   reasons,
+  vary,
+  smaller: SMALLER_SET_QUESTIONS,
   fits: {
     number: ({ question, answer: { value, direction } }) =>
       Number.isFinite(value) && (direction !== undefined) === question.direction,

@@ -8,6 +8,8 @@ export const OWN_FAMILY: Family<OwnTypes> = {
   key: (question) => ownKey(question),
   judge,
   reasons,
+  // What the instructor asks about is the part in the hand.
+  vary: { 'own-choice': null, 'own-number': null, 'own-order': null },
   fits: {
     'own-choice': ({ question, answer }) =>
       Number.isInteger(answer.choice) &&

@@ -3,12 +3,16 @@ import { judge } from './grade';
 import { reasons } from './reasons';
 import { unitKey } from './key';
 import { cellKey } from './kinds';
+import { SMALLER_UNIT_QUESTIONS } from './smaller';
 import type { UnitTypes } from './types';
+import { vary } from './vary';
 
 export const UNIT_FAMILY: Family<UnitTypes> = {
   key: (question, { unit }) => unitKey(question, unit),
   judge,
   reasons,
+  vary,
+  smaller: SMALLER_UNIT_QUESTIONS,
   fits: {
     'fill-chart': ({ subject: { unit }, answer }) =>
       among(

@@ -10,6 +10,8 @@ interface UnitQuestionBase {
   prompt: string;
   /** Id of a unit that the lesson carries. */
   unit: string;
+  /** Every student gets rows of their own; the instructor's wording then gives way to the program's. */
+  vary?: boolean;
 }
 
 /** Fill in the elements of some rows; cells named here are given. */

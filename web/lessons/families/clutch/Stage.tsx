@@ -1,5 +1,6 @@
 import { CLUTCH_FAMILY } from '../../../../core/lesson';
 import { useKept } from '../../../shared/kept';
+import { Posed, type AskedProps } from '../../player/Posed';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import { clutchDraft, type ClutchDraft } from './draft';
@@ -9,7 +10,7 @@ import { ClutchWorked } from './Worked';
 import { CLUTCH_WORDS } from './words';
 
 /** A question about a clutch or a pack. */
-export function ClutchStage({ block, subject, round, ...frame }: StageProps<'clutch'>) {
+function Stage({ block, subject, round, ...frame }: StageProps<'clutch'>) {
   const { rig } = subject;
   const asked = useAsked<'clutch'>(CLUTCH_FAMILY, block, subject, round);
   const { question, key, given, commit } = asked;
@@ -48,4 +49,9 @@ export function ClutchStage({ block, subject, round, ...frame }: StageProps<'clu
       }
     />
   );
+}
+
+/** The same, as this student gets it. */
+export function ClutchStage(props: AskedProps) {
+  return <Posed<'clutch'> {...props} family={CLUTCH_FAMILY} Stage={Stage} />;
 }

@@ -7,6 +7,7 @@ import {
 import { Readout } from '../../../converter/Readout';
 import { useConverterModel } from '../../../converter/useConverterModel';
 import { useKept } from '../../../shared/kept';
+import { Posed, type AskedProps } from '../../player/Posed';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import type { ConverterDraft } from './draft';
@@ -19,7 +20,7 @@ const cardsOf = (events: readonly string[], seed: string): string[] =>
   openingOrder(events, seed, (order) => order.every((name, k) => name === events[k]));
 
 /** A question about a converter. */
-export function ConverterStage({ block, subject, round, ...frame }: StageProps<'converter'>) {
+function Stage({ block, subject, round, ...frame }: StageProps<'converter'>) {
   const { rig } = subject;
   const asked = useAsked<'converter'>(CONVERTER_FAMILY, block, subject, round);
   const { question, key, given, commit } = asked;
@@ -76,4 +77,9 @@ interface AtSettingProps {
 function AtSetting({ rig, setting }: AtSettingProps) {
   const { match } = useConverterModel(rig.converter, rig.engine, setting, null);
   return <Readout match={match} />;
+}
+
+/** The same, as this student gets it. */
+export function ConverterStage(props: AskedProps) {
+  return <Posed<'converter'> {...props} family={CONVERTER_FAMILY} Stage={Stage} />;
 }

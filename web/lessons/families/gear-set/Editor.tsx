@@ -34,12 +34,6 @@ export function GearSetEditor({ question, onQuestion }: EditorProps<'gear-set'>)
       >
         {question.kind === 'number' && <NumberFields question={question} onQuestion={onQuestion} />}
         {question.kind === 'choice' && <ChoiceFields question={question} onQuestion={onQuestion} />}
-        <Checkbox
-          checked={question.vary}
-          onChange={(e) => onQuestion({ ...question, vary: e.target.checked })}
-        >
-          {t('question.vary')}
-        </Checkbox>
       </QuestionFrame>
       <Collapse
         size="small"

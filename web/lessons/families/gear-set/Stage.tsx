@@ -9,6 +9,7 @@ import { useTurning } from '../../../bench/useTurning';
 import { WorkedStepsList } from '../../../ratio/WorkedStepsList';
 import { useKept } from '../../../shared/kept';
 import { useShortcuts } from '../../../shared/useShortcuts';
+import { Posed, type AskedProps } from '../../player/Posed';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import { WorkItOut } from '../../player/WorkItOut';
@@ -18,7 +19,7 @@ import { GEAR_SET_WORDS } from './words';
 const NO_ROLES: GivenRoles = { sun: null, carrier: null, ring: null };
 
 /** A question about one gear set. Until the commit it stands still, and gives no role away. */
-export function GearSetStage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
+function Stage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
   const { t } = useTranslation();
   const { setup } = subject;
   const asked = useAsked<'gear-set'>(GEAR_SET_FAMILY, block, subject, round);
@@ -45,7 +46,6 @@ export function GearSetStage({ block, subject, round, ...frame }: StageProps<'ge
       {...frame}
       asked={asked}
       words={GEAR_SET_WORDS}
-      varies
       sheet={
         <EndViewSheet
           setup={setup}
@@ -86,4 +86,9 @@ export function GearSetStage({ block, subject, round, ...frame }: StageProps<'ge
 function giveRole(given: GivenRoles, port: Port, role: Role): GivenRoles {
   const cleared = Object.entries(given).map(([p, r]) => [p, r === role ? null : r]);
   return { ...(Object.fromEntries(cleared) as GivenRoles), [port]: role };
+}
+
+/** The same, as this student gets it. */
+export function GearSetStage(props: AskedProps) {
+  return <Posed<'gear-set'> {...props} family={GEAR_SET_FAMILY} Stage={Stage} />;
 }

@@ -11,6 +11,7 @@ import { Choices } from '../../player/Choices';
 import { NumberInput } from '../../player/NumberInput';
 import { OrderSheet } from '../../player/OrderSheet';
 import { PredictionForm } from '../../player/PredictionForm';
+import { Posed, type AskedProps } from '../../player/Posed';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import { OWN_WORDS } from './words';
@@ -24,7 +25,7 @@ interface Draft {
 }
 
 /** An instructor's own question, about the part in the hand. */
-export function OwnStage({ block, subject, round, ...frame }: StageProps<'own'>) {
+function Stage({ block, subject, round, ...frame }: StageProps<'own'>) {
   const { t } = useTranslation();
   const asked = useAsked<'own'>(OWN_FAMILY, block, subject, round);
   const { question, given, commit } = asked;
@@ -123,4 +124,9 @@ function answerOf(question: OwnQuestion, { choice, value, order, moved }: Draft)
     case 'own-order':
       return moved ? { kind: 'own-order', order: order.map(Number) } : null;
   }
+}
+
+/** The same, as this student gets it. */
+export function OwnStage(props: AskedProps) {
+  return <Posed<'own'> {...props} family={OWN_FAMILY} Stage={Stage} />;
 }

@@ -9,6 +9,7 @@ import { UnitSheet } from '../../../apply/UnitSheet';
 import { useTurning } from '../../../bench/useTurning';
 import { useKept } from '../../../shared/kept';
 import { useShortcuts } from '../../../shared/useShortcuts';
+import { Posed, type AskedProps } from '../../player/Posed';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import { WorkItOut } from '../../player/WorkItOut';
@@ -21,7 +22,7 @@ import './Stage.css';
 const STAGE_RPM = 1200;
 
 /** A question about a whole unit. Until the commit the drawing tells nothing. */
-export function UnitStage({ block, subject, round, ...frame }: StageProps<'unit'>) {
+function Stage({ block, subject, round, ...frame }: StageProps<'unit'>) {
   const { t } = useTranslation();
   const { unit } = subject;
   const asked = useAsked<'unit'>(UNIT_FAMILY, block, subject, round);
@@ -155,4 +156,9 @@ function sealedSolution(unit: Unit, apply: readonly string[]): Solution {
     setTorques: new Map(),
     freedom: 0,
   };
+}
+
+/** The same, as this student gets it. */
+export function UnitStage(props: AskedProps) {
+  return <Posed<'unit'> {...props} family={UNIT_FAMILY} Stage={Stage} />;
 }

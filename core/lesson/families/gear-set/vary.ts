@@ -1,19 +1,26 @@
-import { randomFromSeed, type Random } from '../../../numerics';
-import { checkTeeth, type GearSetSetup, type PlanetarySet } from '../../../geartrain';
-import { seedText, type VariantSeed } from '../../seed';
+import type { Random } from '../../../numerics';
+import { checkTeeth, type PlanetarySet } from '../../../geartrain';
+import type { Family } from '../../family';
 import type { SetQuestion } from './kinds';
+import type { GearSetTypes } from './types';
 
-/**
- * New tooth counts for a question: every student their own, the same for the same seed. Only sets that can
- * be built come out (`checkTeeth` finds nothing). Round 0 of a question that does not vary is the question's own.
- */
-export function setupForStudent(question: SetQuestion, seed: VariantSeed): GearSetSetup {
-  if (seed.round === 0 && !question.vary) return question.setup;
-  const random = randomFromSeed(seedText(seed));
-  return { ...question.setup, set: buildableSet(question.setup.set, random) };
-}
+/** Other teeth, of a set that can be built; what is asked of it stays, and so do the instructor's words. */
+export const otherTeeth = <Q extends SetQuestion>(
+  question: Q,
+  _subject: GearSetTypes['subject'],
+  random: Random,
+): Q => ({
+  ...question,
+  setup: { ...question.setup, set: buildableSet(question.setup.set, random) },
+});
 
-/** Draws until a set can be built; the ranges make that quick, and the caller's own set is the last resort. */
+export const vary = {
+  number: otherTeeth,
+  choice: otherTeeth,
+  roles: otherTeeth,
+} satisfies Family<GearSetTypes>['vary'];
+
+/** Draws until a set can be built (`checkTeeth` finds nothing); the ranges make that quick. */
 function buildableSet(like: PlanetarySet, random: Random): PlanetarySet {
   for (let tries = 0; tries < 500; tries++) {
     const set = like.kind === 'single-pinion' ? drawSingle(random) : drawDouble(random);
