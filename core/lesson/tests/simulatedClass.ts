@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Clutch, ClutchPack } from '../../clutch';
+import { selectiveChoices, type Clutch, type ClutchPack } from '../../clutch';
 import type { Converter, Engine } from '../../converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../faults';
 import { PORTS, type Roles, type Unit } from '../../geartrain';
@@ -120,12 +120,15 @@ const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) =
   }),
   'sketch-curve': (r) => ({ curve: pick(r, ['torque-ratio', 'efficiency', 'capacity']) }),
   'predict-change': (r) => ({
-    of: 'stall-speed',
+    of: pick(r, ['stall-speed', 'stall-speed', 'stall-speed', 'top-speed', 'launch-time']),
+    vehicle: 'yard-tractor',
+    unit: 'harbour-trainer',
     change: pick(r, [
       { kind: 'engine', share: r.whole(5, 9) / 10 },
       { kind: 'altitude', metres: r.whole(5, 40) * 100 },
       { kind: 'size', factor: r.whole(80, 120) / 100 },
       { kind: 'stator', fault: 'slips' },
+      { kind: 'stator', fault: 'seized' },
     ]),
     tolerance: { kind: 'percent', value: 1 },
   }),
@@ -138,6 +141,11 @@ const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) =
     tolerance: { kind: 'percent', value: 4 },
   }),
   'set-free-play': (r) => ({ wear: r.whole(0, 10) / 1e4 }),
+  'launch-order': (r) => ({ throttle: r.whole(3, 10) / 10, grade: r.whole(0, 6) / 50 }),
+  'choose-selective': (r, { subject }) => {
+    const pack = subject.kind === 'clutch' ? subject.rig.pack : null;
+    return { fitted: pick(r, selectiveChoices(pack!)).thickness };
+  },
   'upgrade-limit': (r) => ({
     ask: pick(r, ['limit', 'carried']),
     upgrade: pick(r, ['one-plate-more', 'more-pressure', 'thinner-steels']),

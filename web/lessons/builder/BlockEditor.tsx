@@ -1,7 +1,7 @@
-import { Checkbox, Input, Select, Spin } from 'antd';
+import { Input, Select, Spin } from 'antd';
 import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
-import { CAUTION_TOPICS, canAskWhy, type Block, type CautionBlock } from '../../../core/lesson';
+import { CAUTION_TOPICS, type Block, type CautionBlock } from '../../../core/lesson';
 import { CautionBox } from '../../bench/CautionBox';
 import { BenchEditor } from './BenchEditor';
 import { ClutchBenchEditor, PackBenchEditor } from './ClutchBenchEditor';
@@ -45,22 +45,7 @@ export function BlockEditor({ block, onBlock }: EditsBlock) {
     case 'fault-table':
       return <FaultTableEditor block={block} onBlock={onBlock} />;
     case 'question':
-      return (
-        <>
-          <QuestionEditor
-            question={block.question}
-            onQuestion={(question, models) => onBlock({ ...block, question }, models)}
-          />
-          {canAskWhy(block.question) && (
-            <Checkbox
-              checked={block.askWhy ?? false}
-              onChange={(e) => onBlock({ ...block, askWhy: e.target.checked })}
-            >
-              {t('question.askWhy')}
-            </Checkbox>
-          )}
-        </>
-      );
+      return <QuestionEditor block={block} onBlock={onBlock} />;
   }
 }
 

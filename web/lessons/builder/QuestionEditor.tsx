@@ -3,60 +3,75 @@ import { useTranslation } from 'react-i18next';
 import type { Model } from '../../../core/formats';
 import {
   FAMILY_NAMES,
+  canAskWhy,
   familyOf,
   familyNamed,
   isCaseQuestion,
-  isOf,
   varies,
   type Question,
+  type QuestionBlock,
   type QuestionKind,
 } from '../../../core/lesson';
 import { editorOf } from '../families/editors';
 import { useAppSelector } from '../../state/hooks';
 import { useLessonShelf } from './useLessonShelf';
+import type { EditsBlock } from './editsBlock';
 import { WhatItTells } from './WhatItTells';
 
 interface Props {
-  question: Question;
-  /** With models when the lesson is to carry them from now on. */
-  onQuestion: (question: Question, models?: readonly Model[]) => void;
+  block: QuestionBlock;
+  onBlock: EditsBlock['onBlock'];
 }
 
 /** What kind of question it is, and all that its family lets be said about it. */
-export function QuestionEditor({ question, onQuestion }: Props) {
+export function QuestionEditor({ block, onBlock }: Props) {
   const { t } = useTranslation();
   const shelf = useLessonShelf();
   const lesson = useAppSelector((state) => state.draft.present);
+  const { question } = block;
+  const onQuestion = (next: Question, models?: readonly Model[]) =>
+    onBlock({ ...block, question: next }, models);
+  const family = familyOf(question);
   const change = (kind: QuestionKind) => {
     const fresh = editorOf(familyOf({ kind })).fresh(kind, shelf, question);
     if (fresh) onQuestion({ ...fresh.question, prompt: question.prompt }, fresh.models);
   };
-  const { Editor } = editorOf(familyOf(question));
+  const { Editor } = editorOf(family);
   return (
     <>
-      <Select
-        aria-label={t('question.kind')}
-        value={question.kind}
-        onChange={change}
-        style={{ width: 260 }}
-        listHeight={560}
-        virtual={false}
-        options={FAMILY_NAMES.map((family) => ({
-          label: t(editorOf(family).label),
-          options: editorOf(family)
-            .kinds(shelf)
-            .map((kind) => ({ value: kind, label: t(`questionKinds.${kind}`) })),
-        })).filter(({ options }) => options.length > 0)}
-      />
+      <div className="row">
+        <Select
+          aria-label={t('question.kind')}
+          value={question.kind}
+          onChange={change}
+          style={{ width: 260 }}
+          listHeight={560}
+          virtual={false}
+          options={FAMILY_NAMES.map((name) => ({
+            label: t(editorOf(name).label),
+            options: editorOf(name)
+              .kinds(shelf)
+              .map((kind) => ({ value: kind, label: t(`questionKinds.${kind}`) })),
+          })).filter(({ options }) => options.length > 0)}
+        />
+        {varies(familyNamed(family), question) && (
+          <Checkbox
+            checked={'vary' in question && question.vary === true}
+            onChange={(e) => onQuestion({ ...question, vary: e.target.checked } as Question)}
+          >
+            {t(family === 'gear-set' ? 'question.vary' : 'question.varyOther')}
+          </Checkbox>
+        )}
+        {canAskWhy(question) && (
+          <Checkbox
+            checked={block.askWhy ?? false}
+            onChange={(e) => onBlock({ ...block, askWhy: e.target.checked })}
+          >
+            {t('question.askWhy')}
+          </Checkbox>
+        )}
+      </div>
       <Editor question={question} onQuestion={onQuestion} />
-      {varies(familyNamed(familyOf(question)), question) && (
-        <Checkbox
-          checked={'vary' in question && question.vary === true}
-          onChange={(e) => onQuestion({ ...question, vary: e.target.checked } as Question)}
-        >
-          {t(isOf('gear-set', question) ? 'question.vary' : 'question.varyOther')}
-        </Checkbox>
-      )}
       {/* A whole case takes a worker to weigh. */}
       {lesson && !isCaseQuestion(question) && (
         <WhatItTells lesson={lesson} question={question} onQuestion={onQuestion} />
