@@ -7,4 +7,6 @@ export default {
   testTimeout: 180_000,
   // One more than there are cores: a browser that waits for a hand leaves its core idle.
   maxWorkers: 3,
+  globalSetup: '<rootDir>/e2e/setup.mjs',
+  globalTeardown: '<rootDir>/e2e/tearDown.mjs',
 };

@@ -5,7 +5,7 @@ import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
 /** Files, storage and tabs that go wrong: each is told in its own words, and nothing is lost. */
-const run = session();
+const run = session(['main'], { fresh: true });
 let b: Browser;
 beforeAll(() => {
   b = run.browser();

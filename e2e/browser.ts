@@ -1,10 +1,14 @@
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { Builder, error, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
-import chrome from 'selenium-webdriver/chrome.js';
+import { error, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { KEPT_MARK } from '../web/app/keptFiles';
+import {
+  downloadsOf,
+  driverOf,
+  startChromium,
+  type BrowserOptions,
+  type Running,
+} from './chromium';
 
 /**
  * A headless Chromium with a fresh profile, and what a person does with it: find by role and name, press,
@@ -61,67 +65,18 @@ const find = `
   const found = window.TestingLibraryDom.queryAllByRole(document.body, role, wanted);
 `;
 
-/** Takes a profile away; what is left of a killed browser may write into it for some seconds more. */
-export const removeProfile = (profile: string): void =>
-  rmSync(profile, { recursive: true, force: true, maxRetries: 20 });
-
-export interface BrowserOptions {
-  readonly reducedMotion?: boolean;
-  /** Folder of a profile that stays when the browser ends; a fresh one when left out. */
-  readonly profile?: string;
+export async function openBrowser(options: BrowserOptions = {}): Promise<Browser> {
+  const { running, end } = await startChromium(options);
+  return browserOf(running, end);
 }
 
-export async function openBrowser({
-  reducedMotion = true,
-  profile: given,
-}: BrowserOptions = {}): Promise<Browser> {
-  const profile = given ?? mkdtempSync(path.join(tmpdir(), 'e2e-chromium-'));
-  const downloads = path.join(profile, 'downloads');
-  const options = new chrome.Options();
-  options.setChromeBinaryPath(process.env['CHROMIUM'] ?? path.resolve('scripts/chromium.sh'));
-  options.addArguments(
-    '--headless=new',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-dev-shm-usage',
-    '--disable-quic',
-    '--no-first-run',
-    '--no-default-browser-check',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--disable-default-apps',
-    '--disable-extensions',
-    '--hide-scrollbars',
-    // A second name of this machine that the browser does not take for a secure place.
-    '--host-resolver-rules=MAP shop.test 127.0.0.1',
-    ...(reducedMotion ? ['--force-prefers-reduced-motion'] : []),
-    '--force-device-scale-factor=1',
-    '--force-color-profile=srgb',
-    '--lang=en-US',
-    `--user-data-dir=${profile}`,
-  );
-  options.setUserPreferences({
-    'download.default_directory': downloads,
-    'download.prompt_for_download': false,
-    'profile.default_content_setting_values.automatic_downloads': 1,
-  });
-  const prefs = new logging.Preferences();
-  prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
-  options.setLoggingPrefs(prefs);
-  // An explicit driver path: nothing looks for one elsewhere.
-  const service = new chrome.ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');
-  const driver = await new Builder()
-    .forBrowser('chrome')
-    .setChromeOptions(options)
-    .setChromeService(service)
-    .build();
-  const devtools = driver as unknown as chrome.Driver;
-  mkdirSync(downloads, { recursive: true });
-  await devtools.setDownloadPath(downloads);
+/** @param end what `quit` does */
+export async function browserOf(running: Running, end: () => Promise<void>): Promise<Browser> {
+  const driver = driverOf(running);
+  const downloads = downloadsOf(running);
 
   const viewport = (width: number, height: number) =>
-    devtools.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+    driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
       width,
       height,
       deviceScaleFactor: 1,
@@ -261,7 +216,7 @@ export async function openBrowser({
       });
     },
     offline: async (off) =>
-      void (await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', {
+      void (await driver.sendDevToolsCommand('Network.emulateNetworkConditions', {
         offline: off,
         latency: 0,
         downloadThroughput: -1,
@@ -303,14 +258,10 @@ export async function openBrowser({
       writeFileSync(file, Buffer.from(await driver.takeScreenshot(), 'base64'));
     },
     async kill() {
-      const process = (await driver.getCapabilities()).get('goog:processID') as number;
-      globalThis.process.kill(process, 'SIGKILL');
-      // What is left of the driver ends too; it has no browser to ask any more.
-      await driver.quit().catch(() => undefined);
+      process.kill(running.pid, 'SIGKILL');
+      // What is left of the driver ends too.
+      await end();
     },
-    async quit() {
-      await driver.quit();
-      if (given === undefined) removeProfile(profile);
-    },
+    quit: end,
   };
 }

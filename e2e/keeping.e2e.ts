@@ -6,7 +6,7 @@ import { session } from './session';
 import { PATIENCE_MS } from './browser';
 
 /** Nothing that was done is lost, and nothing that was not done counts. */
-const run = session();
+const run = session(['main'], { fresh: true });
 const b = new Proxy({} as ReturnType<typeof run.browser>, {
   get: (_none, name) => Reflect.get(run.browser(), name) as unknown,
 });

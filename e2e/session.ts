@@ -1,36 +1,41 @@
-import { openBrowser, type Browser, type BrowserOptions } from './browser';
-import { startServer } from './server';
+import { openBrowser, type Browser } from './browser';
+import { sharedBrowser, sharedUrl } from './pool';
 
-/** A server and browsers for one test file; a console message of a warning or worse fails the test. */
+/** Browsers for one test file; a console message of a warning or worse fails the test. */
 export interface Session {
   /** Address of a route. */
   at(route: string): string;
   browser(name?: string): Browser;
 }
 
+interface SessionOptions {
+  /** Every browser is one that has never met the application: no cache, no scripts of other tests. */
+  readonly fresh?: boolean;
+}
+
 /**
  * Registers set-up, tear-down and the console check with the test runner.
- * @param names one browser for each
+ * @param names one browser for each; the first is the one that this worker's files share
  */
 export function session(
   names: readonly string[] = ['main'],
-  options: BrowserOptions = {},
+  { fresh = false }: SessionOptions = {},
 ): Session {
-  let server: Awaited<ReturnType<typeof startServer>> | undefined;
   const browsers = new Map<string, Browser>();
   beforeAll(async () => {
-    server = await startServer();
-    for (const name of names) browsers.set(name, await openBrowser(options));
+    for (const name of names) {
+      const shared = fresh || browsers.size > 0 ? null : await sharedBrowser();
+      browsers.set(name, shared ?? (await openBrowser()));
+    }
   });
   afterAll(async () => {
     for (const browser of browsers.values()) await browser.quit();
-    await server?.stop();
   });
   afterEach(async () => {
     for (const browser of browsers.values()) expect(await browser.consoleProblems()).toEqual([]);
   });
   return {
-    at: (route) => `${server?.url ?? ''}${route}`,
+    at: (route) => `${sharedUrl()}${route}`,
     browser: (name = names[0]!) => {
       const browser = browsers.get(name);
       if (!browser) throw new Error(`session: expected one of ${names.join(', ')}, got "${name}"`);

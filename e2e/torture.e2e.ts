@@ -1,7 +1,8 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openBrowser, PATIENCE_MS, removeProfile, type Browser } from './browser';
+import { openBrowser, PATIENCE_MS, type Browser } from './browser';
+import { removeProfile } from './chromium';
 import { startServer } from './server';
 
 /**

@@ -1,7 +1,8 @@
 import { stringify } from 'safe-stable-stringify';
 import type { Attempt, AttemptAnswer } from './attempt';
-import { graderOf, type Assessment } from './assess';
-import { posedFor, type PosedQuestion } from './posed';
+import { graderOf, posedFor } from './assess';
+import type { Assessment } from './grading';
+import type { PosedQuestion } from './posed';
 import { questionsOf, type AskedQuestion, type Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
 import type { Confidence, Question } from './question';

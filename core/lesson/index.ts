@@ -91,7 +91,8 @@ export {
   type UnitQuestion,
 } from './families/unit/kinds';
 export { rowsAlike, unitKey } from './families/unit/key';
-export { assess, graderIn, graderOf, keyFor, type Assessment } from './assess';
+export { assess, graderOf, keyFor, posedFor } from './assess';
+export { graderIn, type Assessment } from './grading';
 export {
   familyNamed,
   type AnyClaim,
@@ -108,7 +109,7 @@ export {
   type TypesOf,
 } from './families/families';
 export { missingFault, subjectFor } from './families/subjects';
-export { posedFor, posedIn, varies, type PosedQuestion } from './posed';
+export { posedIn, varies, type PosedQuestion } from './posed';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';

@@ -4,9 +4,9 @@ import { drawQuestion } from './tests/simulatedClass';
 import { FAMILIES, familyNamed } from './families/families';
 import { carrying, type Carried } from './carried';
 import { classBook } from './classBook';
-import { keyFor } from './assess';
+import { keyFor, posedFor } from './assess';
 import type { Lesson } from './lesson';
-import { posedFor, posedIn, varies } from './posed';
+import { posedIn, varies } from './posed';
 import { familyOf, QUESTION_KINDS, type Question, type QuestionKind } from './question';
 import type { Subject } from './families/families';
 

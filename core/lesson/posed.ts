@@ -1,10 +1,10 @@
 import { stringify } from 'safe-stable-stringify';
 import { fingerprint, randomFromSeed } from '../numerics';
-import { familyNamed, type AnyTypes, type Subject } from './families/families';
+import type { AnyTypes, Subject } from './families/families';
 import { subjectFor } from './families/subjects';
 import type { Family, Round } from './family';
 import type { Lesson } from './lesson';
-import { familyOf, isOf, type Answer, type Question } from './question';
+import { isOf, type Answer, type Question } from './question';
 import { seedText, type VariantSeed } from './seed';
 
 /** A question as one student gets it in one round, and what it is about. */
@@ -47,12 +47,6 @@ export function posedIn(
     drawn: marked ? fingerprint(stringify(drawn)) : null,
   };
 }
-
-export const posedFor = (
-  lesson: Lesson,
-  question: Question,
-  seed: VariantSeed | null,
-): PosedQuestion => posedIn(familyNamed(familyOf(question)), lesson, question, seed);
 
 /** Whether asking again brings other numbers. */
 export const varies = ({ vary }: Pick<Row, 'vary'>, { kind }: Question): boolean =>

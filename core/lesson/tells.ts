@@ -1,6 +1,7 @@
 import type { GearSetSetup } from '../geartrain';
 import { randomFromSeed } from '../numerics';
-import { graderIn, keyFor } from './assess';
+import { keyFor } from './assess';
+import { graderIn } from './grading';
 import {
   FAMILIES,
   familyNamed,

@@ -1,0 +1,4 @@
+/** After the last test file. */
+export default async function tearDown() {
+  await globalThis.endOfPool();
+}
