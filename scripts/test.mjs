@@ -8,7 +8,7 @@ rmSync(counts, { force: true });
 const npm = (script) => ['npm', ['run', '-s', script]];
 // What only reads goes beside the unit tests, since it would leave a core idle; the browser gets the machine to itself.
 const reading = [
-  ['formatting', ['npx', ['prettier', '--check', '--log-level', 'warn', '.']]],
+  ['formatting', ['npx', ['oxfmt', '--check', '.']]],
   ['lint', npm('lint')],
   ['types', npm('typecheck')],
   ['import rules', npm('imports')],

@@ -30,7 +30,7 @@ const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard', 'web
   .filter((f) => /\.tsx?$/.test(f) && !/\.test\.ts$|\/tests\//.test(f));
 /** Packages whose types are many, and none of which is a part of a key. */
 const LEFT_OUT =
-  /^(antd|@ant-design|@tiptap|@dnd-kit|chart\.js|zod|react-chartjs-2|react-markdown|mdast|selenium)/;
+  /^(antd|@ant-design|i18next|react-i18next|react-router|comlink|@tiptap|@dnd-kit|chart\.js|zod|react-chartjs-2|react-markdown|mdast|selenium)/;
 const host = ts.createCompilerHost(options);
 host.resolveModuleNameLiterals = (names, from) =>
   names.map(({ text }) =>

@@ -14,7 +14,13 @@ export interface Match {
    * it is on and slips. `overrun`: the turbine turns the engine, which drags. `shudders`: it slips so slowly that it sticks and lets go in turn.
    */
   readonly kind:
-    'runs' | 'idles' | 'can-not-pull-idle' | 'overrun' | 'locked' | 'slips' | 'shudders';
+    | 'runs'
+    | 'idles'
+    | 'can-not-pull-idle'
+    | 'overrun'
+    | 'locked'
+    | 'slips'
+    | 'shudders';
   readonly engineRpm: number;
   readonly turbineRpm: number;
   readonly point: ConverterPoint;

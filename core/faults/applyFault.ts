@@ -7,7 +7,10 @@ import { UNIT_FAULT_KINDS, type ElementFault, type Fault, type UnitFaultKind } f
  */
 
 export type FaultProblem =
-  'unknown-element' | 'unknown-port' | 'unknown-gearset' | 'fault-does-not-fit';
+  | 'unknown-element'
+  | 'unknown-port'
+  | 'unknown-gearset'
+  | 'fault-does-not-fit';
 
 export type FaultResult =
   | {

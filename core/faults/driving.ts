@@ -9,7 +9,14 @@ import { soundUnit, type SoundUnit } from './soundUnit';
 
 /** What a driver meets in a range, computed from the machine as it is, against the unit as it was made. */
 export type DriveSymptom =
-  'right' | 'wrong-ratio' | 'wrong-way' | 'neutral' | 'binds' | 'moves' | 'flares' | 'jumps-out';
+  | 'right'
+  | 'wrong-ratio'
+  | 'wrong-way'
+  | 'neutral'
+  | 'binds'
+  | 'moves'
+  | 'flares'
+  | 'jumps-out';
 export const DRIVE_SYMPTOMS: readonly DriveSymptom[] = [
   'right',
   'neutral',

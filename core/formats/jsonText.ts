@@ -10,7 +10,8 @@ export type JsonFailure =
   | { readonly cause: 'forbidden-key'; readonly key: string };
 
 export type JsonResult =
-  { readonly ok: true; readonly value: unknown } | ({ readonly ok: false } & JsonFailure);
+  | { readonly ok: true; readonly value: unknown }
+  | ({ readonly ok: false } & JsonFailure);
 
 /** Keys that could reach an object's prototype. */
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);

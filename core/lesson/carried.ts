@@ -13,7 +13,13 @@ import type { Block, Lesson } from './lesson';
  */
 export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack | FaultCase;
 export type CarriedList =
-  'units' | 'converters' | 'engines' | 'vehicles' | 'clutches' | 'clutchPacks' | 'cases';
+  | 'units'
+  | 'converters'
+  | 'engines'
+  | 'vehicles'
+  | 'clutches'
+  | 'clutchPacks'
+  | 'cases';
 
 export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/unit': 'units',

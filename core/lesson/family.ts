@@ -108,7 +108,8 @@ type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part']>
 type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 
 export type KeyResult<K, F extends string> =
-  { readonly ok: true; readonly key: K } | { readonly ok: false; readonly fault: F };
+  | { readonly ok: true; readonly key: K }
+  | { readonly ok: false; readonly fault: F };
 
 export const found = <K>(key: K) => ({ ok: true, key }) as const;
 export const refused = <F extends string>(fault: F) => ({ ok: false, fault }) as const;

@@ -56,7 +56,13 @@ export interface EngagementSample {
 }
 
 export type EngagementEventKind =
-  'bites' | 'moves' | 'rolls-back' | 'locks' | 'slips-again' | 'stalls' | 'too-hot';
+  | 'bites'
+  | 'moves'
+  | 'rolls-back'
+  | 'locks'
+  | 'slips-again'
+  | 'stalls'
+  | 'too-hot';
 
 export interface EngagementEvent {
   readonly kind: EngagementEventKind;

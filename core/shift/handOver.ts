@@ -212,7 +212,13 @@ function summaryOf(
 }
 
 export type ShiftQuality =
-  'smooth' | 'harsh' | 'flares' | 'bumps' | 'late' | 'slips-in-new-gear' | 'no-shift';
+  | 'smooth'
+  | 'harsh'
+  | 'flares'
+  | 'bumps'
+  | 'late'
+  | 'slips-in-new-gear'
+  | 'no-shift';
 
 /** What a driver says of a shift (figures from memory). */
 const FLARE_FELT_RPM = 180;

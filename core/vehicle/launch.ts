@@ -72,7 +72,12 @@ export interface LaunchSample {
  * gear comes in, lock-up applies.
  */
 export type LaunchEventKind =
-  'moves' | 'pulls-most' | 'stator-lets-go' | 'upshift' | 'downshift' | 'lock-up';
+  | 'moves'
+  | 'pulls-most'
+  | 'stator-lets-go'
+  | 'upshift'
+  | 'downshift'
+  | 'lock-up';
 
 export interface LaunchEvent {
   readonly kind: LaunchEventKind;

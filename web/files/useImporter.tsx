@@ -138,7 +138,7 @@ export function useImporter(): Importer {
       save: (taken, base) =>
         dispatch(saveAttempt({ record: taken, base: base?.attempt ?? null })).unwrap(),
       against: (stored) =>
-        (({ same: 'same', newer: 'later', older: 'earlier', other: 'other' }) as const)[
+        ({ same: 'same', newer: 'later', older: 'earlier', other: 'other' } as const)[
           continuationOf(attempt, stored.attempt)
         ],
       words: {

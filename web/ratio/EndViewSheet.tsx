@@ -59,7 +59,7 @@ export function EndViewSheet(props: Props) {
     return `${t(`parts.${port}`)}: ${r ? `${t(`roles.${r}`)} ${states[port]}` : t('bench.noRole')}`;
   }).join('. ');
   const next = (port: Port): Role =>
-    (({ drives: 'driven', driven: 'held', held: 'drives', locked: 'held', free: 'held' }) as const)[
+    ({ drives: 'driven', driven: 'held', held: 'drives', locked: 'held', free: 'held' } as const)[
       roles[port] ?? 'held'
     ];
 

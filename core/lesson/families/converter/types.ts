@@ -5,7 +5,15 @@ import type { ConverterAnswer, ConverterQuestion, ConverterRig } from './kinds';
 
 /** Parts of an answer about a converter: of a sketch its ends, its shape, its crossing and the area between. */
 export type ConverterPart =
-  'reading' | 'value' | 'at-stall' | 'at-end' | 'shape' | 'crossing' | 'area' | 'way' | 'order';
+  | 'reading'
+  | 'value'
+  | 'at-stall'
+  | 'at-end'
+  | 'shape'
+  | 'crossing'
+  | 'area'
+  | 'way'
+  | 'order';
 
 export interface ConverterTypes {
   question: ConverterQuestion;

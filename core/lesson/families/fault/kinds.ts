@@ -49,7 +49,10 @@ export interface DiagnoseQuestion {
 }
 
 export type FaultQuestion =
-  SymptomRowQuestion | WhichElementQuestion | WhichTestQuestion | DiagnoseQuestion;
+  | SymptomRowQuestion
+  | WhichElementQuestion
+  | WhichTestQuestion
+  | DiagnoseQuestion;
 /** Questions that weigh a whole case: their keys take a second, so they are worked out once, in a worker. */
 export type CaseQuestion = WhichTestQuestion | DiagnoseQuestion;
 

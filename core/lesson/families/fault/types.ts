@@ -5,7 +5,14 @@ import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';
 
 /** Parts of an answer about faults; `of` names the range of a cell. */
 export type FaultPart =
-  'cell' | 'element' | 'test' | 'cause' | 'remedy' | 'cost' | 'support' | 'safety';
+  | 'cell'
+  | 'element'
+  | 'test'
+  | 'cause'
+  | 'remedy'
+  | 'cost'
+  | 'support'
+  | 'safety';
 
 export interface FaultTypes {
   question: FaultQuestion;

@@ -68,7 +68,7 @@ export function setKey(question: SetQuestion, setup: GearSetSetup = question.set
 }
 
 const directionOf = (value: Fraction): Direction =>
-  (({ '1': 'same', '-1': 'opposite', '0': 'none' }) as const)[`${signOf(value)}`];
+  ({ '1': 'same', '-1': 'opposite', '0': 'none' } as const)[`${signOf(value)}`];
 
 function numberKey(question: NumberQuestion, setup: GearSetSetup): SetKeyResult {
   const solution = solveSet(setup.set, setup.roles);

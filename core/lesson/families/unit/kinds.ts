@@ -49,7 +49,11 @@ export interface CoastQuestion extends UnitQuestionBase {
 }
 
 export type UnitQuestion =
-  FillChartQuestion | TracePathQuestion | RowOutcomeQuestion | ReactionQuestion | CoastQuestion;
+  | FillChartQuestion
+  | TracePathQuestion
+  | RowOutcomeQuestion
+  | ReactionQuestion
+  | CoastQuestion;
 
 export type UnitAnswer =
   /** `RANGE ELEMENT` of every cell that is on, given ones included. */

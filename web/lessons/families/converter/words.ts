@@ -199,7 +199,7 @@ function changedText(t: TFunction, numbers: Numbers, of: Changed, value: number)
 
 /** The display quantity of what a change is asked for; a time has none. */
 export const quantityChanged = (of: Changed): Quantity | null =>
-  (({ 'stall-speed': 'speed', 'top-speed': 'road-speed', 'launch-time': null }) as const)[of];
+  ({ 'stall-speed': 'speed', 'top-speed': 'road-speed', 'launch-time': null } as const)[of];
 
 /** Three digits that mean something. */
 const rounded = (value: number): number => Number(value.toPrecision(3));
