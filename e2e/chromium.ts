@@ -4,11 +4,10 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Builder, logging, Session } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
+import type * as Http from 'selenium-webdriver/http';
 
 // A folder, which an import can't name.
-const http = createRequire(import.meta.url)(
-  'selenium-webdriver/http',
-) as typeof import('selenium-webdriver/http');
+const http = createRequire(import.meta.url)('selenium-webdriver/http') as typeof Http;
 
 /** A headless Chromium that runs: all that another process needs to drive it. */
 export interface Running {
