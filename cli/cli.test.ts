@@ -6,8 +6,9 @@ import type { Unit } from '../core/geartrain';
 import { check } from './check';
 import { grade } from './grade';
 import { inspect } from './inspect';
+import { plan } from './plan';
 
-const commands = { check, grade, inspect };
+const commands = { check, grade, inspect, plan };
 
 const run = (name: keyof typeof commands, ...args: string[]) => {
   const [out, err]: string[][] = [[], []];
@@ -241,4 +242,42 @@ test('grade: answers are graded as in the class book, with their reasons; withou
     err: 'demo/units/skerry-three.json: expected a lesson',
   });
   expect(run('grade', lesson, '--answers', 'no/such.json').code).toBe(1);
+});
+
+test('plan: parts, rules, what is free and one legal order; with an order, what it breaks', () => {
+  const unit = 'demo/units/harbour-trainer.json';
+  const made = JSON.parse(run('plan', unit).out) as {
+    parts: { id: string }[];
+    rules: { why: string }[];
+    free: string[];
+    order: string[];
+    violations?: unknown;
+  };
+  expect([...made.order].sort()).toEqual(made.parts.map((p) => p.id).sort());
+  expect(made.free).toContain('converter');
+  expect(made.free).not.toContain('pan');
+  expect(made.rules.every((r) => r.why !== '')).toBe(true);
+  expect(made.violations).toBeUndefined();
+
+  const folder = mkdtempSync(path.join(tmpdir(), 'plan-'));
+  const file = (name: string, content: string) => {
+    const at = path.join(folder, name);
+    writeFileSync(at, content);
+    return at;
+  };
+  const own = (order: readonly string[]) =>
+    JSON.parse(run('plan', unit, '--order', file('o.json', JSON.stringify(order))).out) as object;
+  expect(own(made.order)).toMatchObject({ violations: [], complete: true });
+  expect(own(['fluid', 'pan', 'fluid', 'nothing'])).toMatchObject({
+    violations: [
+      { at: 1, part: 'pan', rule: 'outside-first', consequence: 'breaks' },
+      { at: 2, part: 'fluid', rule: 'twice', missing: [], consequence: 'none' },
+      { at: 3, part: 'nothing', rule: 'unknown', missing: [], consequence: 'none' },
+    ],
+    complete: false,
+  });
+  expect(run('plan', unit, '--order', file('bad.json', '{')).err).toContain('is no JSON');
+  expect(run('plan', unit, '--order', file('bad.json', '{}')).err).toContain('JSON array');
+  expect(run('plan').code).toBe(2);
+  expect(run('plan', 'no/such.json').err).toContain("can't be read");
 });

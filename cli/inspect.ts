@@ -1,5 +1,3 @@
-import { readFileSync } from 'node:fs';
-import { openText } from '../core/formats';
 import {
   appliedWithFaults,
   UNIT_FAULT_KINDS,
@@ -9,6 +7,7 @@ import {
 } from '../core/faults';
 import { solveUnit, type Solution, type Unit } from '../core/geartrain';
 import { toNumber, toText, type Fraction } from '../core/numerics';
+import { printed, readUnit, Refusal } from './readUnit';
 import type { Say } from './say';
 
 const number = (value: Fraction | null | undefined): number | null =>
@@ -65,29 +64,6 @@ function readArguments(args: readonly string[]): Request | null {
   return files.length === 1 ? { file: files[0]!, faults } : null;
 }
 
-/** Why there is nothing to show, and the code to exit with. */
-class Refusal extends Error {
-  constructor(
-    message: string,
-    readonly code: number,
-  ) {
-    super(message);
-  }
-}
-
-function readUnit(file: string): Unit {
-  let text: string;
-  try {
-    text = readFileSync(file, 'utf8');
-  } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error);
-    throw new Refusal(`${file}: can't be read: ${reason}`, 1);
-  }
-  const opened = openText(text, 'fair-sprocket/unit');
-  if (!opened.ok) throw new Refusal(`${file}: ${JSON.stringify(opened.failure)}`, 1);
-  return opened.document;
-}
-
 function inspected(args: readonly string[]) {
   const request = readArguments(args);
   if (!request)
@@ -108,13 +84,5 @@ function inspected(args: readonly string[]) {
  * `npm run -s inspect -- FILE [--fault TARGET=KIND]…`: what every range of a unit does, as JSON.
  * Speeds are multiples of the input's speed, torques of the input's torque; `null` is open.
  */
-export function inspect(args: readonly string[], say: Say): number {
-  try {
-    say.line(JSON.stringify(inspected(args), null, 2));
-    return 0;
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    say.wrong(error.message);
-    return error.code;
-  }
-}
+export const inspect = (args: readonly string[], say: Say): number =>
+  printed(say, () => inspected(args));

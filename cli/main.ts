@@ -1,9 +1,10 @@
 import { check } from './check';
 import { grade } from './grade';
 import { inspect } from './inspect';
+import { plan } from './plan';
 
 /** The command named first, with what follows; its number is the exit code. */
-const commands = { check, grade, inspect };
+const commands = { check, grade, inspect, plan };
 
 const [name, ...args] = process.argv.slice(2);
 const command = commands[name as keyof typeof commands];

@@ -1,0 +1,89 @@
+import {
+  ORDER_RULES,
+  type Consequence,
+  type OrderRule,
+  type Precedence,
+  type StripPlan,
+} from './parts';
+
+/** What a rule still asks for, with these parts gone. */
+const missingOf = ({ before, any }: Precedence, gone: ReadonlySet<string>): string[] => [
+  ...new Set([
+    ...before.filter((id) => !gone.has(id)),
+    ...any.filter((list) => !list.some((id) => gone.has(id))).flat(),
+  ]),
+];
+
+function rulesByPart({ rules }: StripPlan): ReadonlyMap<string, readonly Precedence[]> {
+  const of = new Map<string, Precedence[]>();
+  for (const rule of rules) of.set(rule.after, [...(of.get(rule.after) ?? []), rule]);
+  return of;
+}
+
+/** Parts that may leave now. @param gone those that have left */
+export function freeParts(plan: StripPlan, gone: ReadonlySet<string> = new Set()): string[] {
+  const rules = rulesByPart(plan);
+  return plan.parts
+    .map((p) => p.id)
+    .filter((id) => !gone.has(id))
+    .filter((id) => (rules.get(id) ?? []).every((rule) => missingOf(rule, gone).length === 0));
+}
+
+/**
+ * One legal order of all parts. Of what is free, first what leaves by the opening that is worked at already: each change of
+ * it turns the unit round.
+ * @throws Error when rules wait for each other; `planOf` makes none such
+ */
+export function legalOrder(plan: StripPlan): string[] {
+  const part = new Map(plan.parts.map((p) => [p.id, p]));
+  const gone = new Set<string>();
+  let at: string | undefined;
+  while (gone.size < plan.parts.length) {
+    const free = freeParts(plan, gone);
+    const next = free.find((id) => part.get(id)!.openings.some((o) => o === at)) ?? free[0];
+    if (next === undefined)
+      throw new Error(`legalOrder: the parts of "${plan.unit}" wait for each other`);
+    gone.add(next);
+    const openings: readonly string[] = part.get(next)!.openings;
+    if (at === undefined || !openings.includes(at)) at = openings[0];
+  }
+  return [...gone];
+}
+
+/** unknown: the unit has no such part · twice: it has left already. */
+export type ViolationCode = OrderRule | 'unknown' | 'twice';
+
+export interface Violation {
+  /** Place in the order, from 0. */
+  readonly at: number;
+  readonly part: string;
+  readonly rule: ViolationCode;
+  /** Parts that should have left before. */
+  readonly missing: readonly string[];
+  readonly consequence: Consequence;
+}
+
+export interface OrderResult {
+  readonly violations: readonly Violation[];
+  /** Every part has left, each once. */
+  readonly complete: boolean;
+}
+
+/** Every rule that an order breaks; a part that was taken out of turn is gone all the same. */
+export function checkOrder(plan: StripPlan, order: readonly string[]): OrderResult {
+  const rules = rulesByPart(plan);
+  const known = new Set(plan.parts.map((p) => p.id));
+  const gone = new Set<string>();
+  const violations = order.flatMap((part, at): Violation[] => {
+    const wrong = known.has(part) ? (gone.has(part) ? 'twice' : null) : 'unknown';
+    if (wrong) return [{ at, part, rule: wrong, missing: [], consequence: 'none' }];
+    const broken = (rules.get(part) ?? []).flatMap((rule): Violation[] => {
+      const missing = missingOf(rule, gone);
+      const { consequence } = ORDER_RULES[rule.rule];
+      return missing.length > 0 ? [{ at, part, rule: rule.rule, missing, consequence }] : [];
+    });
+    gone.add(part);
+    return broken;
+  });
+  return { violations, complete: gone.size === known.size && order.length === known.size };
+}
