@@ -51,7 +51,7 @@ export function EngagementTraces({ traced, result, kept, title }: Props) {
       curves: [
         { label: t('converter.engine'), ink: '--drives', points: line(result, of.engine) },
         {
-          label: t('clutch.parts.disc'),
+          label: t('clutchFields.disc'),
           ink: '--driven',
           look: 'dashed',
           points: line(result, of.disc),
@@ -142,7 +142,7 @@ export function EngagementTraces({ traced, result, kept, title }: Props) {
           t('clutch.feet.pedal'),
           t('clutch.feet.throttle'),
           t('converter.engineSpeed'),
-          t('clutch.parts.disc'),
+          t('clutchFields.disc'),
           titles.speed,
           titles.torque,
           titles.heat,

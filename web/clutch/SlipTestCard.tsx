@@ -108,14 +108,14 @@ export function SlipTestCard({ kind, rig }: Props) {
               points: read.run.samples.map((s) => ({ x: s.time, y: s.engineRpm })),
             },
             {
-              label: t('clutch.parts.disc'),
+              label: t('clutchFields.disc'),
               ink: '--driven',
               look: 'dashed',
               points: read.run.samples.map((s) => ({ x: s.time, y: s.discRpm })),
             },
           ]}
           figures={{
-            titles: [t('launch.time'), t('converter.engineSpeed'), t('clutch.parts.disc')],
+            titles: [t('launch.time'), t('converter.engineSpeed'), t('clutchFields.disc')],
             rows: read.run.samples
               .filter((_s, k) => k % 10 === 0)
               .map((s) => [

@@ -13,7 +13,8 @@ import {
 export const UnitSystemContext = createContext<UnitSystem>('si');
 
 const MINUS = '\u2212';
-const THIN_SPACE = '\u2009';
+/** Narrow, and no line ends in it. */
+const THIN_SPACE = '\u202f';
 
 /** A number for reading: true minus, thin spaces between thousands, never "−0". */
 export function formatNumber(value: number, digits: number): string {

@@ -24,7 +24,7 @@ export function testNumbers(t: TFunction, system: 'si' | 'inch-pound'): Numbers 
   const numbers: Numbers = {
     system,
     unit: (q) => t(`units.${displayUnit(q, system)}`),
-    value: (v, q) => formatReading(convertToDisplay(v, q, system)).replace(/\u2009/g, ' '),
+    value: (v, q) => formatReading(convertToDisplay(v, q, system)).replace(/\u202f/g, ' '),
     quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
     toDisplay: (v, q) => convertToDisplay(v, q, system),
     fromDisplay: (v) => v,

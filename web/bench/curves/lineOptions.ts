@@ -8,6 +8,7 @@ import {
   Tooltip,
   type ChartOptions,
 } from 'chart.js';
+import { formatNumber } from '../../shared/numbers';
 
 /** Everything a line chart needs is registered once, by whoever draws the first. */
 export function registerLines(): void {
@@ -28,6 +29,16 @@ export interface Axis {
   readonly whole?: boolean;
 }
 
+/** A mark's number as it is written everywhere else, with as many digits as the marks are apart. */
+function tickText(value: number | string, _index: number, ticks: { value: number }[]): string {
+  const apart = Math.abs((ticks[1]?.value ?? 1) - (ticks[0]?.value ?? 0));
+  const digits = [0, 1, 2, 3].find((d) => {
+    const steps = apart * 10 ** d;
+    return Math.abs(steps - Math.round(steps)) < 1e-6;
+  });
+  return formatNumber(Number(value), digits ?? 4);
+}
+
 /** Axes and legend of a curve sheet. */
 export function lineOptions(x: Axis, y: Axis, right?: Axis): ChartOptions<'line'> {
   const axis = ({ title, whole, ...limits }: Axis, position?: 'right') => ({
@@ -35,7 +46,12 @@ export function lineOptions(x: Axis, y: Axis, right?: Axis): ChartOptions<'line'
     ...limits,
     ...(position ? { position } : {}),
     title: { display: true, text: title, color: inkOf('--ink-2'), font: FONT },
-    ticks: { color: inkOf('--ink-2'), font: FONT, ...(whole ? { precision: 0 } : {}) },
+    ticks: {
+      color: inkOf('--ink-2'),
+      font: FONT,
+      callback: tickText,
+      ...(whole ? { precision: 0 } : {}),
+    },
     grid: { color: inkOf('--line'), drawOnChartArea: position === undefined },
   });
   return {

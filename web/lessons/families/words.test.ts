@@ -128,14 +128,14 @@ test.each(THOUGHT_OF)('%s: every reason is a sentence with its numbers filled in
 });
 
 test('numbers for reading: true minus, thin spaces, no “−0”, no needless digits', () => {
-  expect(formatNumber(-1234567.5, 1)).toBe('−1\u2009234\u2009567.5');
+  expect(formatNumber(-1234567.5, 1)).toBe('−1\u202f234\u202f567.5');
   expect(formatNumber(-0.001, 2)).toBe('0.00');
   expect([1200, 33.3333, 8.25, 0.5, 1260].map(formatReading)).toEqual([
-    '1\u2009200',
+    '1\u202f200',
     '33.3',
     '8.25',
     '0.50',
-    '1\u2009260',
+    '1\u202f260',
   ]);
 });
 
