@@ -127,6 +127,12 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/apply/skerry-three',
       [radio('What else'), press('Other teeth for it'), () => b.see('Fewest sun teeth')],
     ],
+    [
+      'strip-down bench',
+      '/teach/strip-down/harbour-trainer',
+      [press('Fluid'), press('Take it off'), press('C1 drum'), press('Take it off')],
+    ],
+    ['strip-down bench, gear pairs', '/learn/strip-down/winch-manual', [press('Selector shaft')]],
     ['unit editor', '/teach/models/units/harbour-trainer', [() => b.see('Nothing wrong found')]],
     ['unit editor, elements', '/teach/models/units/quay-four', [radio('Elements')]],
     ['unit editor, members', '/teach/models/units/quay-four', [radio('Members')]],

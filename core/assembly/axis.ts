@@ -2,20 +2,13 @@ import { portPlaces, risersOf, type Planned } from '../drawing/sectionPlan';
 import { orderGap } from '../drawing/sectionGap';
 import { searchPlan } from '../drawing/sectionSearch';
 import { CASE, type GearSet, type ShiftElement, type Unit } from '../geartrain';
+import type { Place } from './parts';
 
 /**
  * Where everything stands along the axis and how far it reaches from it, out of the unit's own section (derived here):
  * gap k reaches from k to k + ½, the gear set behind it stands at k + ¾. What stands before a part, and covers some of the
  * radius that the part needs to pass, bars its way to that side.
  */
-export interface Place {
-  /** Along the axis, from the front. */
-  readonly at: number;
-  /** Nearest to and farthest from the axis, in heights of the section. */
-  readonly inner: number;
-  readonly outer: number;
-}
-
 export interface Axis {
   readonly columns: readonly GearSet[];
   /** The web of a member in a gap; `null` where it has none there. */

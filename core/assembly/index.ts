@@ -9,12 +9,15 @@ export {
   type OrderWhy,
   type Part,
   type PartKind,
+  type Place,
   type Precedence,
   type StripPlan,
 } from './parts';
+export { hazardOf } from './hazards';
 export { planOf } from './plan';
 export {
   checkOrder,
+  costOf,
   freeParts,
   legalOrder,
   type OrderResult,

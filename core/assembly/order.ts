@@ -87,3 +87,16 @@ export function checkOrder(plan: StripPlan, order: readonly string[]): OrderResu
   });
   return { violations, complete: gone.size === known.size && order.length === known.size };
 }
+
+/** What a broken rule takes off a student's marks (the project's own scale). */
+const COST: Readonly<Record<Consequence, number>> = {
+  hurts: 5,
+  breaks: 3,
+  lost: 2,
+  wasted: 1,
+  none: 0,
+};
+
+/** Marks that an order costs: each broken rule by what it does. */
+export const costOf = ({ violations }: Pick<OrderResult, 'violations'>): number =>
+  violations.reduce((sum, v) => sum + COST[v.consequence], 0);

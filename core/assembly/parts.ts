@@ -103,10 +103,19 @@ export interface Precedence {
   readonly rule: OrderRule;
 }
 
+/** Where something stands: along the axis from the front, and nearest to and farthest from it, in heights of the section. */
+export interface Place {
+  readonly at: number;
+  readonly inner: number;
+  readonly outer: number;
+}
+
 export interface StripPlan {
   readonly unit: string;
   readonly parts: readonly Part[];
   readonly rules: readonly Precedence[];
+  /** Of what stands on the axis, by part. */
+  readonly places: Readonly<Record<string, readonly Place[]>>;
 }
 
 /** What sort of machine a unit is, for what lies round its gears. */

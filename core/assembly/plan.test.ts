@@ -1,3 +1,4 @@
+import { largestUnit } from '../geartrain/tests/largestUnit';
 import { randomUnit } from '../geartrain/tests/randomUnit';
 import type { Unit } from '../geartrain';
 import { randomFromSeed } from '../numerics';
@@ -72,6 +73,7 @@ test('two hundred units of no maker: no rules that wait for each other', () => {
 test('what is free is all that any order can begin with: by trying every order of a small unit', () => {
   const plan: StripPlan = {
     unit: 'small',
+    places: {},
     parts: ['a', 'b', 'c', 'd'].map((id) => ({
       id,
       kind: 'fitting',
@@ -181,4 +183,9 @@ test('each broken rule is told where it was broken, with what it does', () => {
   }
   for (const rule of ['drain-first', 'spring-press', 'support-bolt', 'band-slack'] as const)
     expect(broken.has(rule)).toBe(true);
+});
+
+test('the largest unit that the format holds is planned, too', () => {
+  const plan = planOf(largestUnit());
+  expect(checkOrder(plan, legalOrder(plan))).toEqual({ violations: [], complete: true });
 });

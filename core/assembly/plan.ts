@@ -21,7 +21,7 @@ export function planOf(unit: Unit): StripPlan {
   const sort = sortOf(unit);
   outsideParts(bill, sort);
   const loads = elementLoadsOf(unit);
-  if (sort.planetary) stackParts(bill, unit, axisOf(unit), loads);
+  const places = sort.planetary ? stackParts(bill, unit, axisOf(unit), loads) : {};
   gearboxParts(bill, unit, sort, loads);
   bill.part('case', 'case', []);
   bill.rule(
@@ -29,7 +29,7 @@ export function planOf(unit: Unit): StripPlan {
     'all-out',
     bill.parts.map((p) => p.id),
   );
-  return { unit: unit.id, parts: bill.parts, rules: bill.rules };
+  return { unit: unit.id, parts: bill.parts, rules: bill.rules, places };
 }
 
 /** What every unit of its sort has round its gears: fittings, pan, valve body, pump, rear end. */

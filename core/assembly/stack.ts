@@ -1,8 +1,8 @@
 import type { PlanetaryUnitSet, ShiftElement, Unit } from '../geartrain';
-import { isGroundedElement, overlaps, type Axis, type Place } from './axis';
+import { isGroundedElement, overlaps, type Axis } from './axis';
 import type { Bill } from './bill';
 import { frictionsFor } from './loads';
-import type { Opening } from './parts';
+import type { Opening, Place } from './parts';
 
 /** One thing that leaves along the axis: a drum, a gear, what lies in the case round them. */
 interface Piece {
@@ -16,13 +16,14 @@ const SHAFT_OUTER = 2;
 /**
  * What stands on the axis of a unit with planetary sets: drums, hubs and shells by the webs of the section, gears by their
  * sets, packs, bands and one-way clutches by their elements; and what lies inside of these.
+ * @returns where each of them stands
  */
 export function stackParts(
   bill: Bill,
   unit: Unit,
   axis: Axis,
   loads: ReadonlyMap<string, number>,
-): void {
+): Readonly<Record<string, readonly Place[]>> {
   const inCase = (at: number): Place => ({ at, inner: axis.caseFrom, outer: axis.top });
   const pieces: Piece[] = [];
   const put = (id: string, ...places: readonly Place[]) => pieces.push({ id, places });
@@ -105,6 +106,7 @@ export function stackParts(
   }
   wayOut(bill, pieces, { support, last: axis.columns.length });
   rearSet(bill, unit, sets);
+  return Object.fromEntries(pieces.map((p) => [p.id, p.places]));
 }
 
 /** The gap of the first element held by the case that lies between two sets: a support carries it. */

@@ -17,6 +17,7 @@ export function createRouter() {
   const faultDesk = lazyPart(screens.faultDesk);
   const atlas = lazyPart(screens.atlas);
   const apply = lazyPart(screens.apply);
+  const stripDown = lazyPart(screens.stripDown);
   const builder = lazyPart(screens.builder);
   const classBook = lazyPart(screens.classBook);
   const records = lazyPart(screens.records);
@@ -55,6 +56,7 @@ export function createRouter() {
           },
         ]),
         { path: 'teach/apply/:unitId?', Component: apply },
+        { path: 'teach/strip-down/:unitId?', Component: stripDown },
         {
           path: 'teach/class-book',
           Component: classBook,
@@ -67,6 +69,7 @@ export function createRouter() {
         { path: 'learn/clutch', Component: clutch },
         { path: 'learn/clutch/packs', Component: packs },
         { path: 'learn/apply/:unitId?', Component: apply },
+        { path: 'learn/strip-down/:unitId?', Component: stripDown },
         {
           path: 'learn/records',
           Component: records,

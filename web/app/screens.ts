@@ -33,6 +33,7 @@ export const screens = {
   converter: worded(async () => (await import('../converter/ConverterBench')).ConverterBench),
   faultDesk: worded(async () => (await import('../faults/FaultDesk')).FaultDesk),
   atlas: worded(async () => (await import('../faults/AtlasScreen')).AtlasScreen),
+  stripDown: worded(async () => (await import('../stripDown/StripDownBench')).StripDownBench),
   clutch: worded(async () => (await import('../clutch/ClutchBench')).ClutchBench),
   packs: worded(() => withDialogs(packs())),
   models: worded(() => withDialogs(models())),

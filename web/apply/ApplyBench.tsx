@@ -186,9 +186,12 @@ function Bench({ unit, door, units, onUnit }: Props) {
         </BreakIt>
         <Outcome solution={solution} />
         <Panels unit={unit} solution={solution} />
-        {door === 'teach' && (
-          <LinkButton to={`/teach/models/units/${unit.id}`}>{t('apply.editUnit')}</LinkButton>
-        )}
+        <div className="row">
+          <LinkButton to={`/${door}/strip-down/${unit.id}`}>{t('stripDown.open')}</LinkButton>
+          {door === 'teach' && (
+            <LinkButton to={`/teach/models/units/${unit.id}`}>{t('apply.editUnit')}</LinkButton>
+          )}
+        </div>
       </aside>
     </>
   );

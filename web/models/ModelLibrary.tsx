@@ -124,6 +124,9 @@ function ModelCard({ model }: { model: Model }) {
         <LinkButton to={benchOf(model)} type="primary">
           {t('modelLibrary.bench')}
         </LinkButton>
+        {model.format === 'fair-sprocket/unit' && (
+          <LinkButton to={`/teach/strip-down/${model.id}`}>{t('stripDown.open')}</LinkButton>
+        )}
         <LinkButton to={editorOf(model)}>{t('unitLibrary.edit')}</LinkButton>
         <Button onClick={duplicate}>{t('unitLibrary.duplicate')}</Button>
         <Button onClick={() => exportModel(model)}>{t('library.export')}</Button>

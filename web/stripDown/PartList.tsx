@@ -1,0 +1,48 @@
+import { useTranslation } from 'react-i18next';
+import { OPENINGS, type StripPlan } from '../../core/assembly';
+import type { Unit } from '../../core/geartrain';
+import { partName } from './partName';
+
+interface Props {
+  plan: StripPlan;
+  unit: Unit;
+  off: ReadonlySet<string>;
+  /** Parts that may leave now, where that is asked for. */
+  free: ReadonlySet<string>;
+  chosen: string | null;
+  onPart: (id: string) => void;
+}
+
+/** What is still on the unit, by the way it leaves. */
+export function PartList({ plan, unit, off, free, chosen, onPart }: Props) {
+  const { t } = useTranslation();
+  return (
+    <div className="part-list">
+      {OPENINGS.map((opening) => {
+        const parts = plan.parts.filter((p) => p.openings[0] === opening && !off.has(p.id));
+        return (
+          parts.length > 0 && (
+            <section key={opening} aria-label={t(`stripDown.openings.${opening}`)}>
+              <h3 className="label">{t(`stripDown.openings.${opening}`)}</h3>
+              <ul>
+                {parts.map((part) => (
+                  <li key={part.id}>
+                    <button
+                      type="button"
+                      className="part-button"
+                      aria-pressed={chosen === part.id}
+                      data-free={free.has(part.id)}
+                      onClick={() => onPart(part.id)}
+                    >
+                      {partName(t, unit, part)}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,192 @@
+import { Button, Checkbox } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  checkOrder,
+  costOf,
+  freeParts,
+  hazardOf,
+  planOf,
+  type Part,
+  type StripPlan,
+  type Violation,
+} from '../../core/assembly';
+import type { Unit } from '../../core/geartrain';
+import { CautionBox } from '../bench/CautionBox';
+import { ModelSelect } from '../bench/ModelSelect';
+import { useKept } from '../shared/kept';
+import { useShortcuts } from '../shared/useShortcuts';
+import { PartList } from './PartList';
+import { partName } from './partName';
+import { StackDrawing } from './StackDrawing';
+import { Tray } from './Tray';
+import '../bench/SideColumn.css';
+
+interface Props {
+  unit: Unit;
+  onUnit: (id: string) => void;
+}
+
+const NONE: string[] = [];
+
+/** What is still on the unit, what lies in the tray and in what order, and what the last step cost. */
+export function StripDown({ unit, onUnit }: Props) {
+  const { t } = useTranslation();
+  const [order, setOrder] = useKept<string[]>('StripDown order', NONE);
+  const [chosen, setChosen] = useKept<string | null>('StripDown chosen', null);
+  const [helped, setHelped] = useKept('StripDown helped', false);
+  const [wasted, setWasted] = useKept('StripDown wasted', 0);
+  /** The part that did not come out just now. */
+  const [tried, setTried] = useKept<string | null>('StripDown tried', null);
+  const plan = useMemo(() => planOf(unit), [unit]);
+  const parts = useMemo(() => new Map(plan.parts.map((p) => [p.id, p])), [plan]);
+  // A unit that was changed since has lost some of what lies in the tray.
+  const gone = useMemo(() => order.filter((id) => parts.has(id)), [order, parts]);
+  const off = useMemo(() => new Set(gone), [gone]);
+  const free = useMemo(() => new Set(helped ? freeParts(plan, off) : []), [helped, plan, off]);
+  const { violations, complete } = useMemo(() => checkOrder(plan, gone), [plan, gone]);
+  const part = chosen !== null && !off.has(chosen) ? parts.get(chosen) : undefined;
+  const takeOff = () => {
+    if (!part) return;
+    const broken = stepOf(plan, gone, part.id);
+    const stays = broken.filter((v) => v.consequence === 'wasted');
+    setTried(stays.length > 0 ? part.id : null);
+    // What can't come out stays, and the work is lost; what is forced out is out.
+    if (stays.length > 0) setWasted(wasted + costOf({ violations: stays }));
+    else setOrder([...gone, part.id]);
+  };
+  const restart = () => {
+    setOrder([]);
+    setWasted(0);
+    setTried(null);
+  };
+  const putBack = () => {
+    setOrder(gone.slice(0, -1));
+    setTried(null);
+  };
+  useShortcuts({ o: takeOff, u: putBack });
+  const last =
+    tried !== null && !off.has(tried)
+      ? stepOf(plan, gone, tried)
+      : violations.filter((v) => v.at === gone.length - 1);
+  return (
+    <>
+      <section className="strip-down-main" aria-label={unit.name}>
+        <div className="strip-down-head">
+          <h2>{unit.name}</h2>
+          <span className="quiet" role="status">
+            {t(complete ? 'stripDown.all' : 'stripDown.left', {
+              count: plan.parts.length - gone.length,
+              all: plan.parts.length,
+            })}
+          </span>
+        </div>
+        <StackDrawing
+          plan={plan}
+          unit={unit}
+          off={off}
+          free={free}
+          chosen={chosen}
+          onPart={setChosen}
+        />
+        <PartList
+          plan={plan}
+          unit={unit}
+          off={off}
+          free={free}
+          chosen={chosen}
+          onPart={setChosen}
+        />
+      </section>
+      <aside className="side-column" aria-label={t('stripDown.work')}>
+        <ModelSelect kind="fair-sprocket/unit" value={unit.id} onValue={onUnit} />
+        <NextPart unit={unit} part={part} onTakeOff={takeOff} />
+        {last.map((v) => (
+          <Broken key={v.rule} violation={v} unit={unit} parts={parts} />
+        ))}
+        <div className="row">
+          <Button onClick={putBack} disabled={gone.length === 0}>
+            {t('stripDown.putBack')}
+          </Button>
+          <Button onClick={restart} disabled={gone.length + wasted === 0}>
+            {t('stripDown.again')}
+          </Button>
+        </div>
+        <Checkbox checked={helped} onChange={(e) => setHelped(e.target.checked)}>
+          {t('stripDown.showFree')}
+        </Checkbox>
+        <p>
+          <span className="label">{t('stripDown.cost')}</span>{' '}
+          <strong className="figure">{costOf({ violations }) + wasted}</strong>
+        </p>
+        <Tray unit={unit} parts={parts} order={gone} violations={violations} />
+        <p className="quiet">{t('stripDown.manual')}</p>
+      </aside>
+    </>
+  );
+}
+
+/** The rules that the next step would break. */
+const stepOf = (plan: StripPlan, gone: readonly string[], id: string): readonly Violation[] =>
+  checkOrder(plan, [...gone, id]).violations.filter((v) => v.at === gone.length);
+
+interface NextProps {
+  unit: Unit;
+  part: Part | undefined;
+  onTakeOff: () => void;
+}
+
+/** The part that the hand is on: its caution stands there before it is taken off. */
+function NextPart({ unit, part, onTakeOff }: NextProps) {
+  const { t } = useTranslation();
+  if (!part) return <p className="strip-down-choose">{t('stripDown.choose')}</p>;
+  const topic = hazardOf(part);
+  return (
+    <div className="strip-down-next">
+      <h3>{partName(t, unit, part)}</h3>
+      <p className="quiet">
+        {t('stripDown.pieces', { count: part.count })}{' '}
+        {part.openings.map((o) => t(`stripDown.openings.${o}`)).join(t('question.or'))}
+      </p>
+      {topic && <CautionBox block={{ id: part.id, kind: 'caution', topic, markdown: '' }} />}
+      <Button type="primary" size="large" onClick={onTakeOff}>
+        {t('stripDown.takeOff')}
+      </Button>
+    </div>
+  );
+}
+
+interface BrokenProps {
+  violation: Violation;
+  unit: Unit;
+  parts: ReadonlyMap<string, Part>;
+}
+
+/** A rule that the last step broke: why it is one, what should have come first, what it does. */
+function Broken({ violation, unit, parts }: BrokenProps) {
+  const { t } = useTranslation();
+  const { rule, missing, consequence } = violation;
+  const part = parts.get(violation.part);
+  const names = missing.flatMap((id) => {
+    const part = parts.get(id);
+    return part ? [partName(t, unit, part)] : [];
+  });
+  return (
+    <div className="strip-down-broken" role="alert" data-consequence={consequence}>
+      <strong>
+        {part && `${partName(t, unit, part)}: `}
+        {t(`stripDown.consequences.${consequence}`)}
+      </strong>
+      <p>{t(`stripDown.rules.${rule}`)}</p>
+      {names.length > 0 && <p>{t('stripDown.first', { parts: shortList(t, names) })}</p>}
+    </div>
+  );
+}
+
+/** The first few of a list that may be long. */
+const MOST_NAMED = 4;
+function shortList(t: ReturnType<typeof useTranslation>['t'], names: readonly string[]): string {
+  const more = names.length - MOST_NAMED;
+  const shown = names.slice(0, MOST_NAMED).join(', ');
+  return more > 0 ? t('stripDown.andMore', { parts: shown, count: more }) : shown;
+}
