@@ -20,13 +20,19 @@ function rulesByPart({ rules }: StripPlan): ReadonlyMap<string, readonly Precede
   return of;
 }
 
+type Rules = ReturnType<typeof rulesByPart>;
+
+const isFree = (id: string, rules: Rules, gone: ReadonlySet<string>): boolean =>
+  (rules.get(id) ?? []).every(
+    ({ before, any }) =>
+      before.every((other) => gone.has(other)) &&
+      any.every((list) => list.some((o) => gone.has(o))),
+  );
+
 /** Parts that may leave now. @param gone those that have left */
 export function freeParts(plan: StripPlan, gone: ReadonlySet<string> = new Set()): string[] {
   const rules = rulesByPart(plan);
-  return plan.parts
-    .map((p) => p.id)
-    .filter((id) => !gone.has(id))
-    .filter((id) => (rules.get(id) ?? []).every((rule) => missingOf(rule, gone).length === 0));
+  return plan.parts.map((p) => p.id).filter((id) => !gone.has(id) && isFree(id, rules, gone));
 }
 
 /**
@@ -36,10 +42,19 @@ export function freeParts(plan: StripPlan, gone: ReadonlySet<string> = new Set()
  */
 export function legalOrder(plan: StripPlan): string[] {
   const part = new Map(plan.parts.map((p) => [p.id, p]));
+  const rules = rulesByPart(plan);
   const gone = new Set<string>();
+  // What is free stays free: only the others are asked again.
+  let free: string[] = [];
+  let waiting = plan.parts.map((p) => p.id);
   let at: string | undefined;
   while (gone.size < plan.parts.length) {
-    const free = freeParts(plan, gone);
+    free = [
+      ...free.filter((id) => !gone.has(id)),
+      ...waiting.filter((id) => isFree(id, rules, gone)),
+    ];
+    const known = new Set(free);
+    waiting = waiting.filter((id) => !known.has(id));
     const next = free.find((id) => part.get(id)!.openings.some((o) => o === at)) ?? free[0];
     if (next === undefined)
       throw new Error(`legalOrder: the parts of "${plan.unit}" wait for each other`);

@@ -207,8 +207,15 @@ function wayOut(
 ): void {
   const first = (p: Piece) => Math.min(...p.places.map((q) => q.at));
   const end = (p: Piece) => Math.max(...p.places.map((q) => q.at));
-  const bars = (a: Piece, b: Piece) =>
-    a !== b && a.places.some((p) => b.places.some((q) => overlaps(p, q)));
+  const barring = new Map(
+    pieces.map((a) => [
+      a,
+      new Set(
+        pieces.filter((b) => a !== b && a.places.some((p) => b.places.some((q) => overlaps(p, q)))),
+      ),
+    ]),
+  );
+  const bars = (a: Piece, b: Piece) => barring.get(a)!.has(b);
   const rearFrom = support ?? last;
   for (const piece of pieces) {
     const before = pieces.filter((p) => first(p) < first(piece) && bars(p, piece));
@@ -227,12 +234,17 @@ function wayOut(
 }
 
 /** Those that no other of them stands between: with these gone the way is clear. */
-const nearest = (
+function nearest(
   list: readonly Piece[],
   bars: (a: Piece, b: Piece) => boolean,
   along: (p: Piece) => number,
-): string[] =>
-  list.filter((a) => !list.some((b) => along(b) > along(a) && bars(a, b))).map((p) => p.id);
+): string[] {
+  // The nearest first, since it bars most of the others.
+  const sorted = list.map((piece) => ({ piece, at: along(piece) })).sort((a, b) => b.at - a.at);
+  return sorted
+    .filter(({ piece, at }) => !sorted.some((b) => b.at > at && bars(piece, b.piece)))
+    .map(({ piece }) => piece.id);
+}
 
 /** All of the one or all of the other, as lists of which one each must have left. */
 const pairs = (one: readonly string[], other: readonly string[]): string[][] =>

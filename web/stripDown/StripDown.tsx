@@ -6,7 +6,6 @@ import {
   costOf,
   freeParts,
   hazardOf,
-  planOf,
   type Part,
   type StripPlan,
   type Violation,
@@ -24,13 +23,14 @@ import '../bench/SideColumn.css';
 
 interface Props {
   unit: Unit;
+  plan: StripPlan;
   onUnit: (id: string) => void;
 }
 
 const NONE: string[] = [];
 
 /** What is still on the unit, what lies in the tray and in what order, and what the last step cost. */
-export function StripDown({ unit, onUnit }: Props) {
+export function StripDown({ unit, plan, onUnit }: Props) {
   const { t } = useTranslation();
   const [order, setOrder] = useKept<string[]>('StripDown order', NONE);
   const [chosen, setChosen] = useKept<string | null>('StripDown chosen', null);
@@ -38,7 +38,6 @@ export function StripDown({ unit, onUnit }: Props) {
   const [wasted, setWasted] = useKept('StripDown wasted', 0);
   /** The part that did not come out just now. */
   const [tried, setTried] = useKept<string | null>('StripDown tried', null);
-  const plan = useMemo(() => planOf(unit), [unit]);
   const parts = useMemo(() => new Map(plan.parts.map((p) => [p.id, p])), [plan]);
   // A unit that was changed since has lost some of what lies in the tray.
   const gone = useMemo(() => order.filter((id) => parts.has(id)), [order, parts]);

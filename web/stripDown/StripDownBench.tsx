@@ -1,9 +1,11 @@
+import { Spin } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { chosenFrom } from '../bench/chosenFrom';
 import { shelfOf } from '../bench/modelPlaces';
 import { useAppSelector } from '../state/hooks';
 import { selectUnits } from '../state/modelsSlice';
+import { useStripPlan } from '../workers/unitWorker';
 import { StripDown } from './StripDown';
 import './StripDown.css';
 
@@ -19,7 +21,7 @@ export function StripDownBench() {
     <main className="strip-down" id="main">
       <h1 className="visually-hidden">{t('nav.stripDown')}</h1>
       {unit ? (
-        <StripDown
+        <Planned
           key={unit.id}
           unit={unit}
           onUnit={(id) => void navigate(`/${door}/strip-down/${id}`)}
@@ -31,4 +33,10 @@ export function StripDownBench() {
       )}
     </main>
   );
+}
+
+/** The parts of a large unit come a moment later. */
+function Planned(props: Omit<Parameters<typeof StripDown>[0], 'plan'>) {
+  const plan = useStripPlan(props.unit);
+  return plan ? <StripDown plan={plan} {...props} /> : <Spin />;
 }

@@ -1,6 +1,9 @@
 import { planOf } from '../../core/assembly';
-import { demoUnit } from '../../core/tests/demoFile';
+import { readFileSync } from 'node:fs';
+import type { Unit } from '../../core/geartrain';
 import { stackOf, STACK } from './stackShapes';
+
+const demoUnit = (id: string) => JSON.parse(readFileSync(`demo/units/${id}.json`, 'utf8')) as Unit;
 
 test('the stack stands in order along its axis, mirrored, and within its sheet', () => {
   const plan = planOf(demoUnit('skerry-three'));

@@ -1,3 +1,4 @@
+import type { StripPlan } from '../../core/assembly';
 import type { SectionDrawing } from '../../core/drawing';
 import type { LessonPack, OpenFileResult } from '../../core/formats';
 import type {
@@ -243,4 +244,5 @@ export interface UnitWorker {
   figures(unit: Unit): UnitFigures;
   chartRows(unit: Unit, ranges: readonly Range[]): readonly ChartRow[];
   combined(unit: Unit): Combined;
+  stripPlan(unit: Unit): StripPlan;
 }

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { planOf } from '../../core/assembly';
 import { chartRows, combined, forwardRatios, unitFindings } from '../../core/geartrain';
 import type { UnitWorker } from './protocol';
 
@@ -6,5 +7,6 @@ const worker: UnitWorker = {
   figures: (unit) => ({ ratios: forwardRatios(unit), findings: unitFindings(unit) }),
   chartRows,
   combined,
+  stripPlan: planOf,
 };
 expose(worker);

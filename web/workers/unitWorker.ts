@@ -1,4 +1,5 @@
 import type { Remote } from 'comlink';
+import { planOf, type StripPlan } from '../../core/assembly';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import {
   chartRows,
@@ -25,6 +26,7 @@ const ask =
 
 const figuresOf = ask<UnitFigures>((worker, unit) => worker.figures(unit));
 const rowsOf = ask<readonly ChartRow[]>((worker, unit, ranges) => worker.chartRows(unit, ranges));
+const stripPlanOf = ask<StripPlan>((worker, unit) => worker.stripPlan(unit));
 const combinedOf = ask<Combined>((worker, unit) => worker.combined(unit));
 
 /** Ranges times the square of members up to which a unit is worked out within a frame. */
@@ -57,6 +59,14 @@ export function useCombined(unit: Unit): Combined | null {
   const large = isLarge(unit);
   const atOnce = useMemo(() => (large ? null : combined(unit)), [large, unit]);
   const later = useLater(large, unit, NO_RANGES, combinedOf);
+  return atOnce ?? later;
+}
+
+/** Its parts and what may leave before what; `null` while that is not known yet. */
+export function useStripPlan(unit: Unit): StripPlan | null {
+  const large = isLarge(unit);
+  const atOnce = useMemo(() => (large ? null : planOf(unit)), [large, unit]);
+  const later = useLater(large, unit, NO_RANGES, stripPlanOf);
   return atOnce ?? later;
 }
 
