@@ -64,7 +64,7 @@ test.each(VARYING)(
   (kind) => {
     const { lesson, question } = askable(kind);
     const drawn = new Set<string>();
-    for (let k = 0; k < 12; k++) {
+    for (let k = 0; k < 6; k++) {
       const posed = posedFor(lesson, question, seed(`Student ${k}`));
       expect(posed.question.kind).toBe(kind);
       expect(posed.step).toBe(false);

@@ -1,7 +1,8 @@
 import { newLesson, newStep } from '../defaults';
 import { setup } from '../tests/oneSetup';
 import { newSetQuestion } from './gear-set/defaults';
-import { setKey } from './gear-set/key';
+import { fraction } from '../../numerics';
+import { setKey, wrongAnswer } from './gear-set/key';
 import type { ArrangementKey, ChoiceQuestion, NumberQuestion } from './gear-set/kinds';
 import { posedIn } from '../posed';
 import type { Question } from '../question';
@@ -73,4 +74,22 @@ test('what would make a wrong ratio right: by hand on 30/70', () => {
   expect(right('carrier-ring')).toEqual(['carrier-ring']);
   expect(right()).toEqual(['ring-carrier']);
   expect(right('sun-carrier')).toBe('answer-is-right');
+});
+
+test('a wrong ratio is told by its size, and asked about only where one arrangement is meant', () => {
+  // R/S = 70/30 where the carrier is held, backwards (published: Willis 1841; from memory).
+  const choice = {
+    ...(newSetQuestion('choice', setup()) as ChoiceQuestion),
+    ask: 'right-for' as const,
+  };
+  expect(wrongAnswer({ ...choice, answered: 'sun-ring' }, setup())).toEqual(fraction(7, 3));
+  // Two pinions in a row, ring of twice the sun's teeth: 1 - R/S = -1, and so is its inverse.
+  const set = {
+    kind: 'double-pinion' as const,
+    teeth: { sun: 30, inner: 15, outer: 15, ring: 60 },
+    pinions: 3,
+  };
+  const even = { ...setup({ driven: 'ring' }), set };
+  const asked = { ...asking('ratio'), setup: even };
+  expect(stepFor(lesson, asked, [{ ...round(0, 1), setup: even }])).toBeNull();
 });
