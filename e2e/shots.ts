@@ -39,6 +39,17 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
+    name: 'strip-down',
+    route: '/teach/strip-down/skerry-three',
+    steps: async (b) => {
+      for (const part of ['Fluid', 'Converter', 'C1 drum']) {
+        await b.press('button', part);
+        await b.press('button', 'Take it off');
+      }
+      await b.press('button', 'Pump');
+    },
+  },
+  {
     name: 'builder',
     route: '/teach/lessons/what-the-held-part-feels',
     steps: (b) => b.see('The model answers'),
@@ -84,17 +95,6 @@ const SHOTS: readonly Shot[] = [
     steps: async (b) => {
       await b.press('button', /look alike: C1/);
       await b.press('button', 'C1, Forward clutch: will not come on');
-    },
-  },
-  {
-    name: 'converter-night',
-    route: '/teach/converter',
-    size: [1920, 1080],
-    steps: async (b) => {
-      await b.press('button', /^Paper: Day/);
-      await b.press('radio', 'Launch');
-      await b.see('After 15 s');
-      await b.press('radio', 'Shift map');
     },
   },
   {

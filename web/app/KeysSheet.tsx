@@ -57,6 +57,13 @@ const GROUPS = [
     ],
   },
   {
+    title: 'stripDown',
+    keys: [
+      ['O', 'takeOffKey'],
+      ['U', 'putBackKey'],
+    ],
+  },
+  {
     title: 'player',
     keys: [
       ['Space', 'turn'],
