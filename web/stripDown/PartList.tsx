@@ -3,7 +3,8 @@ import { OPENINGS, type StripPlan } from '../../core/assembly';
 import type { Unit } from '../../core/geartrain';
 import { partName } from './partName';
 
-interface Props {
+/** The parts of a unit as they stand now, and which one the hand is on. */
+export interface PartsNow {
   plan: StripPlan;
   unit: Unit;
   off: ReadonlySet<string>;
@@ -14,7 +15,7 @@ interface Props {
 }
 
 /** What is still on the unit, by the way it leaves. */
-export function PartList({ plan, unit, off, free, chosen, onPart }: Props) {
+export function PartList({ plan, unit, off, free, chosen, onPart }: PartsNow) {
   const { t } = useTranslation();
   return (
     <div className="part-list">

@@ -1,21 +1,11 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { StripPlan } from '../../core/assembly';
-import type { Unit } from '../../core/geartrain';
+import type { PartsNow } from './PartList';
 import { partName } from './partName';
 import { stackOf, STACK } from './stackShapes';
 
-interface Props {
-  plan: StripPlan;
-  unit: Unit;
-  off: ReadonlySet<string>;
-  free: ReadonlySet<string>;
-  chosen: string | null;
-  onPart: (id: string) => void;
-}
-
 /** The stack drawn apart along its axis, front at the left; what is off stays as an outline. */
-export function StackDrawing({ plan, unit, off, free, chosen, onPart }: Props) {
+export function StackDrawing({ plan, unit, off, free, chosen, onPart }: PartsNow) {
   const { t } = useTranslation();
   const { shapes, width } = useMemo(() => stackOf(plan), [plan]);
   if (shapes.length === 0) return null;

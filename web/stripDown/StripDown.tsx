@@ -68,6 +68,7 @@ export function StripDown({ unit, plan, onUnit }: Props) {
     tried !== null && !off.has(tried)
       ? stepOf(plan, gone, tried)
       : violations.filter((v) => v.at === gone.length - 1);
+  const now = { plan, unit, off, free, chosen, onPart: setChosen };
   return (
     <>
       <section className="strip-down-main" aria-label={unit.name}>
@@ -80,22 +81,8 @@ export function StripDown({ unit, plan, onUnit }: Props) {
             })}
           </span>
         </div>
-        <StackDrawing
-          plan={plan}
-          unit={unit}
-          off={off}
-          free={free}
-          chosen={chosen}
-          onPart={setChosen}
-        />
-        <PartList
-          plan={plan}
-          unit={unit}
-          off={off}
-          free={free}
-          chosen={chosen}
-          onPart={setChosen}
-        />
+        <StackDrawing {...now} />
+        <PartList {...now} />
       </section>
       <aside className="side-column" aria-label={t('stripDown.work')}>
         <ModelSelect kind="fair-sprocket/unit" value={unit.id} onValue={onUnit} />

@@ -2,7 +2,7 @@ import { toNumber } from '../../../numerics';
 import { PORTS, solveSet, thirdPort, type GearSetSetup, type Port } from '../../../geartrain';
 import type { Posed, ThoughtOf } from '../../family';
 import { heldRoles, type SetClaim } from './claims';
-import { HELD_ARRANGEMENTS } from './key';
+import { HELD_ARRANGEMENTS, type SetKey } from './key';
 import { arrangementKey } from './kinds';
 import type { SetSlip } from './slips';
 import type { GearSetTypes } from './types';
@@ -112,17 +112,22 @@ export const gives = (setup: GearSetSetup, drives: Port, driven: Port): SetClaim
 export const arrangementNamed = (key: string) =>
   HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === key);
 
+/** The arrangement that was chosen and the one that is right, and what each gives. */
+function bothArrangements(setup: GearSetSetup, key: SetKey, choice: string) {
+  const chosen = arrangementNamed(choice);
+  const wanted = key.kind === 'choice' && arrangementNamed(key.right[0] ?? '');
+  if (!chosen || !wanted) return null;
+  const claims = [chosen, wanted].flatMap(({ drives, driven }) => gives(setup, drives, driven));
+  return { chosen, wanted, claims };
+}
+
 function arrangementSlips(
   { question, subject: { setup }, key }: Posed<GearSetTypes, 'choice'>,
   choice: string,
 ): Choice[] {
-  const chosen = arrangementNamed(choice);
-  const wanted = key.kind === 'choice' && arrangementNamed(key.right[0] ?? '');
-  if (!chosen || !wanted) return [];
-  const claims = [
-    ...gives(setup, chosen.drives, chosen.driven),
-    ...gives(setup, wanted.drives, wanted.driven),
-  ];
+  const both = bothArrangements(setup, key, choice);
+  if (!both) return [];
+  const { chosen, wanted, claims } = both;
   const { effect } = solveSet(setup.set, chosen);
   const target = solveSet(setup.set, wanted).effect;
   const swapped = key.kind === 'choice' && key.right.includes(`${chosen.driven}-${chosen.drives}`);
@@ -145,13 +150,9 @@ function rightForSlips(
   { subject: { setup }, key }: Posed<GearSetTypes, 'choice'>,
   choice: string,
 ): Choice[] {
-  const chosen = arrangementNamed(choice);
-  const wanted = key.kind === 'choice' && arrangementNamed(key.right[0] ?? '');
-  if (!chosen || !wanted) return [];
-  const claims = [
-    ...gives(setup, chosen.drives, chosen.driven),
-    ...gives(setup, wanted.drives, wanted.driven),
-  ];
+  const both = bothArrangements(setup, key, choice);
+  if (!both) return [];
+  const { chosen, wanted, claims } = both;
   const asked = setup.roles.reaction === 'held' && choice === arrangementKey(setup.roles);
   const swapped = chosen.drives === wanted.driven && chosen.driven === wanted.drives;
   const slip = asked ? 'answer-kept' : swapped ? 'drives-and-driven-swapped' : 'held-part-confused';
