@@ -1,4 +1,4 @@
-import { useMemo, type ComponentType } from 'react';
+import { useMemo, useState, type ComponentType } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   missingFault,
@@ -45,14 +45,16 @@ export function Posed<F extends FamilyName>({
   const { t } = useTranslation();
   const { attempt } = useAppSelector(selectPlayer);
   const student = attempt?.student ?? '';
-  const answers = attempt?.answers;
   const { id } = whole;
-  // One question and one subject for the whole stage: keys are computed from them once.
+  // One question and one subject for the whole stage: keys are computed from them once. What came before does not change
+  // while a round goes on; a commit of this very round is no reason to draw again.
+  const [before] = useState(() =>
+    (attempt?.answers ?? []).filter((a) => a.question === id && a.round < round),
+  );
   const { question, subject, step, drawn } = useMemo(() => {
     const seed = { student, lessonId: lesson.id, questionId: id, round };
-    const before = (answers ?? []).filter((a) => a.question === id && a.round < round);
     return posedIn(row, lesson, whole.question, seed, before);
-  }, [lesson, whole.question, answers, row, student, id, round]);
+  }, [lesson, whole.question, before, row, student, id, round]);
   const block = useMemo(
     () => ({ ...whole, question, ...(drawn === null ? {} : { drawn }) }),
     [whole, question, drawn],
