@@ -1,4 +1,4 @@
-import { By, Key } from 'selenium-webdriver';
+import { By, Key, until } from 'selenium-webdriver';
 import { openText } from '../core/formats';
 import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
@@ -76,7 +76,10 @@ test('a wide unit is laid out away from the page, and scrolls instead of shrinki
 
 test('units go out and come in as files; a broken one is refused with its paths', async () => {
   await b.visit(run.at('/teach/models/units'));
-  const first = await b.driver.findElement(By.xpath('(//li//button[contains(., "Export")])[1]'));
+  const first = await b.driver.wait(
+    until.elementLocated(By.xpath('(//li//button[contains(., "Export")])[1]')),
+    PATIENCE_MS,
+  );
   await first.click();
   const file = await downloaded(b, '.unit.json');
   const opened = openText(new TextDecoder().decode(bytesOf(file)), 'fair-sprocket/unit');

@@ -101,6 +101,7 @@ test('the class book shows them, and the record goes out with no set in it', asy
   await b.visit(run.at('/teach/class-book'));
   await b.see('How sure');
   await b.visit(run.at('/learn/records'));
+  await b.see('Export');
   await b.driver.findElement(By.xpath('(//button[contains(., "Export")])[1]')).click();
   const record = await downloaded(b, '.attempt.json');
   const opened = openText(new TextDecoder().decode(bytesOf(record)), 'fair-sprocket/attempt');
