@@ -1,7 +1,7 @@
 import { portPlaces, risersOf, type Planned } from '../drawing/sectionPlan';
 import { orderGap } from '../drawing/sectionGap';
 import { searchPlan } from '../drawing/sectionSearch';
-import { CASE, type GearSet, type ShiftElement, type Unit } from '../geartrain';
+import type { GearSet, Unit } from '../geartrain';
 import type { Place } from './parts';
 
 /**
@@ -66,8 +66,3 @@ function websIn(unit: Unit, planned: Planned, gap: number): [string, Place][] {
     return [riser.member, { at, inner: Math.min(...heights), outer: Math.max(...heights) }];
   });
 }
-
-/** Along the axis both can't be passed by each other. */
-export const overlaps = (a: Place, b: Place): boolean => a.inner < b.outer && b.inner < a.outer;
-
-export const isGroundedElement = ({ between }: ShiftElement): boolean => between.includes(CASE);

@@ -1,38 +1,60 @@
-import type { Opening, OrderRule, Part, PartKind, Precedence } from './parts';
+import type { Opening, OrderRule, Part, PartKind, Place, Precedence, StripPlan } from './parts';
+
+interface Belongs {
+  /** Id of what it belongs to. */
+  readonly of?: string;
+  readonly count?: number;
+}
 
 /** The growing list of parts and rules of one unit. */
 export class Bill {
-  readonly parts: Part[] = [];
-  readonly rules: Precedence[] = [];
-  private readonly ids = new Set<string>();
+  private readonly parts = new Map<string, Part>();
+  private readonly rules: Precedence[] = [];
+  private places: StripPlan['places'] = {};
 
   /** @returns the id; a part that is there already stays as it is */
   part(
     id: string,
     kind: PartKind,
     openings: readonly Opening[],
-    { of = 'unit', count = 1 }: { of?: string; count?: number } = {},
+    { of = 'unit', count = 1 }: Belongs = {},
   ): string {
-    if (!this.ids.has(id)) this.parts.push({ id, kind, of, count, openings });
-    this.ids.add(id);
+    if (!this.parts.has(id)) this.parts.set(id, { id, kind, of, count, openings });
     return id;
   }
 
   /** The ways by which a part can leave, once they are known. */
   opens(id: string, openings: readonly Opening[]): void {
-    const k = this.parts.findIndex((p) => p.id === id);
-    if (k >= 0) this.parts[k] = { ...this.parts[k]!, openings };
+    const part = this.parts.get(id);
+    if (part) this.parts.set(id, { ...part, openings });
   }
 
-  /** Parts that there are not are left out; a rule that asks for nothing is none. */
+  /** Parts that the unit turns out not to have are left out in the end, and so is a rule that then asks for nothing. */
   rule(
     after: string,
     rule: OrderRule,
     before: readonly string[],
     any: readonly (readonly string[])[] = [],
   ): void {
-    const there = [...new Set(before)].filter((id) => this.ids.has(id) && id !== after);
-    if (this.ids.has(after) && there.length + any.length > 0)
-      this.rules.push({ after, before: there, any, rule });
+    this.rules.push({ after, before, any, rule });
+  }
+
+  stands(places: Readonly<Record<string, readonly Place[]>>): void {
+    this.places = places;
+  }
+
+  plan(unit: string): StripPlan {
+    const there = (ids: readonly string[], after: string) =>
+      [...new Set(ids)].filter((id) => this.parts.has(id) && id !== after);
+    const rules = this.rules
+      .filter(({ after }) => this.parts.has(after))
+      .map(({ after, before, any, rule }) => ({
+        after,
+        before: there(before, after),
+        any: any.map((list) => there(list, after)).filter((list) => list.length > 0),
+        rule,
+      }))
+      .filter(({ before, any }) => before.length + any.length > 0);
+    return { unit, parts: [...this.parts.values()], rules, places: this.places };
   }
 }

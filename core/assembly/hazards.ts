@@ -2,19 +2,27 @@ import type { Hazard } from '../faults';
 import type { Part, PartKind } from './parts';
 
 /** What can hurt one who takes out a part of this kind; told before the hand goes there. */
-const HAZARD_OF: Readonly<Partial<Record<PartKind, Hazard>>> = {
-  fluid: 'hot-fluid',
-  converter: 'heavy-parts',
-  pump: 'heavy-parts',
-  case: 'heavy-parts',
-  support: 'heavy-parts',
-  'snap-ring': 'springs',
-  spring: 'springs',
-  servo: 'springs',
-  piston: 'compressed-air',
-  pack: 'dust',
-  disc: 'dust',
-  shaft: 'park-free',
+const HAZARDS_OF: Readonly<Partial<Record<PartKind, readonly Hazard[]>>> = {
+  fluid: ['hot-fluid'],
+  pan: ['hot-fluid'],
+  filter: ['hot-fluid'],
+  'valve-body': ['hot-fluid'],
+  converter: ['heavy-parts'],
+  pump: ['heavy-parts'],
+  support: ['heavy-parts'],
+  // Its words speak of snap rings, too.
+  'snap-ring': ['heavy-parts'],
+  carrier: ['heavy-parts'],
+  case: ['heavy-parts'],
+  spring: ['springs'],
+  'servo-ring': ['springs'],
+  servo: ['springs'],
+  piston: ['compressed-air'],
+  'clutch-cover': ['springs', 'last-bolt'],
+  disc: ['dust'],
+  extension: ['park-free'],
+  'output-shaft': ['park-free'],
 };
 
-export const hazardOf = ({ kind }: Pick<Part, 'kind'>): Hazard | null => HAZARD_OF[kind] ?? null;
+export const hazardsOf = ({ kind }: Pick<Part, 'kind'>): readonly Hazard[] =>
+  HAZARDS_OF[kind] ?? [];

@@ -2,25 +2,23 @@ export {
   CONSEQUENCES,
   OPENINGS,
   ORDER_RULES,
-  PART_KINDS,
   type Consequence,
   type Opening,
   type OrderRule,
-  type OrderWhy,
   type Part,
   type PartKind,
   type Place,
   type Precedence,
   type StripPlan,
 } from './parts';
-export { hazardOf } from './hazards';
+export { hazardsOf } from './hazards';
 export { planOf } from './plan';
 export {
   checkOrder,
   costOf,
   freeParts,
   legalOrder,
-  type OrderResult,
+  workOf,
   type Violation,
-  type ViolationCode,
+  type Work,
 } from './order';

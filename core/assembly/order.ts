@@ -84,19 +84,27 @@ export interface OrderResult {
   readonly complete: boolean;
 }
 
+const brokenBy = (
+  part: string,
+  at: number,
+  rules: Rules,
+  gone: ReadonlySet<string>,
+): readonly Violation[] =>
+  (rules.get(part) ?? []).flatMap((rule): Violation[] => {
+    const missing = missingOf(rule, gone);
+    const { consequence } = ORDER_RULES[rule.rule];
+    return missing.length > 0 ? [{ at, part, rule: rule.rule, missing, consequence }] : [];
+  });
+
 /** Every rule that an order breaks; a part that was taken out of turn is gone all the same. */
 export function checkOrder(plan: StripPlan, order: readonly string[]): OrderResult {
   const rules = rulesByPart(plan);
   const known = new Set(plan.parts.map((p) => p.id));
   const gone = new Set<string>();
-  const violations = order.flatMap((part, at): Violation[] => {
+  const violations = order.flatMap((part, at): readonly Violation[] => {
     const wrong = known.has(part) ? (gone.has(part) ? 'twice' : null) : 'unknown';
     if (wrong) return [{ at, part, rule: wrong, missing: [], consequence: 'none' }];
-    const broken = (rules.get(part) ?? []).flatMap((rule): Violation[] => {
-      const missing = missingOf(rule, gone);
-      const { consequence } = ORDER_RULES[rule.rule];
-      return missing.length > 0 ? [{ at, part, rule: rule.rule, missing, consequence }] : [];
-    });
+    const broken = brokenBy(part, at, rules, gone);
     gone.add(part);
     return broken;
   });
@@ -115,3 +123,33 @@ const COST: Readonly<Record<Consequence, number>> = {
 /** Marks that an order costs: each broken rule by what it does. */
 export const costOf = ({ violations }: Pick<OrderResult, 'violations'>): number =>
   violations.reduce((sum, v) => sum + COST[v.consequence], 0);
+
+/** Work on a unit as it stands: what has been tried, in its order, and what came of it. */
+export interface Work {
+  /** What is off, in the order in which it came off. */
+  readonly off: readonly string[];
+  /** Places in `off` of what came off out of turn. */
+  readonly outOfTurn: ReadonlySet<number>;
+  /** What the last try broke. */
+  readonly last: readonly Violation[];
+  readonly cost: number;
+}
+
+/** Every try: what can't come out yet stays, and the work is wasted; what is forced out is out. */
+export function workOf(plan: StripPlan, tried: readonly string[]): Work {
+  const known = new Set(plan.parts.map((p) => p.id));
+  const rules = rulesByPart(plan);
+  const gone = new Set<string>();
+  const outOfTurn = new Set<number>();
+  let last: readonly Violation[] = [];
+  let cost = 0;
+  for (const part of tried) {
+    if (!known.has(part) || gone.has(part)) continue;
+    last = brokenBy(part, gone.size, rules, gone);
+    cost += costOf({ violations: last });
+    if (last.some((v) => v.consequence === 'wasted')) continue;
+    if (last.length > 0) outOfTurn.add(gone.size);
+    gone.add(part);
+  }
+  return { off: [...gone], outOfTurn, last, cost };
+}

@@ -8,46 +8,49 @@
 export const OPENINGS = ['front', 'rear', 'below', 'side'] as const;
 export type Opening = (typeof OPENINGS)[number];
 
-export const PART_KINDS = [
-  'fluid',
-  'converter',
-  'fitting',
-  'cover',
-  'filter',
-  'valve-body',
-  'rod',
-  'pin',
-  'pump',
-  'support',
-  'bolt',
-  'snap-ring',
-  'shaft',
-  'shell',
-  'hub',
-  'drum',
-  'pack',
-  'spring',
-  'piston',
-  'seals',
-  'band',
-  'anchor',
-  'servo',
-  'race',
-  'cage',
-  'sun',
-  'carrier',
-  'ring',
-  'pinions',
-  'washers',
-  'gear',
-  'sleeve',
-  'blocker-rings',
-  'fork',
-  'disc',
-  'bearing',
-  'case',
-] as const;
-export type PartKind = (typeof PART_KINDS)[number];
+export type PartKind =
+  | 'fluid'
+  | 'converter'
+  | 'fitting'
+  | 'pan'
+  | 'filter'
+  | 'valve-body'
+  | 'rod'
+  | 'pin'
+  | 'pump'
+  | 'support'
+  | 'bolt'
+  | 'snap-ring'
+  | 'shaft'
+  | 'output-shaft'
+  | 'extension'
+  | 'shell'
+  | 'hub'
+  | 'drum'
+  | 'pack'
+  | 'spring'
+  | 'piston'
+  | 'seals'
+  | 'band'
+  | 'anchor'
+  | 'servo-ring'
+  | 'servo'
+  | 'race'
+  | 'cage'
+  | 'pawl'
+  | 'sun'
+  | 'carrier'
+  | 'ring'
+  | 'pinions'
+  | 'washers'
+  | 'gear'
+  | 'sleeve'
+  | 'blocker-rings'
+  | 'fork'
+  | 'clutch-cover'
+  | 'disc'
+  | 'bearing'
+  | 'case';
 
 export interface Part {
   readonly id: string;
@@ -83,13 +86,12 @@ export const ORDER_RULES = {
   'rear-open': { why: 'not-reachable', consequence: 'wasted' },
   'output-ring': { why: 'stack-will-not-slide', consequence: 'breaks' },
   'way-out': { why: 'lies-before', consequence: 'wasted' },
+  'either-way-out': { why: 'lies-before-on-both-sides', consequence: 'wasted' },
   'in-the-drum': { why: 'not-reachable', consequence: 'wasted' },
   retained: { why: 'is-retained', consequence: 'wasted' },
   'spring-press': { why: 'spring-flies', consequence: 'hurts' },
   'set-apart': { why: 'not-reachable', consequence: 'wasted' },
-  'washers-held': { why: 'falls-from-the-stack', consequence: 'lost' },
   'fork-first': { why: 'holds-the-sleeve', consequence: 'breaks' },
-  'crosswise-first': { why: 'cover-bends', consequence: 'breaks' },
   'all-out': { why: 'still-holds-parts', consequence: 'wasted' },
 } as const satisfies Readonly<Record<string, { why: string; consequence: Consequence }>>;
 export type OrderRule = keyof typeof ORDER_RULES;
@@ -124,4 +126,6 @@ export interface Sort {
   readonly planetary: boolean;
   /** Oil applies some of its elements. */
   readonly hydraulic: boolean;
+  /** The element that is a dry clutch; `null` where there is none. */
+  readonly dry: string | null;
 }

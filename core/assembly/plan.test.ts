@@ -8,7 +8,8 @@ import {
   costOf,
   CONSEQUENCES,
   freeParts,
-  hazardOf,
+  hazardsOf,
+  workOf,
   legalOrder,
   ORDER_RULES,
   planOf,
@@ -202,11 +203,54 @@ test('what hurts costs most, and what does no harm nothing', () => {
 });
 
 test('what can hurt is told of the parts that do (common practice, no source)', () => {
-  const hazard = (id: string) => hazardOf(trainer.parts.find((p) => p.id === id)!);
-  expect(hazard('C1.spring')).toBe('springs');
-  expect(hazard('B3.servo')).toBe('springs');
-  expect(hazard('converter')).toBe('heavy-parts');
-  expect(hazard('fluid')).toBe('hot-fluid');
-  expect(hazard('output-shaft')).toBe('park-free');
-  expect(hazard('filter')).toBeNull();
+  const hazards = (id: string) =>
+    [...demo.values()].flatMap((plan) => plan.parts.filter((p) => p.id === id)).map(hazardsOf)[0];
+  expect(hazards('C1.spring')).toEqual(['springs']);
+  expect(hazards('B3.servo-ring')).toEqual(['springs']);
+  expect(hazards('converter')).toEqual(['heavy-parts']);
+  expect(hazards('pan')).toEqual(['hot-fluid']);
+  expect(hazards('extension')).toEqual(['park-free']);
+  // A dry clutch's cover is pressed by its spring, and hangs on its last bolt; its disc is dusty, a wet plate is not.
+  expect(hazards('K.cover')).toEqual(['springs', 'last-bolt']);
+  expect(hazards('K.disc')).toEqual(['dust']);
+  expect(hazards('C1.pack')).toEqual([]);
+});
+
+test('work as it goes: what can’t come out stays and is wasted, what is forced is out, and costs', () => {
+  const start = workOf(trainer, []);
+  expect(start).toEqual({ off: [], outOfTurn: new Set(), last: [], cost: 0 });
+  const stuck = workOf(trainer, ['fluid', 'C1.drum']);
+  expect(stuck).toMatchObject({ off: ['fluid'], cost: 2 });
+  expect(stuck.last.map((v) => v.rule).sort()).toEqual(['pump-before-drums', 'way-out']);
+  // The pump with the converter on it and the valve body in: two things may break.
+  const forced = workOf(trainer, ['fluid', 'C1.drum', 'pump']);
+  expect(forced).toMatchObject({ off: ['fluid', 'pump'], cost: 2 + 3 + 3 });
+  expect(forced.outOfTurn).toEqual(new Set([1]));
+  // Of what the unit has not, or what is off already, nothing comes.
+  expect(workOf(trainer, ['fluid', 'fluid', 'no-such-part']).off).toEqual(['fluid']);
+  expect(workOf(trainer, legalOrder(trainer))).toMatchObject({ cost: 0, last: [] });
+});
+
+test('gear pairs beside planetary sets are parts of the stack; a clutch to the case is a brake', () => {
+  const skerry = unitNamed('skerry-three');
+  const unit: Unit = {
+    ...skerry,
+    members: [...skerry.members, { id: 'lay', name: 'Lay shaft' }],
+    gearsets: [
+      ...skerry.gearsets,
+      {
+        id: 'M1',
+        kind: 'mesh',
+        first: skerry.output,
+        second: 'lay',
+        teeth: { first: 30, second: 40 },
+      },
+    ],
+    elements: skerry.elements.map((e) => (e.kind === 'brake' ? { ...e, kind: 'clutch' } : e)),
+  };
+  const plan = planOf(unit);
+  const ids = plan.parts.map((p) => p.id);
+  for (const id of ['M1.first', 'M1.second', 'B2.pack', 'P1.sun']) expect(ids).toContain(id);
+  expect(ids).not.toContain('B2.drum');
+  expect(checkOrder(plan, legalOrder(plan))).toEqual({ violations: [], complete: true });
 });

@@ -1,35 +1,39 @@
-import type { ShiftElement, Unit } from '../geartrain';
-import { axisOf } from './axis';
+import { drivingOf, rigOfUnit } from '../faults';
+import type { Unit } from '../geartrain';
+import { mainClutchOf } from '../shift';
 import { Bill } from './bill';
 import { gearboxParts } from './gearbox';
-import { elementLoadsOf } from './loads';
 import type { Sort, StripPlan } from './parts';
 import { stackParts } from './stack';
 
-const OIL_APPLIED: readonly ShiftElement['kind'][] = ['clutch', 'brake', 'band'];
+const OIL_APPLIED = ['clutch', 'brake', 'band'];
 
-export function sortOf(unit: Unit): Sort {
+function sortOf(unit: Unit): Sort {
   const planetary = unit.gearsets.some((g) => g.kind !== 'mesh');
-  const oil = unit.elements.filter((e) => OIL_APPLIED.includes(e.kind));
-  // One clutch before a box of gear pairs is the driver's, dry and worked by a pedal.
-  return { planetary, hydraulic: planetary || oil.length > 1 };
+  // Before gear pairs a clutch alone on the input is the driver's, dry and worked by a pedal.
+  const dry = planetary ? null : (mainClutchOf(unit)?.id ?? null);
+  const oil = unit.elements.some((e) => OIL_APPLIED.includes(e.kind) && e.id !== dry);
+  return { planetary, hydraulic: planetary || oil, dry };
 }
 
 /** Every part of a unit, and what may leave before what. */
 export function planOf(unit: Unit): StripPlan {
   const bill = new Bill();
   const sort = sortOf(unit);
+  const { loads, sound } = drivingOf(rigOfUnit(unit));
+  // What each was made to hold, N·m: as the desk has it.
+  const madeFor = (element: string) => loads.madeFor(sound.worstOf(element)) * loads.engineNm;
   outsideParts(bill, sort);
-  const loads = elementLoadsOf(unit);
-  const places = sort.planetary ? stackParts(bill, unit, axisOf(unit), loads) : {};
-  gearboxParts(bill, unit, sort, loads);
+  if (sort.planetary) stackParts(bill, unit, madeFor);
+  else gearboxParts(bill, unit, sort, madeFor);
+  const { parts } = bill.plan(unit.id);
   bill.part('case', 'case', []);
   bill.rule(
     'case',
     'all-out',
-    bill.parts.map((p) => p.id),
+    parts.map((p) => p.id),
   );
-  return { unit: unit.id, parts: bill.parts, rules: bill.rules, places };
+  return bill.plan(unit.id);
 }
 
 /** What every unit of its sort has round its gears: fittings, pan, valve body, pump, rear end. */
@@ -40,7 +44,7 @@ function outsideParts(bill: Bill, { planetary, hydraulic }: Sort): void {
   if (hydraulic) {
     bill.part('solenoid-plug', 'fitting', ['side']);
     bill.part('cable', 'fitting', ['side']);
-    bill.part('pan', 'cover', ['below']);
+    bill.part('pan', 'pan', ['below']);
     bill.part('filter', 'filter', ['below']);
     bill.part('valve-body', 'valve-body', ['below']);
     bill.part('park-rod', 'rod', ['below']);
@@ -55,12 +59,12 @@ function outsideParts(bill: Bill, { planetary, hydraulic }: Sort): void {
     bill.rule('pump', 'body-before-pump', ['valve-body']);
   }
   bill.part('selector-pin', 'pin', ['side']);
-  bill.part('selector-shaft', 'shaft', ['side']);
+  bill.part('selector-shaft', 'rod', ['side']);
   bill.rule('selector-shaft', 'selector-pin', ['selector-pin']);
   bill.rule('selector-shaft', 'linkage-with-body', ['valve-body', 'park-rod']);
-  bill.part('extension', 'cover', ['rear']);
+  bill.part('extension', 'extension', ['rear']);
   bill.rule('extension', 'outside-first', ['speed-pickup']);
   if (!hydraulic) bill.rule('extension', 'drain-first', ['fluid']);
-  bill.part('output-shaft', 'shaft', ['rear']);
+  bill.part('output-shaft', 'output-shaft', ['rear']);
   bill.rule('output-shaft', 'rear-open', ['extension']);
 }

@@ -1,262 +1,215 @@
-import type { PlanetaryUnitSet, ShiftElement, Unit } from '../geartrain';
-import { isGroundedElement, overlaps, type Axis } from './axis';
+import { isGrounded, liveMember } from '../drawing/sectionPlan';
+import { portsOf, type ShiftElement, type Unit } from '../geartrain';
+import { axisOf, type Axis } from './axis';
 import type { Bill } from './bill';
-import { frictionsFor } from './loads';
-import type { Opening, Place } from './parts';
+import { packInDrum, packParts } from './packs';
+import type { PartKind, Place } from './parts';
+import { wayOut, type Piece } from './wayOut';
 
-/** One thing that leaves along the axis: a drum, a gear, what lies in the case round them. */
-interface Piece {
-  readonly id: string;
-  readonly places: readonly Place[];
+/** Heights of the section that a shaft takes up. */
+const SHAFT_OUTER = 2;
+
+/** A unit with planetary sets as it grows: what stands on its axis, and what carries each web. */
+interface Stack {
+  readonly bill: Bill;
+  readonly unit: Unit;
+  readonly axis: Axis;
+  readonly pieces: Piece[];
+  /** Parts at a member's web in a gap, by `MEMBER@GAP`. */
+  readonly carriers: Map<string, string[]>;
+  /** The gap before which a support stands, where there is one. */
+  readonly support: number | null;
 }
 
-/** Heights that a shaft, and the plates and rings that lie in the case, take up. */
-const SHAFT_OUTER = 2;
+const put = ({ pieces }: Stack, id: string, ...places: readonly Place[]) =>
+  void pieces.push({ id, places });
+const inCase = ({ axis }: Stack, at: number): Place => ({
+  at,
+  inner: axis.caseFrom,
+  outer: axis.top,
+});
 
 /**
  * What stands on the axis of a unit with planetary sets: drums, hubs and shells by the webs of the section, gears by their
  * sets, packs, bands and one-way clutches by their elements; and what lies inside of these.
- * @returns where each of them stands
+ * @param madeFor what an element was made to hold, N·m
  */
-export function stackParts(
-  bill: Bill,
-  unit: Unit,
-  axis: Axis,
-  loads: ReadonlyMap<string, number>,
-): Readonly<Record<string, readonly Place[]>> {
-  const inCase = (at: number): Place => ({ at, inner: axis.caseFrom, outer: axis.top });
-  const pieces: Piece[] = [];
-  const put = (id: string, ...places: readonly Place[]) => pieces.push({ id, places });
-  const sets = axis.columns.filter((g): g is PlanetaryUnitSet => g.kind !== 'mesh');
-
-  bill.part('input-shaft', 'shaft', ['front'], { of: unit.input });
-  put('input-shaft', { at: 0, inner: 0, outer: SHAFT_OUTER });
-  bill.part('output-ring', 'snap-ring', ['rear']);
-  bill.rule('output-ring', 'rear-open', ['extension']);
-  bill.rule('output-shaft', 'output-ring', ['output-ring']);
-
+export function stackParts(bill: Bill, unit: Unit, madeFor: (element: string) => number): void {
+  const axis = axisOf(unit);
   const support = supportGap(unit, axis);
-  if (support !== null) {
-    bill.part('support-bolt', 'bolt', ['below']);
-    bill.part('support-ring', 'snap-ring', ['front']);
-    bill.part('support', 'support', ['front']);
-    bill.rule('support-bolt', 'pan-first', ['valve-body']);
-    bill.rule('support', 'support-bolt', ['support-bolt', 'support-ring']);
-    const at = support - 0.1;
-    put('support-ring', inCase(at - 0.05));
-    put('support', { at, inner: SHAFT_OUTER, outer: axis.top });
-  }
-
-  // Drums, hubs and shells: one for each web; a web that no clutch stands on is a shell of its member's.
-  const carriers = new Map<string, string[]>();
-  for (const element of unit.elements)
-    if (element.kind === 'clutch')
-      for (const [k, name] of (['drum', 'hub'] as const).entries()) {
-        const member = element.between[k]!;
-        const gap = axis.gapOf(element.id);
-        const place = axis.web(member, gap);
-        if (!place) continue;
-        const id = bill.part(`${element.id}.${name}`, name, ['front'], { of: element.id });
-        put(id, place);
-        const key = `${member}@${gap}`;
-        carriers.set(key, [...(carriers.get(key) ?? []), id]);
-      }
-  for (const { id: member } of unit.members) {
-    if (member === unit.input || member === unit.output) continue;
-    const bare = axis.gapsOf(member).filter((gap) => !carriers.has(`${member}@${gap}`));
-    bare.forEach((gap, k) => {
-      const id = bill.part(`${member}.shell${k === 0 ? '' : k + 1}`, 'shell', ['front'], {
-        of: member,
-      });
-      put(id, axis.web(member, gap)!);
-      carriers.set(`${member}@${gap}`, [id]);
-    });
-  }
-
-  // A hub stands in its drum: the one that is closed to the front comes first.
-  for (const { id, kind, between } of unit.elements) {
-    const [drum, hub] = between.map((member) => axis.web(member, axis.gapOf(id))?.at ?? 0);
-    const [outer, inner] = drum! < hub! ? ['drum', 'hub'] : ['hub', 'drum'];
-    if (kind === 'clutch') bill.rule(`${id}.${inner}`, 'in-the-drum', [`${id}.${outer}`]);
-  }
-
-  gearPieces(bill, sets, axis, put);
-
-  for (const element of unit.elements) {
-    const gap = axis.gapOf(element.id);
-    const member = element.between.find((m) => axis.web(m, gap)) ?? element.between[0];
-    const web = axis.web(member, gap);
-    elementParts(bill, element, loads.get(element.id) ?? 0);
-    const at = web?.at ?? gap;
-    const { id, kind } = element;
-    if (kind === 'brake') {
-      // Its ring lies before its plates, and both in the case.
-      put(`${id}.ring`, inCase(at - 0.02));
-      put(`${id}.pack`, inCase(at - 0.01));
-    } else if (kind === 'band') {
-      put(`${id}.band`, inCase(at));
-      for (const drum of carriers.get(`${member}@${gap}`) ?? [])
-        bill.rule(drum, 'band-slack', [`${id}.band`]);
-    } else if (kind === 'one-way' && web) {
-      put(`${id}.race`, { at: at - 0.005, inner: web.inner, outer: web.outer });
-    }
-    const inSupport = support !== null && isGroundedElement(element) && gap === support;
-    if (inSupport && kind === 'brake')
-      bill.rule(`${id}.spring`, 'in-the-drum', ['support', `${id}.pack`]);
-  }
-  wayOut(bill, pieces, { support, last: axis.columns.length });
-  rearSet(bill, unit, sets);
-  return Object.fromEntries(pieces.map((p) => [p.id, p.places]));
+  const stack: Stack = { bill, unit, axis, pieces: [], carriers: new Map(), support };
+  endParts(stack);
+  drums(stack);
+  shells(stack);
+  gears(stack);
+  for (const element of unit.elements) elementParts(stack, element, madeFor(element.id));
+  wayOut(bill, stack.pieces, support ?? axis.columns.length);
+  rearSet(stack);
+  bill.stands(Object.fromEntries(stack.pieces.map((p) => [p.id, p.places])));
 }
 
 /** The gap of the first element held by the case that lies between two sets: a support carries it. */
 function supportGap(unit: Unit, axis: Axis): number | null {
   const gaps = unit.elements
-    .filter((e) => isGroundedElement(e) && (e.kind === 'brake' || e.kind === 'one-way'))
+    .filter((e) => isGrounded(e) && e.kind !== 'band' && e.kind !== 'dog')
     .map((e) => axis.gapOf(e.id))
     .filter((gap) => gap > 0 && gap < axis.columns.length);
   return gaps.length > 0 ? Math.min(...gaps) : null;
 }
 
-/** Gears and carriers; a member at the same port of two sets is one part that goes through both. */
-function gearPieces(
-  bill: Bill,
-  sets: readonly PlanetaryUnitSet[],
-  axis: Axis,
-  put: (id: string, ...places: readonly Place[]) => void,
-): void {
-  for (const port of ['sun', 'carrier', 'ring'] as const) {
-    const members = [...new Set(sets.map((set) => set[port]))];
-    for (const member of members) {
-      const shared = sets.filter((set) => set[port] === member);
-      const [first] = shared;
-      const id = bill.part(`${first!.id}.${port}`, port, ['front'], { of: first!.id });
-      put(id, ...shared.map((set) => axis.gear(set, member)));
-    }
+/** Input shaft, the ring on the output shaft, and the support with what holds it. */
+function endParts(stack: Stack): void {
+  const { bill, unit, axis, support } = stack;
+  bill.part('input-shaft', 'shaft', ['front'], { of: unit.input });
+  put(stack, 'input-shaft', { at: 0, inner: 0, outer: SHAFT_OUTER });
+  bill.part('output-ring', 'snap-ring', ['rear']);
+  bill.rule('output-ring', 'rear-open', ['extension']);
+  bill.rule('output-shaft', 'output-ring', ['output-ring']);
+  if (support === null) return;
+  bill.part('support-bolt', 'bolt', ['below']);
+  bill.part('support-ring', 'snap-ring', ['front']);
+  bill.part('support', 'support', ['front']);
+  bill.rule('support-bolt', 'pan-first', ['valve-body']);
+  bill.rule('support', 'support-bolt', ['support-bolt', 'support-ring']);
+  const at = support - 0.1;
+  put(stack, 'support-ring', inCase(stack, at - 0.05));
+  put(stack, 'support', { at, inner: SHAFT_OUTER, outer: axis.top });
+}
+
+/** A clutch to the case is a brake, whatever it is called. */
+const worksAs = (element: ShiftElement): ShiftElement['kind'] =>
+  element.kind === 'clutch' && isGrounded(element) ? 'brake' : element.kind;
+
+/** A clutch's drum is its first member's web, its hub the other's; the one that is closed to the front comes first. */
+function drums(stack: Stack): void {
+  const { bill, unit, axis, carriers } = stack;
+  for (const element of unit.elements) {
+    if (worksAs(element) !== 'clutch') continue;
+    const { id, between } = element;
+    const gap = axis.gapOf(id);
+    const parts = (['drum', 'hub'] as const).flatMap((name, k) => {
+      const member = between[k]!;
+      const place = axis.web(member, gap);
+      if (!place) return [];
+      const part = bill.part(`${id}.${name}`, name, ['front'], { of: id });
+      put(stack, part, place);
+      const key = `${member}@${gap}`;
+      carriers.set(key, [...(carriers.get(key) ?? []), part]);
+      return [{ part, at: place.at }];
+    });
+    const [outer, inner] = parts.sort((a, b) => a.at - b.at);
+    if (outer && inner) bill.rule(inner.part, 'way-out', [outer.part]);
   }
-  for (const set of sets) {
-    const carrier = sets.find((s) => s.carrier === set.carrier)!;
-    const rows = set.kind === 'double-pinion' ? 2 : 1;
-    const count = (set.pinions ?? 3) * rows;
+}
+
+/** A web that no clutch stands on is a shell of its member's. */
+function shells(stack: Stack): void {
+  const { bill, unit, axis, carriers } = stack;
+  for (const { id: member } of unit.members) {
+    if (member === unit.input || member === unit.output) continue;
+    const bare = axis.gapsOf(member).filter((gap) => !carriers.has(`${member}@${gap}`));
+    bare.forEach((gap, k) => {
+      const name = `${member}.shell${k === 0 ? '' : k + 1}`;
+      const id = bill.part(name, 'shell', ['front'], { of: member });
+      put(stack, id, axis.web(member, gap)!);
+      carriers.set(`${member}@${gap}`, [id]);
+    });
+  }
+}
+
+/** The part that is a member's gear at a port, named after the first set that has it there: sets may share one. */
+function gearOf({ axis }: Stack, member: string, port: string): string | null {
+  const owner = axis.columns.find((set) =>
+    portsOf(set).some((p) => p.port === port && p.member === member),
+  );
+  return owner ? `${owner.id}.${port}` : null;
+}
+
+const GEAR_KINDS: Readonly<Record<string, PartKind>> = {
+  sun: 'sun',
+  carrier: 'carrier',
+  ring: 'ring',
+  first: 'gear',
+  second: 'gear',
+};
+
+/** Gears and carriers, and the pinions in them; a member at the same port of two sets is one part that goes through both. */
+function gears(stack: Stack): void {
+  const { bill, axis } = stack;
+  const ports = axis.columns.flatMap((set) => portsOf(set).map((p) => ({ set, ...p })));
+  const ids = new Set(ports.map(({ member, port }) => gearOf(stack, member, port)!));
+  for (const id of ids) {
+    const own = ports.filter(({ member, port }) => gearOf(stack, member, port) === id);
+    const [{ set, port }] = own as [(typeof own)[number]];
+    bill.part(id, GEAR_KINDS[port]!, ['front'], { of: set.id });
+    put(stack, id, ...own.map((p) => axis.gear(p.set, p.member)));
+  }
+  for (const set of axis.columns) {
+    if (set.kind === 'mesh') continue;
     const of = set.id;
-    const pinions = bill.part(`${of}.pinions`, 'pinions', ['front'], { of, count });
-    const washers = bill.part(`${of}.washers`, 'washers', ['front'], { of, count: 2 * count });
-    bill.rule(pinions, 'set-apart', [`${carrier.id}.carrier`]);
-    bill.rule(washers, 'washers-held', [pinions]);
+    const count = (set.pinions ?? 3) * (set.kind === 'double-pinion' ? 2 : 1);
+    bill.part(`${of}.pinions`, 'pinions', ['front'], { of, count });
+    bill.part(`${of}.washers`, 'washers', ['front'], { of, count: 2 * count });
+    bill.rule(`${of}.pinions`, 'set-apart', [gearOf(stack, set.carrier, 'carrier')!]);
+    bill.rule(`${of}.washers`, 'retained', [`${of}.pinions`]);
   }
 }
 
-/** What lies in a drum, or in the case: each held by what is taken out before it. */
-export function packParts(
-  bill: Bill,
-  id: string,
-  openings: readonly Opening[],
-  frictions: number,
-  seals: number,
-): void {
+/** What an element is made of beside its drum, where it stands, and in what order it comes apart. */
+function elementParts(stack: Stack, element: ShiftElement, madeFor: number): void {
+  const { bill, axis, carriers, support } = stack;
+  const { id, between } = element;
+  const gap = axis.gapOf(id);
+  const held = isGrounded(element);
+  const member = held ? liveMember(element) : between[0];
+  const web = axis.web(member, gap);
+  const at = web?.at ?? gap;
   const own = { of: id };
-  bill.part(`${id}.ring`, 'snap-ring', openings, own);
-  // As many steels as frictions, and the end plate.
-  bill.part(`${id}.pack`, 'pack', openings, { of: id, count: 2 * frictions + 1 });
-  bill.part(`${id}.spring`, 'spring', openings, own);
-  bill.part(`${id}.piston`, 'piston', openings, own);
-  bill.part(`${id}.seals`, 'seals', openings, { of: id, count: seals });
-  bill.rule(`${id}.pack`, 'retained', [`${id}.ring`]);
-  bill.rule(`${id}.spring`, 'spring-press', [`${id}.pack`]);
-  bill.rule(`${id}.piston`, 'spring-press', [`${id}.spring`]);
-  bill.rule(`${id}.seals`, 'retained', [`${id}.piston`]);
-}
-
-/** What an element is made of beside its drum, and in what order that comes apart. */
-function elementParts(bill: Bill, { id, kind }: ShiftElement, load: number): void {
-  const own = { of: id };
-  const frictions = frictionsFor(load);
-  switch (kind) {
+  switch (worksAs(element)) {
     case 'clutch':
-      packParts(bill, id, ['front'], frictions, 4);
-      bill.rule(`${id}.ring`, 'in-the-drum', [`${id}.drum`]);
+      packInDrum(bill, id, madeFor);
       return;
     case 'brake':
-      packParts(bill, id, ['front'], frictions, 2);
+      packParts(bill, id, ['front'], madeFor, 2);
+      // Its ring lies before its plates, and both in the case.
+      put(stack, `${id}.ring`, inCase(stack, at - 0.02));
+      put(stack, `${id}.pack`, inCase(stack, at - 0.01));
+      if (gap === support) bill.rule(`${id}.spring`, 'in-the-drum', ['support']);
       return;
     case 'band':
       bill.part(`${id}.anchor`, 'anchor', ['side'], own);
-      bill.part(`${id}.servo-ring`, 'snap-ring', ['side'], own);
+      bill.part(`${id}.servo-ring`, 'servo-ring', ['side'], own);
       bill.part(`${id}.servo`, 'servo', ['side'], own);
       bill.part(`${id}.band`, 'band', ['front'], own);
       bill.rule(`${id}.servo`, 'servo-ring', [`${id}.servo-ring`]);
       bill.rule(`${id}.band`, 'band-slack', [`${id}.anchor`]);
       bill.rule(`${id}.band`, 'servo-first', [`${id}.servo`]);
+      put(stack, `${id}.band`, inCase(stack, at));
+      for (const drum of carriers.get(`${member}@${gap}`) ?? [])
+        bill.rule(drum, 'band-slack', [`${id}.band`]);
       return;
     case 'one-way':
       bill.part(`${id}.race`, 'race', ['front'], { of: id, count: 2 });
       bill.part(`${id}.cage`, 'cage', ['front'], own);
-      bill.rule(`${id}.cage`, 'washers-held', [`${id}.race`]);
+      bill.rule(`${id}.cage`, 'in-the-drum', [`${id}.race`]);
+      if (web) put(stack, `${id}.race`, { ...web, at: at - 0.005 });
       return;
-    case 'dog':
-      bill.part(`${id}.sleeve`, 'sleeve', ['rear'], own);
-      bill.rule(`${id}.sleeve`, 'rear-open', ['extension', 'output-shaft']);
-  }
-}
-
-/** What stands in the way of each piece, to the front and, behind the last support, to the rear. */
-function wayOut(
-  bill: Bill,
-  pieces: readonly Piece[],
-  { support, last }: { support: number | null; last: number },
-): void {
-  const first = (p: Piece) => Math.min(...p.places.map((q) => q.at));
-  const end = (p: Piece) => Math.max(...p.places.map((q) => q.at));
-  const barring = new Map(
-    pieces.map((a) => [
-      a,
-      new Set(
-        pieces.filter((b) => a !== b && a.places.some((p) => b.places.some((q) => overlaps(p, q)))),
-      ),
-    ]),
-  );
-  const bars = (a: Piece, b: Piece) => barring.get(a)!.has(b);
-  const rearFrom = support ?? last;
-  for (const piece of pieces) {
-    const before = pieces.filter((p) => first(p) < first(piece) && bars(p, piece));
-    const behind = pieces.filter((p) => end(p) > end(piece) && bars(p, piece));
-    const front = nearest(before, bars, first);
-    // By the rear only what lies behind the last support, or behind the last set.
-    if (first(piece) < rearFrom) {
-      bill.rule(piece.id, 'pump-before-drums', ['pump']);
-      bill.rule(piece.id, 'way-out', front);
-      continue;
+    case 'dog': {
+      const part = held
+        ? bill.part(`${id}.pawl`, 'pawl', ['rear'], own)
+        : bill.part(`${id}.sleeve`, 'sleeve', ['rear'], own);
+      bill.rule(part, 'rear-open', ['extension', 'output-shaft']);
     }
-    const rear = nearest(behind, bars, (p) => -end(p));
-    bill.opens(piece.id, ['front', 'rear']);
-    bill.rule(piece.id, 'way-out', [], pairs(['pump', ...front], ['output-shaft', ...rear]));
   }
 }
 
-/** Those that no other of them stands between: with these gone the way is clear. */
-function nearest(
-  list: readonly Piece[],
-  bars: (a: Piece, b: Piece) => boolean,
-  along: (p: Piece) => number,
-): string[] {
-  // The nearest first, since it bars most of the others.
-  const sorted = list.map((piece) => ({ piece, at: along(piece) })).sort((a, b) => b.at - a.at);
-  return sorted
-    .filter(({ piece, at }) => !sorted.some((b) => b.at > at && bars(piece, b.piece)))
-    .map(({ piece }) => piece.id);
-}
-
-/** All of the one or all of the other, as lists of which one each must have left. */
-const pairs = (one: readonly string[], other: readonly string[]): string[][] =>
-  one.flatMap((a) => other.map((b) => (a === b ? [a] : [a, b])));
-
-/** A ring holds what the output shaft carries: it comes off before these slide. */
-function rearSet(bill: Bill, unit: Unit, sets: readonly PlanetaryUnitSet[]): void {
-  const rear = sets.findLast((set) => [set.carrier, set.ring, set.sun].includes(unit.output));
+/** A ring holds what the output shaft carries in the last set: it comes off before that slides. */
+function rearSet(stack: Stack): void {
+  const { bill, unit, axis } = stack;
+  const rear = axis.columns.findLast((set) => portsOf(set).some((p) => p.member === unit.output));
   if (!rear) return;
-  for (const port of ['sun', 'carrier', 'ring'] as const)
-    if (rear[port] === unit.output) {
-      const owner = sets.find((set) => set[port] === unit.output)!;
-      bill.rule(`${owner.id}.${port}`, 'output-ring', ['output-ring']);
-    }
+  for (const { port, member } of portsOf(rear)) {
+    const part = member === unit.output ? gearOf(stack, member, port) : null;
+    if (part) bill.rule(part, 'output-ring', ['output-ring']);
+  }
 }

@@ -2,10 +2,9 @@ import { Button, Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  checkOrder,
-  costOf,
   freeParts,
-  hazardOf,
+  hazardsOf,
+  workOf,
   type Part,
   type StripPlan,
   type Violation,
@@ -32,42 +31,21 @@ const NONE: string[] = [];
 /** What is still on the unit, what lies in the tray and in what order, and what the last step cost. */
 export function StripDown({ unit, plan, onUnit }: Props) {
   const { t } = useTranslation();
-  const [order, setOrder] = useKept<string[]>('StripDown order', NONE);
+  const [tried, setTried] = useKept<string[]>('StripDown tried', NONE);
   const [chosen, setChosen] = useKept<string | null>('StripDown chosen', null);
   const [helped, setHelped] = useKept('StripDown helped', false);
-  const [wasted, setWasted] = useKept('StripDown wasted', 0);
-  /** The part that did not come out just now. */
-  const [tried, setTried] = useKept<string | null>('StripDown tried', null);
   const parts = useMemo(() => new Map(plan.parts.map((p) => [p.id, p])), [plan]);
-  // A unit that was changed since has lost some of what lies in the tray.
-  const gone = useMemo(() => order.filter((id) => parts.has(id)), [order, parts]);
-  const off = useMemo(() => new Set(gone), [gone]);
+  const work = useMemo(() => workOf(plan, tried), [plan, tried]);
+  const off = useMemo(() => new Set(work.off), [work]);
   const free = useMemo(() => new Set(helped ? freeParts(plan, off) : []), [helped, plan, off]);
-  const { violations, complete } = useMemo(() => checkOrder(plan, gone), [plan, gone]);
   const part = chosen !== null && !off.has(chosen) ? parts.get(chosen) : undefined;
   const takeOff = () => {
-    if (!part) return;
-    const broken = stepOf(plan, gone, part.id);
-    const stays = broken.filter((v) => v.consequence === 'wasted');
-    setTried(stays.length > 0 ? part.id : null);
-    // What can't come out stays, and the work is lost; what is forced out is out.
-    if (stays.length > 0) setWasted(wasted + costOf({ violations: stays }));
-    else setOrder([...gone, part.id]);
+    if (part) setTried([...tried, part.id]);
   };
-  const restart = () => {
-    setOrder([]);
-    setWasted(0);
-    setTried(null);
-  };
-  const putBack = () => {
-    setOrder(gone.slice(0, -1));
-    setTried(null);
-  };
+  // The last try at a part that is off is the one that took it off; what was wasted before stays wasted.
+  const putBack = () =>
+    setTried(tried.filter((_id, k) => k !== tried.lastIndexOf(work.off.at(-1)!)));
   useShortcuts({ o: takeOff, u: putBack });
-  const last =
-    tried !== null && !off.has(tried)
-      ? stepOf(plan, gone, tried)
-      : violations.filter((v) => v.at === gone.length - 1);
   const now = { plan, unit, off, free, chosen, onPart: setChosen };
   return (
     <>
@@ -75,8 +53,8 @@ export function StripDown({ unit, plan, onUnit }: Props) {
         <div className="strip-down-head">
           <h2>{unit.name}</h2>
           <span className="quiet" role="status">
-            {t(complete ? 'stripDown.all' : 'stripDown.left', {
-              count: plan.parts.length - gone.length,
+            {t(off.size === plan.parts.length ? 'stripDown.all' : 'stripDown.left', {
+              count: plan.parts.length - off.size,
               all: plan.parts.length,
             })}
           </span>
@@ -87,14 +65,14 @@ export function StripDown({ unit, plan, onUnit }: Props) {
       <aside className="side-column" aria-label={t('stripDown.work')}>
         <ModelSelect kind="fair-sprocket/unit" value={unit.id} onValue={onUnit} />
         <NextPart unit={unit} part={part} onTakeOff={takeOff} />
-        {last.map((v) => (
+        {work.last.map((v) => (
           <Broken key={v.rule} violation={v} unit={unit} parts={parts} />
         ))}
         <div className="row">
-          <Button onClick={putBack} disabled={gone.length === 0}>
+          <Button onClick={putBack} disabled={off.size === 0}>
             {t('stripDown.putBack')}
           </Button>
-          <Button onClick={restart} disabled={gone.length + wasted === 0}>
+          <Button onClick={() => setTried(NONE)} disabled={tried.length === 0}>
             {t('stripDown.again')}
           </Button>
         </div>
@@ -103,18 +81,14 @@ export function StripDown({ unit, plan, onUnit }: Props) {
         </Checkbox>
         <p>
           <span className="label">{t('stripDown.cost')}</span>{' '}
-          <strong className="figure">{costOf({ violations }) + wasted}</strong>
+          <strong className="figure">{work.cost}</strong>
         </p>
-        <Tray unit={unit} parts={parts} order={gone} violations={violations} />
+        <Tray unit={unit} parts={parts} work={work} />
         <p className="quiet">{t('stripDown.manual')}</p>
       </aside>
     </>
   );
 }
-
-/** The rules that the next step would break. */
-const stepOf = (plan: StripPlan, gone: readonly string[], id: string): readonly Violation[] =>
-  checkOrder(plan, [...gone, id]).violations.filter((v) => v.at === gone.length);
 
 interface NextProps {
   unit: Unit;
@@ -126,7 +100,6 @@ interface NextProps {
 function NextPart({ unit, part, onTakeOff }: NextProps) {
   const { t } = useTranslation();
   if (!part) return <p className="strip-down-choose">{t('stripDown.choose')}</p>;
-  const topic = hazardOf(part);
   return (
     <div className="strip-down-next">
       <h3>{partName(t, unit, part)}</h3>
@@ -134,7 +107,9 @@ function NextPart({ unit, part, onTakeOff }: NextProps) {
         {t('stripDown.pieces', { count: part.count })}{' '}
         {part.openings.map((o) => t(`stripDown.openings.${o}`)).join(t('question.or'))}
       </p>
-      {topic && <CautionBox block={{ id: part.id, kind: 'caution', topic, markdown: '' }} />}
+      {hazardsOf(part).map((topic) => (
+        <CautionBox key={topic} block={{ id: topic, kind: 'caution', topic, markdown: '' }} />
+      ))}
       <Button type="primary" size="large" onClick={onTakeOff}>
         {t('stripDown.takeOff')}
       </Button>
@@ -164,7 +139,7 @@ function Broken({ violation, unit, parts }: BrokenProps) {
         {t(`stripDown.consequences.${consequence}`)}
       </strong>
       <p>{t(`stripDown.rules.${rule}`)}</p>
-      {names.length > 0 && <p>{t('stripDown.first', { parts: shortList(t, names) })}</p>}
+      {names.length > 0 && <p>{t('stripDown.stillOn', { parts: shortList(t, names) })}</p>}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { Part, Violation } from '../../core/assembly';
+import type { Part, Work } from '../../core/assembly';
 import type { Unit } from '../../core/geartrain';
 import { CloseOutlined } from '../shared/icons';
 import { partName } from './partName';
@@ -7,28 +7,26 @@ import { partName } from './partName';
 interface Props {
   unit: Unit;
   parts: ReadonlyMap<string, Part>;
-  order: readonly string[];
-  violations: readonly Violation[];
+  work: Work;
 }
 
 /** The tray, the last part on top: each in the place in which it came off. */
-export function Tray({ unit, parts, order, violations }: Props) {
+export function Tray({ unit, parts, work }: Props) {
   const { t } = useTranslation();
-  const broken = new Set(violations.map((v) => v.at));
   return (
     <section className="tray" aria-label={t('stripDown.tray')}>
       <h3 className="label">{t('stripDown.tray')}</h3>
-      {order.length === 0 ? (
+      {work.off.length === 0 ? (
         <p className="quiet">{t('stripDown.trayEmpty')}</p>
       ) : (
         <ol reversed>
-          {order
+          {work.off
             .map((id, at) => ({ id, at }))
             .reverse()
             .map(({ id, at }) => (
               <li key={id}>
                 {partName(t, unit, parts.get(id)!)}
-                {broken.has(at) && <CloseOutlined aria-label={t('stripDown.tooSoon')} />}
+                {work.outOfTurn.has(at) && <CloseOutlined aria-label={t('stripDown.tooSoon')} />}
               </li>
             ))}
         </ol>

@@ -6,8 +6,8 @@ import { memberName } from '../shared/unitNames';
 /** A part by what it belongs to and what it is: `C1 drum`, `Sun shell`, `Pump`. */
 export function partName(t: TFunction, unit: Unit, { id, kind, of }: Part): string {
   if (of === 'unit') return t(`stripDown.fixed.${id}`, { defaultValue: id });
-  if (!unit.members.some((m) => m.id === of)) return `${of} ${t(`stripDown.kinds.${kind}`)}`;
+  if (kind !== 'shell' && kind !== 'shaft') return `${of} ${t(`stripDown.kinds.${kind}`)}`;
   // A member's own parts bear its name; where it has more than one, they are counted.
   const [which] = /\d+$/.exec(id.slice(id.lastIndexOf('.'))) ?? [];
-  return which ? `${memberName(unit, of)} ${which}` : memberName(unit, of);
+  return [memberName(unit, of), which].filter(Boolean).join(' ');
 }
