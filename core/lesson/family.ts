@@ -31,7 +31,7 @@ export type Vary<T extends FamilyTypes, K> = (
 export interface Reasons<T extends FamilyTypes> {
   /** What students who think thus answer; for each kind, every usual way to get it wrong. */
   readonly thoughts: {
-    readonly [K in T['question']['kind']]: (asked: Posed<T, K>) => readonly ThoughtOf<T, K>[];
+    readonly [K in T['question']['kind']]: (asked: Keyed<T, K>) => readonly ThoughtOf<T, K>[];
   };
   /** How the right answer comes about. */
   readonly facts: {
@@ -96,7 +96,7 @@ export interface Asked<T extends FamilyTypes, K> {
   readonly answer: Of<T['answer'], K>;
 }
 /** A question with its key, before it is answered. */
-export type Posed<T extends FamilyTypes, K> = Omit<Asked<T, K>, 'answer'>;
+export type Keyed<T extends FamilyTypes, K> = Omit<Asked<T, K>, 'answer'>;
 /** A way of thinking about a question of this kind. */
 export type ThoughtOf<T extends FamilyTypes, K> = Thought<
   Of<T['answer'], K>,

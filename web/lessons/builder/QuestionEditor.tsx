@@ -59,7 +59,7 @@ export function QuestionEditor({ block, onBlock }: Props) {
             checked={'vary' in question && question.vary === true}
             onChange={(e) => onQuestion({ ...question, vary: e.target.checked } as Question)}
           >
-            {t(family === 'gear-set' ? 'question.vary' : 'question.varyOther')}
+            {t(`question.vary.${family}`)}
           </Checkbox>
         )}
         {canAskWhy(question) && (

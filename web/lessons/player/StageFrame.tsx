@@ -1,15 +1,13 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  isOf,
-  type AnyPart,
-  type ClaimOf,
-  type FamilyName,
-  type GradedPart,
-  type Misconception,
-  type Question,
-  type SubjectOf,
-  type Why,
+import type {
+  AnyPart,
+  ClaimOf,
+  FamilyName,
+  GradedPart,
+  Misconception,
+  SubjectOf,
+  Why,
 } from '../../../core/lesson';
 import { useNumbers } from '../../shared/numbers';
 import type { FamilyWords } from '../families/familyWords';
@@ -72,10 +70,6 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
   );
 }
 
-/** A gear set comes with other teeth, everything else with other numbers. */
-const againLabel = (question: Question, varies: boolean) =>
-  !varies ? 'reveal.againSame' : isOf('gear-set', question) ? 'reveal.again' : 'reveal.againOther';
-
 /** The prediction beside the model's answer, and why they differ. */
 function Reveal<F extends FamilyName>({ asked, words, next, worked, varies }: Props<F>) {
   const { t } = useTranslation();
@@ -99,7 +93,7 @@ function Reveal<F extends FamilyName>({ asked, words, next, worked, varies }: Pr
       reason={reasonText(words, t, numbers, why, question, subject, graded.score === 1)}
       next={next}
       onAgain={again}
-      again={t(againLabel(question, varies))}
+      again={t(varies ? `reveal.again.${subject.kind}` : 'reveal.againSame')}
     >
       <Unexplained.Provider value={graded.score < 1 && why.named.length === 0}>
         {worked}

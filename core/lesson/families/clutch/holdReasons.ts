@@ -1,5 +1,5 @@
 import { slipWear } from '../../../shift';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { within } from '../../questionParts';
 import { holdingOf, type ClutchClaim } from './claims';
@@ -12,7 +12,7 @@ export function holdThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ClutchTypes, 'will-it-hold'>): ThoughtOf<ClutchTypes, 'will-it-hold'>[] {
+}: Keyed<ClutchTypes, 'will-it-hold'>): ThoughtOf<ClutchTypes, 'will-it-hold'>[] {
   const now = holdingOf(question, rig);
   if (!now) return [];
   if (key.kind === 'slips-first') return firstThoughts(question, rig, key.range);

@@ -6,7 +6,7 @@ import {
   readLinkage,
   type Adjustment,
 } from '../../../clutch';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { readInWindow, setTo, type ClutchClaim } from './claims';
 import { afterSteps, handedOut } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
@@ -52,7 +52,7 @@ export function playThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ClutchTypes, 'set-free-play'>): ThoughtOf<ClutchTypes, 'set-free-play'>[] {
+}: Keyed<ClutchTypes, 'set-free-play'>): ThoughtOf<ClutchTypes, 'set-free-play'>[] {
   const { clutch } = rig;
   if (!clutch || key.kind !== 'set-free-play') return [];
   const start = handedOut(clutch, question.wear);
@@ -144,7 +144,7 @@ export function playThoughts({
 /** Orders of adjusting that ways of thinking lead to. */
 export function orderThoughts({
   subject: { rig },
-}: Posed<ClutchTypes, 'adjust-order'>): ThoughtOf<ClutchTypes, 'adjust-order'>[] {
+}: Keyed<ClutchTypes, 'adjust-order'>): ThoughtOf<ClutchTypes, 'adjust-order'>[] {
   const { clutch } = rig;
   if (!clutch) return [];
   const right = adjustmentsOf(clutch);

@@ -6,7 +6,7 @@ import {
   upgraded,
   UPGRADE_LIMITS,
 } from '../../../clutch';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { clearanceOf, gaugedNow, type ClutchClaim } from './claims';
 import { fittedPack, SAME_PART } from './key';
@@ -19,7 +19,7 @@ export function selectiveThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ClutchTypes, 'choose-selective'>): ThoughtOf<ClutchTypes, 'choose-selective'>[] {
+}: Keyed<ClutchTypes, 'choose-selective'>): ThoughtOf<ClutchTypes, 'choose-selective'>[] {
   if (!rig.pack || key.kind !== 'choose-selective') return [];
   const fitted = fittedPack(rig.pack, question);
   const now = selectiveNow(fitted);
@@ -58,7 +58,7 @@ export function upgradeThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ClutchTypes, 'upgrade-limit'>): ThoughtOf<ClutchTypes, 'upgrade-limit'>[] {
+}: Keyed<ClutchTypes, 'upgrade-limit'>): ThoughtOf<ClutchTypes, 'upgrade-limit'>[] {
   const { pack } = rig;
   if (!pack) return [];
   const facts = upgradeFacts(question, rig);

@@ -1,6 +1,6 @@
 import { AS_BUILT, bearingRuns, NOISE_TESTS } from '../../../clutch';
 import { FEET_AT } from '../../../shift';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { startOf, type ClutchClaim } from './claims';
 import { MAY_ROLL, startJudged } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
@@ -11,7 +11,7 @@ export function noiseThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ClutchTypes, 'noise-test'>): ThoughtOf<ClutchTypes, 'noise-test'>[] {
+}: Keyed<ClutchTypes, 'noise-test'>): ThoughtOf<ClutchTypes, 'noise-test'>[] {
   const { clutch, engine } = rig;
   if (!clutch || !engine || key.kind !== 'noise-test') return [];
   return NOISE_TESTS.filter((n) => !key.right.includes(n.id)).map((test) => {
@@ -47,7 +47,7 @@ export function startThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ClutchTypes, 'draw-start'>): ThoughtOf<ClutchTypes, 'draw-start'>[] {
+}: Keyed<ClutchTypes, 'draw-start'>): ThoughtOf<ClutchTypes, 'draw-start'>[] {
   if (key.kind !== 'draw-start') return [];
   const feet = (pedal: readonly number[], throttle: readonly number[]) => ({
     kind: 'draw-start' as const,

@@ -1,6 +1,6 @@
 import { stallRpm, characteristicOf, engineModel } from '../../../converter';
 import { monotoneCurve } from '../../../numerics';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { powerKw, runningOf, type ConverterClaim } from './claims';
 import { curveAt, measured } from './key';
@@ -43,7 +43,7 @@ export function reads(
 export function operateThoughts({
   question,
   subject: { rig },
-}: Posed<ConverterTypes, 'operate'>): ThoughtOf<ConverterTypes, 'operate'>[] {
+}: Keyed<ConverterTypes, 'operate'>): ThoughtOf<ConverterTypes, 'operate'>[] {
   const { governedRpm } = engineModel(rig.engine);
   const couples = characteristicOf(rig.converter)!.couplesAt;
   const coupled: ThoughtOf<ConverterTypes, 'operate'>['answer'] = {
@@ -89,7 +89,7 @@ export function matchThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ConverterTypes, 'read-match'>): ThoughtOf<ConverterTypes, 'read-match'>[] {
+}: Keyed<ConverterTypes, 'read-match'>): ThoughtOf<ConverterTypes, 'read-match'>[] {
   if (key.kind !== 'read-match') return [];
   const { tolerance, throttle, turbineRpm } = question;
   const right = key.value;
@@ -189,7 +189,7 @@ export function sketchThoughts({
   question,
   subject: { rig },
   key,
-}: Posed<ConverterTypes, 'sketch-curve'>): ThoughtOf<ConverterTypes, 'sketch-curve'>[] {
+}: Keyed<ConverterTypes, 'sketch-curve'>): ThoughtOf<ConverterTypes, 'sketch-curve'>[] {
   if (key.kind !== 'sketch-curve') return [];
   const { curve } = question;
   const { at, most } = key;

@@ -1,4 +1,4 @@
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { shareOf, type ConverterClaim } from './claims';
 import { TOGETHER } from './key';
@@ -10,7 +10,7 @@ import type { ConverterTypes } from './types';
 export function changeThoughts({
   question,
   key,
-}: Posed<ConverterTypes, 'predict-change'>): ThoughtOf<ConverterTypes, 'predict-change'>[] {
+}: Keyed<ConverterTypes, 'predict-change'>): ThoughtOf<ConverterTypes, 'predict-change'>[] {
   if (key.kind !== 'predict-change') return [];
   const { of, tolerance } = question;
   const { before, after, way } = key;
@@ -79,7 +79,7 @@ const ORDERS: readonly (readonly [ConverterSlip, first: string, later: string])[
 /** Orders of a launch that ways of thinking lead to. */
 export function orderThoughts({
   key,
-}: Posed<ConverterTypes, 'launch-order'>): ThoughtOf<ConverterTypes, 'launch-order'>[] {
+}: Keyed<ConverterTypes, 'launch-order'>): ThoughtOf<ConverterTypes, 'launch-order'>[] {
   if (key.kind !== 'launch-order') return [];
   const right = key.events.map((e) => e.name);
   const at = (name: string) => key.events.find((e) => e.name === name);

@@ -6,7 +6,7 @@ import {
   type NextCheck,
   type Remedy,
 } from '../../../faults';
-import { scored, type Of, type Posed, type ThoughtOf } from '../../family';
+import { scored, type Of, type Keyed, type ThoughtOf } from '../../family';
 import { recognise, type Why } from '../../learners';
 import { diagnosedSo, gradeOnce, type FaultClaim } from './claims';
 import type { FaultAnswer } from './kinds';
@@ -26,7 +26,7 @@ export const told = ({ check, minutes, bits }: NextCheck): FaultClaim => ({
 export function testThoughts({
   question,
   key,
-}: Posed<FaultTypes, 'which-test'>): ThoughtOf<FaultTypes, 'which-test'>[] {
+}: Keyed<FaultTypes, 'which-test'>): ThoughtOf<FaultTypes, 'which-test'>[] {
   if (key.kind !== 'which-test') return [];
   const best = key.ranked[0]!;
   return question.offered.flatMap((check): ThoughtOf<FaultTypes, 'which-test'>[] => {
@@ -47,7 +47,7 @@ type Diagnosed = Of<FaultAnswer, 'diagnose'>;
 /** What went wrong at the desk, for a case whose desk is known. */
 export function deskThoughts({
   key,
-}: Posed<FaultTypes, 'diagnose'>): ThoughtOf<FaultTypes, 'diagnose'>[] {
+}: Keyed<FaultTypes, 'diagnose'>): ThoughtOf<FaultTypes, 'diagnose'>[] {
   if (key.kind !== 'diagnose') return [];
   const { desk } = key;
   const truth = faultKey(desk.truth.faults);

@@ -1,6 +1,6 @@
 import { worksIn, type Fault } from '../../../faults';
 import type { Unit } from '../../../geartrain';
-import { type Of, type Posed, type ThoughtOf } from '../../family';
+import { type Of, type Keyed, type ThoughtOf } from '../../family';
 import { cellsWith, changesOf, othersOf, type FaultClaim } from './claims';
 import type { FaultAnswer, SaidCell } from './kinds';
 import type { FaultKey } from './key';
@@ -15,7 +15,7 @@ export function rowThoughts({
   question,
   subject: { subject },
   key,
-}: Posed<FaultTypes, 'symptom-row'>): ThoughtOf<FaultTypes, 'symptom-row'>[] {
+}: Keyed<FaultTypes, 'symptom-row'>): ThoughtOf<FaultTypes, 'symptom-row'>[] {
   const { unit } = subject;
   if (key.kind !== 'symptom-row' || !unit) return [];
   const fault = question.fault as Fault;
@@ -112,7 +112,7 @@ export const worksAt = (unit: Unit, element: string, range: string): FaultClaim 
 export function elementThoughts({
   subject: { subject },
   key,
-}: Posed<FaultTypes, 'which-element'>): ThoughtOf<FaultTypes, 'which-element'>[] {
+}: Keyed<FaultTypes, 'which-element'>): ThoughtOf<FaultTypes, 'which-element'>[] {
   const { unit } = subject;
   if (key.kind !== 'which-element' || !unit) return [];
   const ranges = (good: boolean) =>

@@ -1,6 +1,6 @@
 import { toNumber } from '../../../numerics';
 import { PORTS, solveSet, thirdPort, type GearSetSetup, type Port } from '../../../geartrain';
-import type { Posed, ThoughtOf } from '../../family';
+import type { Keyed, ThoughtOf } from '../../family';
 import { heldRoles, type SetClaim } from './claims';
 import { HELD_ARRANGEMENTS, type SetKey } from './key';
 import { arrangementKey } from './kinds';
@@ -10,7 +10,7 @@ import { wayClaims } from './setFacts';
 
 /** What each wrong choice of an effect, a way, a part or an arrangement comes of. */
 export function choiceThoughts(
-  about: Posed<GearSetTypes, 'choice'>,
+  about: Keyed<GearSetTypes, 'choice'>,
 ): ThoughtOf<GearSetTypes, 'choice'>[] {
   const { question, subject, key } = about;
   if (key.kind !== 'choice') return [];
@@ -122,7 +122,7 @@ function bothArrangements(setup: GearSetSetup, key: SetKey, choice: string) {
 }
 
 function arrangementSlips(
-  { question, subject: { setup }, key }: Posed<GearSetTypes, 'choice'>,
+  { question, subject: { setup }, key }: Keyed<GearSetTypes, 'choice'>,
   choice: string,
 ): Choice[] {
   const both = bothArrangements(setup, key, choice);
@@ -147,7 +147,7 @@ function arrangementSlips(
 }
 
 function rightForSlips(
-  { subject: { setup }, key }: Posed<GearSetTypes, 'choice'>,
+  { subject: { setup }, key }: Keyed<GearSetTypes, 'choice'>,
   choice: string,
 ): Choice[] {
   const both = bothArrangements(setup, key, choice);
@@ -163,7 +163,7 @@ function rightForSlips(
 export function rolesThoughts({
   subject: { setup },
   key,
-}: Posed<GearSetTypes, 'roles'>): ThoughtOf<GearSetTypes, 'roles'>[] {
+}: Keyed<GearSetTypes, 'roles'>): ThoughtOf<GearSetTypes, 'roles'>[] {
   if (key.kind !== 'roles') return [];
   const right = key.right[0]!;
   return HELD_ARRANGEMENTS.filter(

@@ -1,6 +1,6 @@
 import { sameNumber, toNumber } from '../../../numerics';
 import { solveSet, thirdPort, type GearSetSetup } from '../../../geartrain';
-import type { Posed, ThoughtOf } from '../../family';
+import type { Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { within, type Direction } from '../../questionParts';
 import {
@@ -137,7 +137,7 @@ function withPinions(
 export function numberThoughts({
   question,
   subject: { setup },
-}: Posed<GearSetTypes, 'number'>): ThoughtOf<GearSetTypes, 'number'>[] {
+}: Keyed<GearSetTypes, 'number'>): ThoughtOf<GearSetTypes, 'number'>[] {
   const right = askedValue(question, setup);
   if (right === null) return [];
   const direction = question.direction ? askedWay(question, setup) : undefined;
@@ -286,7 +286,7 @@ function pinionWay({ set, roles }: GearSetSetup): SetClaim[] {
 export function numberFacts({
   question,
   subject: { setup },
-}: Pick<Posed<GearSetTypes, 'number'>, 'question' | 'subject'>): SetClaim[] {
+}: Pick<Keyed<GearSetTypes, 'number'>, 'question' | 'subject'>): SetClaim[] {
   if (question.ask === 'pinion-speed')
     return [...pinionClaims(setup), ...(question.direction ? pinionWay(setup) : [])];
   if (question.ask === 'held-torque') return balance(setup);

@@ -1,5 +1,5 @@
 import type { Unit } from '../../../geartrain';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { doesOf, type UnitClaim } from './claims';
 import { rowsAlike, solvedOnce, type UnitKey } from './key';
 import { applyOf, cellKey } from './kinds';
@@ -17,7 +17,7 @@ export function wrongRows(unit: Unit, key: Of<UnitKey, 'fill-chart'>, on: readon
 export function chartThoughts({
   subject: { unit },
   key,
-}: Posed<UnitTypes, 'fill-chart'>): ThoughtOf<UnitTypes, 'fill-chart'>[] {
+}: Keyed<UnitTypes, 'fill-chart'>): ThoughtOf<UnitTypes, 'fill-chart'>[] {
   if (key.kind !== 'fill-chart') return [];
   const driving = unit.ranges.filter((r) => solvedOnce(unit, r.apply).outcome === 'drives');
   if (driving.length === 0) return [];

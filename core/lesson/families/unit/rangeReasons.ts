@@ -1,5 +1,5 @@
 import { memberRoles, type ElementState, type Unit } from '../../../geartrain';
-import type { Posed, ThoughtOf } from '../../family';
+import type { Keyed, ThoughtOf } from '../../family';
 import { doesOf, type Does, type UnitClaim } from './claims';
 import { solvedOnce } from './key';
 import type { UnitSlip } from './slips';
@@ -14,7 +14,7 @@ export function coastThoughts({
   question,
   subject: { unit },
   key,
-}: Posed<UnitTypes, 'drive-or-coast'>): ThoughtOf<UnitTypes, 'drive-or-coast'>[] {
+}: Keyed<UnitTypes, 'drive-or-coast'>): ThoughtOf<UnitTypes, 'drive-or-coast'>[] {
   if (key.kind !== 'drive-or-coast') return [];
   const apply = applied(unit, question.range);
   const { elements } = solvedOnce(unit, apply, 'coast');
@@ -75,7 +75,7 @@ export function reactionThoughts({
   question,
   subject: { unit },
   key,
-}: Posed<UnitTypes, 'reaction'>): ThoughtOf<UnitTypes, 'reaction'>[] {
+}: Keyed<UnitTypes, 'reaction'>): ThoughtOf<UnitTypes, 'reaction'>[] {
   if (key.kind !== 'reaction') return [];
   const apply = applied(unit, question.range);
   const solution = solvedOnce(unit, apply);
@@ -130,7 +130,7 @@ export function pathThoughts({
   question,
   subject: { unit },
   key,
-}: Posed<UnitTypes, 'trace-path'>): ThoughtOf<UnitTypes, 'trace-path'>[] {
+}: Keyed<UnitTypes, 'trace-path'>): ThoughtOf<UnitTypes, 'trace-path'>[] {
   if (key.kind !== 'trace-path') return [];
   const apply = applied(unit, question.range);
   const roles = memberRoles(unit, solvedOnce(unit, apply));

@@ -1,5 +1,5 @@
 import type { Unit } from '../../../geartrain';
-import type { Of, Posed, ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { within, type Direction } from '../../questionParts';
 import { doesOf, meshStages, sameDoing, withoutOneWays, type Does, type UnitClaim } from './claims';
@@ -25,7 +25,7 @@ const without = (unit: Unit, apply: readonly string[], load: Does['load'] = 'dri
 export function rowThoughts({
   question,
   subject: { unit },
-}: Posed<UnitTypes, 'row-outcome'>): ThoughtOf<UnitTypes, 'row-outcome'>[] {
+}: Keyed<UnitTypes, 'row-outcome'>): ThoughtOf<UnitTypes, 'row-outcome'>[] {
   const { apply, load, tolerance } = question;
   const right = doesOf(unit, apply, load);
   const here: UnitClaim = { claim: 'does', ...right };
