@@ -24,6 +24,7 @@ export const faultQuestions = [
     kind: z.literal('which-test'),
     done: z.array(checkId).max(MOST_CHECKS),
     offered: z.array(checkId).max(MOST_CHECKS),
+    vary,
   }),
   z.strictObject({ ...caseBase, kind: z.literal('diagnose') }),
 ] as const;

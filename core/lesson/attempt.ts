@@ -45,7 +45,7 @@ export interface AttemptAnswer {
   round: number;
   /** The gear set it was asked about; left out for a question about a unit that the lesson carries. */
   setup?: GearSetSetup;
-  /** Which numbers were drawn for this student, where a question varies that is about no gear set (`posed.ts`). */
+  /** What was drawn for this student, where a question varies (`posed.ts`). */
   drawn?: string;
   answer: Answer;
   confidence: Confidence;

@@ -16,11 +16,13 @@ export interface Family<T extends FamilyTypes> {
   readonly reasons: Reasons<T>;
   /** The question with other numbers, models or rows, as one student gets it; `null` for a kind that has nothing to vary. */
   readonly vary: { readonly [K in T['question']['kind']]: Vary<T, K> | null };
+  /** Kinds whose key or grading takes long: nothing is tried out on them, and what `vary` draws of them can always be asked. */
+  readonly dear: readonly T['question']['kind'][];
   /** Left out where a family has none. */
   readonly smaller?: SmallerQuestions<T>;
 }
 
-/** A draw. What it draws need not be askable: `posedIn` draws again until it is. */
+/** A draw. What it draws need not be askable, but of a dear kind: `posedIn` draws again until it is. */
 export type Vary<T extends FamilyTypes, K> = (
   question: Of<T['question'], K>,
   subject: T['subject'],

@@ -109,7 +109,7 @@ export {
   type TypesOf,
 } from './families/families';
 export { missingFault, subjectFor } from './families/subjects';
-export { posedIn, varies, type PosedQuestion } from './posed';
+export { posedIn, triedOut, varies, type PosedQuestion } from './posed';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';
@@ -144,7 +144,7 @@ export {
 } from './families/own/kinds';
 export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
-export { separatingSetup, tellsOf, type Separating, type Tells } from './tells';
+export { separating, tellsOf, type Separating, type Tells } from './tells';
 export { FORMS } from './families/gear-set/claims';
 export type { VariantSeed } from './seed';
 export {

@@ -7,12 +7,11 @@ import { classBook } from './classBook';
 import { keyFor, posedFor } from './assess';
 import type { Lesson } from './lesson';
 import { posedIn, varies } from './posed';
-import { familyOf, QUESTION_KINDS, type Question, type QuestionKind } from './question';
+import { familyOf, kindsOf, QUESTION_KINDS, type Question, type QuestionKind } from './question';
 import type { Subject } from './families/families';
 
 const STAY: readonly QuestionKind[] = [
   'adjust-order',
-  'which-test',
   'diagnose',
   'own-choice',
   'own-number',
@@ -132,4 +131,13 @@ test('an answer to other numbers than are drawn for the student is set aside, no
     ]).rows[0]!.cells[0]!;
   expect(cell(posed.drawn!)).toMatchObject({ setAside: null, question: posed.question });
   expect(cell('00000000')).toMatchObject({ setAside: 'other-question', score: null });
+});
+
+test('a unit that has no ranges and no elements yet leaves nothing to draw, and breaks nothing', () => {
+  for (const kind of kindsOf('unit')) {
+    const { lesson, question } = askable(kind);
+    const units = lesson.units!.map((u) => ({ ...u, ranges: [], elements: [] }));
+    const posed = posedFor({ ...lesson, units }, question, seed('Ina'));
+    expect(posed.question.kind).toBe(kind);
+  }
 });

@@ -4,7 +4,7 @@ import type { AnyTypes, Subject } from './families/families';
 import { subjectFor } from './families/subjects';
 import type { Family, Round } from './family';
 import type { Lesson } from './lesson';
-import { isOf, type Answer, type Question } from './question';
+import type { Answer, Question } from './question';
 import { seedText, type VariantSeed } from './seed';
 
 /** A question as one student gets it in one round, and what it is about. */
@@ -14,7 +14,7 @@ export interface PosedQuestion {
   readonly subject: Subject | null;
   /** It is asked in the place of a larger one. */
   readonly step: boolean;
-  /** Tells which numbers were drawn; `null` where nothing was, and where the record keeps the gear set itself. */
+  /** Tells what was drawn; `null` where nothing was. */
   readonly drawn: string | null;
 }
 
@@ -23,7 +23,7 @@ const MOST_DRAWS = 60;
 /** So many wrong commits of one question, and the next round asks the step that is missing by itself. */
 const WRONG_BEFORE = 2;
 
-type Row = Pick<Family<AnyTypes>, 'key' | 'vary' | 'smaller'>;
+type Row = Pick<Family<AnyTypes>, 'key' | 'vary' | 'dear' | 'smaller'>;
 
 /**
  * Every student's own numbers, where a question varies or is asked again: the same for the same seed.
@@ -39,14 +39,17 @@ export function posedIn(
 ): PosedQuestion {
   const step = stepIn(family, lesson, question, before);
   const drawn = variedIn(family, lesson, step ?? question, seed);
-  const marked = drawn !== (step ?? question) && !isOf('gear-set', drawn);
   return {
     question: drawn,
     subject: subjectFor(lesson, drawn),
     step: step !== null,
-    drawn: marked ? fingerprint(stringify(drawn)) : null,
+    drawn: drawn === (step ?? question) ? null : fingerprint(stringify(drawn)),
   };
 }
+
+/** Whether its draws may be tried out, one after the other. */
+export const triedOut = ({ vary, dear }: Pick<Row, 'vary' | 'dear'>, { kind }: Question): boolean =>
+  vary[kind] !== null && !dear.includes(kind);
 
 /** Whether asking again brings other numbers. */
 export const varies = ({ vary }: Pick<Row, 'vary'>, { kind }: Question): boolean =>
@@ -63,12 +66,13 @@ function variedIn(
   const subject = asked && draw ? subjectFor(lesson, question) : null;
   if (!seed || !draw || !subject) return question;
   const random = randomFromSeed(seedText(seed));
+  const dear = family.dear.includes(question.kind);
   const before = JSON.stringify({ ...question, prompt: '' });
   for (let tries = 0; tries < MOST_DRAWS; tries++) {
     const drawn = draw(question as never, subject, random);
     const about = subjectFor(lesson, drawn);
     if (JSON.stringify({ ...drawn, prompt: '' }) === before) continue;
-    if (about && family.key(drawn, about).ok) return drawn;
+    if (about && (dear || family.key(drawn, about).ok)) return drawn;
   }
   return question;
 }

@@ -2,9 +2,16 @@ import { setup } from './tests/oneSetup';
 import { assess } from './assess';
 import { newSetQuestion } from './families/gear-set/defaults';
 import type { ChoiceQuestion, NumberQuestion } from './families/gear-set/kinds';
+import { newClutchQuestion } from './families/clutch/defaults';
 import { newUnitQuestion } from './families/unit/defaults';
+import type { UnitQuestion } from './families/unit/kinds';
 import { simpson } from '../geartrain/tests/textbookUnits';
-import { separatingSetup, tellsOf } from './tells';
+import { newLesson, newStep } from './defaults';
+import { carrying } from './carried';
+import { separating, tellsOf } from './tells';
+
+const lesson = newLesson('l', 'L', newStep('s', 'S'));
+const NO_RIG = { clutch: null, pack: null, engine: null, vehicle: null, unit: null };
 
 const number = (over: Partial<NumberQuestion> = {}): NumberQuestion => ({
   ...(newSetQuestion('number', setup()) as NumberQuestion),
@@ -38,17 +45,40 @@ test('a choice is guessed by its options; a question that can’t be asked tells
 
 test('the set to ask next keeps the way of thinking apart from the right one and from all others', () => {
   const question = number({ direction: false });
-  const found = separatingSetup(question, 'forgot-one-plus')!;
+  const found = separating(lesson, question, 'forgot-one-plus')!;
   expect(found.apart).toBeGreaterThan(1.2);
-  const { sun, ring } = found.setup.set.teeth;
-  const asked = { ...question, setup: found.setup };
-  const subject = { kind: 'gear-set', setup: found.setup } as const;
+  if (found.subject.kind !== 'gear-set') throw new Error(found.subject.kind);
+  const { sun, ring } = found.subject.setup.set.teeth;
   for (const value of [ring / sun, sun / ring]) {
-    const result = assess(asked, subject, { kind: 'number', value });
+    const result = assess(found.question, found.subject, { kind: 'number', value });
     expect(result.ok && result.grade.why.named.map((n) => n.slip)).toEqual(['forgot-one-plus']);
     const right = 1 + ring / sun;
-    expect(Math.max(value / right, right / value)).toBeGreaterThanOrEqual(found.apart - 1e-9);
+    expect(Math.max(value / right, right / value)).toBeGreaterThanOrEqual(found.apart! - 1e-9);
   }
-  expect(separatingSetup(question, 'locked-still-geared')).toBeNull();
-  expect(separatingSetup(question, null)!.setup.set.teeth).not.toEqual(question.setup.set.teeth);
+  expect(separating(lesson, question, 'locked-still-geared')).toBeNull();
+});
+
+test('better numbers tell more than the question as it stands, of any kind that is tried out', () => {
+  // By hand, ring of twice the sun: the held torque of R/S is the torque that goes in. Other teeth tell the two apart.
+  const set = {
+    kind: 'single-pinion' as const,
+    teeth: { sun: 30, pinion: 15, ring: 60 },
+    pinions: 3,
+  };
+  const even = number({ ask: 'held-torque', direction: false, setup: { ...setup(), set } });
+  const better = separating(lesson, even, null)!;
+  expect(of(even)!.together).toContainEqual(['forgot-one-plus', 'input-instead-of-held']);
+  expect(tellsOf(better.question, better.subject)!.together).toEqual([]);
+  const bare = simpson(30, 70);
+  const unit = { ...bare, ranges: [{ id: 'D1', lever: 'D', gear: '1', apply: ['C1'] }] };
+  const row = { ...newUnitQuestion('row-outcome', unit), apply: [] } as UnitQuestion;
+  const step = newStep('s', 'S');
+  const blocks = [{ id: 'q', kind: 'question' as const, question: row }];
+  const carried = carrying({ ...lesson, steps: [{ ...step, blocks }] }, [unit]);
+  const found = separating(carried, row, null)!;
+  expect(tellsOf(found.question, found.subject)!.told.length).toBeGreaterThan(
+    tellsOf(row, { kind: 'unit', unit })!.told.length,
+  );
+  const start = newClutchQuestion('draw-start', NO_RIG);
+  expect(separating(lesson, start, null)).toBeNull();
 });

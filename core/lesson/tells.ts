@@ -1,21 +1,19 @@
-import type { GearSetSetup } from '../geartrain';
-import { randomFromSeed } from '../numerics';
-import { keyFor } from './assess';
+import { keyFor, posedFor } from './assess';
 import { graderIn } from './grading';
 import {
-  FAMILIES,
   familyNamed,
   type AnyClaim,
   type AnyKey,
   type AnyTypes,
   type Subject,
 } from './families/families';
-import type { NumberQuestion } from './families/gear-set/kinds';
-import { otherTeeth } from './families/gear-set/vary';
+import { subjectFor } from './families/subjects';
 import type { Family } from './family';
 import type { Thought } from './learners';
+import type { Lesson } from './lesson';
 import type { Misconception } from './misconceptions';
-import { within, type Tolerance } from './questionParts';
+import { triedOut } from './posed';
+import type { Tolerance } from './questionParts';
 import { familyOf, type Answer, type Question } from './question';
 
 /** What a question is worth: which ways of thinking it tells, and how likely a guess is right. */
@@ -126,58 +124,65 @@ function guessOf(question: Question, key: AnyKey): number | null {
 const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));
 
 export interface Separating {
-  readonly setup: GearSetSetup;
-  /** How many times the one answer is the other. */
-  readonly apart: number;
+  readonly question: Question;
+  readonly subject: Subject;
+  /** How many times the one number is the other; `null` where the answer is none. */
+  readonly apart: number | null;
 }
 
-/** Sets that are tried. */
-const TRIED = 40;
+/** Draws that are tried. */
+const TRIED = 24;
 
 /**
- * Of many sets that can be built, the one on which a way of thinking and the right one differ most, so that nothing else
- * gives its answer.
- * @param slip `null`: the set that tells most ways of thinking apart
+ * Of many draws of a question, the one on which a way of thinking and the right one differ most, and nothing else gives its
+ * answer.
+ * @param slip `null`: the one that tells most ways of thinking, if it tells more than the question as it stands
+ * @returns `null` where none is found, and of a question of which nothing is tried out (`triedOut`)
  */
-export function separatingSetup(
-  question: NumberQuestion,
+export function separating(
+  lesson: Lesson,
+  question: Question,
   slip: Misconception | null,
 ): Separating | null {
-  let best: { setup: GearSetSetup; apart: number; worth: number } | null = null;
-  for (let k = 0; k < TRIED; k++) {
-    const random = randomFromSeed(`separating ${k}`);
-    const { setup } = otherTeeth(question, { kind: 'gear-set', setup: question.setup }, random);
-    const judged = judgeSetup({ ...question, setup }, slip);
-    if (judged && (!best || judged.worth > best.worth)) best = { setup, ...judged };
+  if (!triedOut(familyNamed(familyOf(question)), question)) return null;
+  const subject = subjectFor(lesson, question);
+  const stands = subject && slip === null ? judged(question, subject, slip) : null;
+  let best: (Separating & { worth: number }) | null = null;
+  for (let round = 1; round <= TRIED; round++) {
+    const seed = { student: '', lessonId: 'separating', questionId: '', round };
+    const posed = posedFor(lesson, question, seed);
+    const found = posed.subject && judged(posed.question, posed.subject, slip);
+    if (found && found.worth > (best ?? stands ?? NOTHING).worth)
+      best = { question: posed.question, subject: posed.subject, ...found };
   }
-  return best && { setup: best.setup, apart: best.apart };
+  return best && { question: best.question, subject: best.subject, apart: best.apart };
 }
 
-function judgeSetup(question: NumberQuestion, slip: Misconception | null) {
-  const subject = { kind: 'gear-set', setup: question.setup } as const;
-  const result = FAMILIES['gear-set'].key(question, subject);
-  if (!result.ok || result.key.kind !== 'number') return null;
-  const right = result.key.value;
-  const about = { question, subject, key: result.key };
-  const answers = FAMILIES['gear-set'].reasons.thoughts
-    .number(about)
-    .map((t) => ({ slip: t.slip, value: t.answer.value }))
-    .filter((a) => a.value > 0);
-  const times = (a: number, b: number) => Math.max(a / b, b / a);
-  if (slip === null) {
-    const all = [right, ...answers.map((a) => a.value)];
-    const alone = answers.filter(
-      (a) => all.filter((v) => within(question.tolerance, v, a.value)).length === 1,
-    );
-    const apart = Math.min(...answers.map((a) => times(a.value, right)));
-    return { apart, worth: alone.length + Math.min(1, apart - 1) };
-  }
-  const own = answers.filter((a) => a.slip === slip).map((a) => times(a.value, right));
-  const others = answers.filter((a) => a.slip !== slip);
-  const mixed = answers
-    .filter((a) => a.slip === slip)
-    .some((a) => others.some((o) => within(question.tolerance, o.value, a.value)));
-  if (own.length === 0 || mixed) return null;
-  const apart = Math.min(...own);
-  return { apart, worth: apart };
+const NOTHING = { worth: 0 };
+
+/** What a drawn question is worth. */
+function judged(question: Question, subject: Subject, slip: Misconception | null) {
+  const tells = tellsOf(question, subject);
+  const result = keyFor(question, subject);
+  if (!tells || !result.ok) return null;
+  if (slip !== null && (!tells.told.includes(slip) || tells.together.flat().includes(slip)))
+    return null;
+  const family = familyNamed(familyOf(question));
+  const grader = graderIn(family, question, subject, result);
+  const answers = thoughtsOf(family, question, subject, result.key)
+    .filter((t) => (slip === null || t.slip === slip) && grader.ok && grader.fits(t.answer))
+    .map((t) => t.answer);
+  const aparts = answers.flatMap((a) => timesApart(result.key, a));
+  const apart = aparts.length > 0 ? Math.min(...aparts) : null;
+  const alone = tells.told.length - tells.together.length;
+  if (slip === null) return { apart, worth: alone + Math.min(1, (apart ?? 1) - 1) };
+  const lost = answers.map((a) => (grader.ok ? 1 - grader.grade(a).score : 0));
+  return { apart, worth: apart ?? Math.min(...lost) };
+}
+
+/** How many times a wrong number is the right one, or the right one it; nothing where either is no number. */
+function timesApart(key: AnyKey, answer: Answer): number[] {
+  if (!('value' in key) || !('value' in answer) || !answer.value) return [];
+  const times = Math.abs(answer.value / key.value);
+  return [Math.max(times, 1 / times)];
 }

@@ -144,7 +144,7 @@ function Book({ lesson, book, sealOf, chosen, onChoose, onCount }: BookProps) {
           <CellDetail book={book} chosen={chosen} />
         ) : (
           <div>
-            <WentWrong book={book} />
+            <WentWrong lesson={lesson} book={book} />
             <InTheirWords book={book} onChoose={onChoose} />
           </div>
         )}

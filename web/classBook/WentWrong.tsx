@@ -1,13 +1,16 @@
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  separatingSetup,
+  familyNamed,
+  familyOf,
+  triedOut,
   type ClassBook,
+  type Lesson,
   type Misconception,
-  type NumberQuestion,
+  type Question,
 } from '../../core/lesson';
-import { promptFor } from '../lessons/families/words';
+import { drawnFor, promptFor } from '../lessons/families/words';
+import { useSeparating } from '../lessons/useSeparating';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
 
 interface Made {
@@ -15,11 +18,11 @@ interface Made {
   students: Set<string>;
   where: Set<string>;
   /** A question by which it can be told again, where half of those who answered made it. */
-  question: NumberQuestion | null;
+  question: Question | null;
 }
 
 /** What this class gets wrong most: who, at which questions, and what to ask next. */
-export function WentWrong({ book }: { book: ClassBook }) {
+export function WentWrong({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
   const { t } = useTranslation();
   const list = [...madeIn(book)].sort((a, b) => b[1].count - a[1].count);
   return (
@@ -38,7 +41,7 @@ export function WentWrong({ book }: { book: ClassBook }) {
                 <span className="quiet">
                   {[...where].join(', ')}: {[...students].join(', ')}
                 </span>
-                {question && <AskNext key={code} slip={code} question={question} />}
+                {question && <AskNext key={code} lesson={lesson} slip={code} question={question} />}
               </span>
             </li>
           ))}
@@ -72,42 +75,47 @@ function madeIn(book: ClassBook): Map<Misconception, Made> {
       entry.count += count;
       entry.where.add(stepTitle);
       for (const student of students) entry.students.add(student);
-      if (question.kind === 'number' && count >= column.answered / 2) entry.question = question;
+      const tried = triedOut(familyNamed(familyOf(question)), question);
+      if (tried && count >= column.answered / 2) entry.question = question;
       made.set(code, entry);
     }
   });
   return made;
 }
 
-/** The set on which this way of thinking and the right one lie furthest apart. */
-function AskNext({ slip, question }: { slip: Misconception; question: NumberQuestion }) {
+interface NextProps {
+  lesson: Lesson;
+  slip: Misconception;
+  question: Question;
+}
+
+/** The draw of the question on which this way of thinking and the right one lie furthest apart. */
+function AskNext({ lesson, slip, question }: NextProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [asked, setAsked] = useState(false);
-  const found = useMemo(
-    () => (asked ? separatingSetup(question, slip) : null),
-    [asked, question, slip],
-  );
-  if (!asked)
+  const { busy, found, find } = useSeparating(lesson);
+  if (found === undefined)
     return (
       <div>
-        <Button size="small" onClick={() => setAsked(true)}>
+        <Button size="small" loading={busy} onClick={() => void find(question, slip)}>
           {t('classBook.askNext')}
         </Button>
       </div>
     );
   if (!found) return <p className="quiet">{t('classBook.noneSeparates')}</p>;
-  const { setup, apart } = found;
-  const next = { ...question, prompt: '', setup };
+  const { subject, apart } = found;
+  const times = apart && (apart < 10 ? formatRatio(apart) : formatNumber(apart, 0));
   return (
     <p className="ask-next">
-      {t('classBook.asked', {
-        prompt: promptFor(t, numbers, next, { kind: 'gear-set', setup }),
-        sun: setup.set.teeth.sun,
-        ring: setup.set.teeth.ring,
-        kind: t(`kinds.${setup.set.kind}`).toLowerCase(),
-        times: apart < 10 ? formatRatio(apart) : formatNumber(apart, 0),
-      })}
+      {[
+        t('classBook.asked', {
+          prompt: promptFor(t, numbers, { ...found.question, prompt: '' }, subject),
+        }),
+        drawnFor(t, found.question, subject),
+        times && t('classBook.apart', { times }),
+      ]
+        .filter(Boolean)
+        .join(' ')}
     </p>
   );
 }

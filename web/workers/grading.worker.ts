@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { bookKeeper, checkSeal } from '../../core/lesson';
+import { bookKeeper, checkSeal, separating } from '../../core/lesson';
 import type { GradingWorker } from './protocol';
 
 const keeper = bookKeeper();
@@ -8,5 +8,6 @@ const worker: GradingWorker = {
     book: keeper(lesson, attempts, { chosen, versions }),
     seals: attempts.map((a) => ({ id: a.id, verdict: checkSeal(a) })),
   }),
+  separating: ({ lesson, question, slip }) => separating(lesson, question, slip),
 };
 expose(worker);

@@ -49,6 +49,9 @@ import type {
   Lesson,
   SealVerdict,
   WhichTestQuestion,
+  Misconception,
+  Question,
+  Separating,
 } from '../../core/lesson';
 import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../../core/vehicle';
 
@@ -229,8 +232,16 @@ export interface GradedBook {
   readonly seals: readonly { readonly id: string; readonly verdict: SealVerdict }[];
 }
 
+/** Which draw of a question tells most; or one way of thinking best. */
+export interface SeparatingRequest {
+  readonly lesson: Lesson;
+  readonly question: Question;
+  readonly slip: Misconception | null;
+}
+
 export interface GradingWorker {
   book(request: BookRequest): GradedBook;
+  separating(request: SeparatingRequest): Separating | null;
 }
 
 /** What is worked out of a whole unit. */

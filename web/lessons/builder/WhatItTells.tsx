@@ -2,20 +2,22 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  separatingSetup,
+  familyNamed,
+  familyOf,
   subjectFor,
   tellsOf,
+  triedOut,
   type Lesson,
-  type NumberQuestion,
   type Question,
 } from '../../../core/lesson';
 import { formatNumber } from '../../shared/numbers';
+import { useSeparating } from '../useSeparating';
 import './WhatItTells.css';
 
 interface Props {
   lesson: Lesson;
   question: Question;
-  onQuestion: (question: NumberQuestion) => void;
+  onQuestion: (question: Question) => void;
 }
 
 /** What an answer to this question tells of how a student thinks; worked out when it is asked for. */
@@ -32,16 +34,16 @@ export function WhatItTells({ lesson, question, onQuestion }: Props) {
 
 function Told({ lesson, question, onQuestion }: Props) {
   const { t } = useTranslation();
+  const { busy, found, find } = useSeparating(lesson);
   const tells = useMemo(() => {
     const subject = subjectFor(lesson, question);
     return subject && tellsOf(question, subject);
   }, [lesson, question]);
   if (!tells) return <p className="quiet">{t('tells.none')}</p>;
   const { told, together, guess } = tells;
-  const better = () => {
-    if (question.kind !== 'number') return;
-    const found = separatingSetup(question, null);
-    if (found) onQuestion({ ...question, setup: found.setup });
+  const better = async () => {
+    const tellsMore = await find(question, null);
+    if (tellsMore) onQuestion(tellsMore.question);
   };
   return (
     <>
@@ -73,10 +75,13 @@ function Told({ lesson, question, onQuestion }: Props) {
           </ul>
         </>
       )}
-      {question.kind === 'number' && (
-        <Button size="small" onClick={better}>
-          {t('tells.better')}
-        </Button>
+      {triedOut(familyNamed(familyOf(question)), question) && (
+        <div className="row">
+          <Button size="small" loading={busy} onClick={() => void better()}>
+            {t('tells.better')}
+          </Button>
+          {found === null && <span role="status">{t('tells.best')}</span>}
+        </div>
       )}
     </>
   );

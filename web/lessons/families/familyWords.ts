@@ -18,6 +18,8 @@ import type { Worded } from '../worded';
 export interface FamilyWords<F extends FamilyName> {
   /** Whose word the right answer is; the model's where left out. */
   readonly keyOf?: 'instructor';
+  /** What was drawn and the prompt does not name, as a sentence. */
+  readonly drawn?: (t: TFunction, subject: SubjectOf<F>) => string;
   /** What is asked: the instructor's words, or the program's. */
   prompt(t: TFunction, numbers: Numbers, question: QuestionOf<F>, subject: SubjectOf<F>): string;
   answer(

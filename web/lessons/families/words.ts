@@ -75,6 +75,10 @@ export const shortFor = (
 ): string =>
   subject ? wordsOf(question).short(t, numbers, question, subject, answer, score) : '?';
 
+/** What was drawn for a question and its prompt does not name. */
+export const drawnFor = (t: TFunction, question: Question, subject: Subject): string =>
+  wordsOf(question).drawn?.(t, subject) ?? '';
+
 /** What the right answer to a question is headed by. */
 export const keyLabelFor = (question: Question) => keyLabel(wordsOf(question));
 

@@ -13,6 +13,7 @@ export const CLUTCH_FAMILY: Family<ClutchTypes> = {
   judge,
   reasons,
   vary,
+  dear: ['draw-start'],
   smaller: SMALLER_CLUTCH_QUESTIONS,
   fits: {
     'set-free-play': ({ answer: { forkRod, turnbuckle } }) =>

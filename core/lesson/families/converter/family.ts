@@ -12,6 +12,7 @@ export const CONVERTER_FAMILY: Family<ConverterTypes> = {
   judge,
   reasons,
   vary,
+  dear: [],
   smaller: SMALLER_CONVERTER_QUESTIONS,
   fits: {
     operate: ({ answer: { throttle, turbineRpm } }) =>

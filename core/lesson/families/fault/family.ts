@@ -11,6 +11,7 @@ export const FAULT_FAMILY: Family<FaultTypes> = {
   judge,
   reasons,
   vary,
+  dear: ['which-test', 'diagnose'],
   smaller: SMALLER_FAULT_QUESTIONS,
   fits: {
     'symptom-row': ({ question, answer }) => {

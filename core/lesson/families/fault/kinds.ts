@@ -39,6 +39,8 @@ export interface WhichTestQuestion {
   done: string[];
   /** Checks to choose from. */
   offered: string[];
+  /** Every student gets more checks to choose from, in an order of their own. */
+  vary?: boolean;
 }
 
 /** A whole case at the Fault desk. */

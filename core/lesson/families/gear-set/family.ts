@@ -11,6 +11,7 @@ export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
   judge,
   reasons,
   vary,
+  dear: [],
   smaller: SMALLER_SET_QUESTIONS,
   fits: {
     number: ({ question, answer: { value, direction } }) =>

@@ -10,6 +10,7 @@ export const OWN_FAMILY: Family<OwnTypes> = {
   reasons,
   // What the instructor asks about is the part in the hand.
   vary: { 'own-choice': null, 'own-number': null, 'own-order': null },
+  dear: [],
   fits: {
     'own-choice': ({ question, answer }) =>
       Number.isInteger(answer.choice) &&

@@ -12,6 +12,7 @@ export const UNIT_FAMILY: Family<UnitTypes> = {
   judge,
   reasons,
   vary,
+  dear: [],
   smaller: SMALLER_UNIT_QUESTIONS,
   fits: {
     'fill-chart': ({ subject: { unit }, answer }) =>

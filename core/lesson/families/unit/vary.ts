@@ -19,10 +19,13 @@ export const vary: Family<UnitTypes>['vary'] = {
   reaction: otherRange,
   'drive-or-coast': otherRange,
   'row-outcome': (question, { unit }, random) => {
-    const apply = new Set(random.pick(unit.ranges).apply);
+    const apply = new Set(pickFrom(random, unit.ranges)?.apply ?? question.apply);
     // Half of the time one element more or less: rows that no chart has.
-    const other = random.pick(unit.elements.filter((e) => e.kind !== 'one-way'));
-    if (random.next() < 0.5 && !apply.delete(other.id)) apply.add(other.id);
+    const other = pickFrom(
+      random,
+      unit.elements.filter((e) => e.kind !== 'one-way'),
+    );
+    if (other && random.next() < 0.5 && !apply.delete(other.id)) apply.add(other.id);
     return { ...question, prompt: '', apply: [...apply] };
   },
 };
@@ -32,7 +35,7 @@ function otherRange<Q extends UnitQuestion & { range: string }>(
   { unit }: UnitTypes['subject'],
   random: Random,
 ): Q {
-  return { ...question, prompt: '', range: random.pick(driving(unit)) };
+  return { ...question, prompt: '', range: pickFrom(random, driving(unit)) ?? question.range };
 }
 
 /** Ranges that drive, forward or back. */
@@ -48,3 +51,7 @@ function some<T>(list: readonly T[], count: number, random: Random): T[] {
   while (left.length > count) left.splice(random.whole(0, left.length - 1), 1);
   return left;
 }
+
+/** A unit may have no ranges and no elements yet: then there is nothing to draw. */
+const pickFrom = <T>(random: Random, list: readonly T[]): T | undefined =>
+  list.length > 0 ? random.pick(list) : undefined;

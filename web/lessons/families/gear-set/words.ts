@@ -255,6 +255,12 @@ function setClaim(
 }
 
 export const GEAR_SET_WORDS: FamilyWords<'gear-set'> = {
+  drawn: (t, { setup: { set } }) =>
+    t('classBook.teeth', {
+      sun: set.teeth.sun,
+      ring: set.teeth.ring,
+      kind: t(`kinds.${set.kind}`).toLowerCase(),
+    }),
   prompt: (t, numbers, question, { setup }) => promptOf(t, numbers, question, setup),
   answer: (t, numbers, question, _subject, answer) => answerText(t, numbers, question, answer),
   key(t, numbers, question, { setup }, known = setKey(question, setup)) {
