@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
+import { answering } from './answering';
 import { session } from './session';
 
 /** Questions about clutches and packs as a student meets them, and as an instructor builds them. */
@@ -9,15 +10,7 @@ beforeAll(() => {
   b = run.browser();
 });
 
-const begin = async (lesson: string, step?: RegExp) => {
-  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
-  await b.press('button', 'Begin');
-  if (step) await b.press('button', step);
-};
-const commit = async () => {
-  await b.press('radio', 'fairly sure');
-  await b.press('button', 'Commit prediction');
-};
+const { begin, commit } = answering(run, () => b);
 const focus = async (role: string, name: string | RegExp) =>
   b.driver.executeScript('arguments[0].focus()', await b.role(role, name));
 /** A few at a time, as fingers do: a slider takes each key before the next. */

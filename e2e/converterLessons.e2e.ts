@@ -1,5 +1,6 @@
 import { By, Key, Origin } from 'selenium-webdriver';
 import type { Browser } from './browser';
+import { answering } from './answering';
 import { session } from './session';
 
 /** Questions about converters as a student meets them: sketched, operated, read off, predicted, put in order. */
@@ -9,15 +10,7 @@ beforeAll(() => {
   b = run.browser();
 });
 
-const begin = async (lesson: string, step?: RegExp) => {
-  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
-  await b.press('button', 'Begin');
-  if (step) await b.press('button', step);
-};
-const commit = async () => {
-  await b.press('radio', 'fairly sure');
-  await b.press('button', 'Commit prediction');
-};
+const { begin, commit } = answering(run, () => b);
 const handle = (ratio: string) => b.role('slider', new RegExp(`at speed ratio ${ratio}$`));
 const keys = async (ratio: string, ...list: string[]) => {
   await b.driver.executeScript('arguments[0].focus()', await handle(ratio));

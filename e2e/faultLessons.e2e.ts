@@ -1,4 +1,5 @@
 import type { Browser } from './browser';
+import { answering } from './answering';
 import { session } from './session';
 
 /** Questions about faults as a student meets them, and as an instructor builds them. */
@@ -8,15 +9,7 @@ beforeAll(() => {
   b = run.browser();
 });
 
-const begin = async (lesson: string, step: RegExp) => {
-  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
-  await b.press('button', 'Begin');
-  await b.press('button', step);
-};
-const commit = async () => {
-  await b.press('radio', 'fairly sure');
-  await b.press('button', 'Commit prediction');
-};
+const { begin, commit } = answering(run, () => b);
 const choose = async (label: string, option: string) => {
   await (await b.role('combobox', label)).click();
   await b.driver.sleep(250);

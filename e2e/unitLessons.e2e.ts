@@ -2,6 +2,7 @@ import { By, Key } from 'selenium-webdriver';
 import { openText } from '../core/formats';
 import type { Browser } from './browser';
 import { bytesOf, downloaded } from './files';
+import { answering } from './answering';
 import { session } from './session';
 
 /** Lessons about whole units: predicted on the drawing and in the chart, by mouse and by key. */
@@ -11,14 +12,11 @@ beforeAll(() => {
   b = run.browser();
 });
 
+const { commit } = answering(run, () => b);
 const begin = async (lesson: string, name: string) => {
   await b.visit(run.at(`/learn/lessons/${lesson}`));
   await b.fill('textbox', /Your name/, name);
   await b.press('button', 'Begin');
-};
-const commit = async () => {
-  await b.press('radio', 'certain');
-  await b.press('button', 'Commit prediction');
 };
 const said = () =>
   b.driver.executeScript<string>(`
