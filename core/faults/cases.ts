@@ -101,18 +101,21 @@ export interface DrawnCase {
   readonly steps: number;
 }
 
-/** Causes looked at before one is chosen. */
+/** Causes looked at before one is chosen; of a machine with few no more than this share, or all would draw the same. */
 const DRAWN = 7;
+const SHARE = 1 / 3;
 
 /**
  * A fault for a case from a seed: of several drawn, that which is as hard as was asked for. Hard: many faults share the
  * complaint, and an expert needs many checks.
+ * @param besides the key of the fault that is there already
  */
 export function drawCase(
   shop: Shop,
   candidates: readonly Candidate[],
   seed: string,
   difficulty: Difficulty,
+  besides: string | null = null,
 ): DrawnCase | null {
   const random = randomFromSeed(`case ${seed}`);
   const sound = examine(shop, []);
@@ -122,8 +125,9 @@ export function drawCase(
       severityOf(faults[0]!) === severityOf({ target: '', kind: faults[0]!.kind }),
   );
   const drawn: DrawnCase[] = [];
-  const pool = usual.filter((c) => hasSymptom(shop, c, sound));
-  while (drawn.length < DRAWN && pool.length > 0) {
+  const pool = usual.filter((c) => faultKey(c.faults) !== besides && hasSymptom(shop, c, sound));
+  const most = Math.min(DRAWN, Math.ceil(pool.length * SHARE));
+  while (drawn.length < most) {
     const [truth] = pool.splice(random.whole(0, pool.length - 1), 1) as [Candidate];
     const { complaint, expert } = ticketOf(
       shop,

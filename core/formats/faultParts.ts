@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DRIVE_SYMPTOMS, REMEDIES } from '../faults';
+import { DIFFICULTIES, DRIVE_SYMPTOMS, REMEDIES } from '../faults';
 import { faultV1 } from './faultCaseV1';
 import { MOST_RANGES } from './limits';
 import { id, markdown, reference } from './parts';
@@ -26,7 +26,12 @@ export const faultQuestions = [
     offered: z.array(checkId).max(MOST_CHECKS),
     vary,
   }),
-  z.strictObject({ ...caseBase, kind: z.literal('diagnose') }),
+  z.strictObject({
+    ...caseBase,
+    kind: z.literal('diagnose'),
+    vary,
+    draw: z.exactOptional(z.strictObject({ seed: id, difficulty: z.enum(DIFFICULTIES) })),
+  }),
 ] as const;
 
 const MOST_ROWS = 200;

@@ -191,7 +191,8 @@ export {
 } from './families/clutch/kinds';
 export { newClutchQuestion } from './families/clutch/defaults';
 export type { ClutchBenchBlock, ClutchSetting, FaultTableBlock, PackBenchBlock } from './lesson';
-export { deskOf, faultQuestionKey, type FaultKey, type FaultKeyResult } from './families/fault/key';
+export { deskFor, deskOf } from './families/fault/desk';
+export { faultQuestionKey, type FaultKey, type FaultKeyResult } from './families/fault/key';
 export { newFaultQuestion } from './families/fault/defaults';
 export { diagnosed } from './families/fault/grade';
 export {

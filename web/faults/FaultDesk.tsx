@@ -17,6 +17,7 @@ import { shelfOf } from '../bench/modelPlaces';
 import { selectCases } from '../state/modelsSlice';
 import { Desk } from './Desk';
 import { caseLaid, deskChanged, selectDesk, workChanged, type DeskState } from './deskSlice';
+import { drawnName } from './faultWords';
 import { FaultPlaces } from './FaultPlaces';
 import { Opening } from './Opening';
 import { useDesk, type DeskNow } from './useDesk';
@@ -34,13 +35,7 @@ export function FaultDesk() {
     if (caseId) dispatch(caseLaid({ caseId, drawn: null }));
   }, [asked, dispatch]);
   const faultCase =
-    stored && state.drawn
-      ? drawnCase(
-          stored,
-          state.drawn,
-          t('desk.drawnName', { name: stored.unit?.name ?? stored.name }),
-        )
-      : stored;
+    stored && state.drawn ? drawnCase(stored, state.drawn, drawnName(t, stored)) : stored;
   return (
     <main className="fault-desk" id="main">
       <h1 className="visually-hidden">{t('nav.desk')}</h1>

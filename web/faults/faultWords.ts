@@ -8,6 +8,7 @@ import {
   type Check,
   type CheckKind,
   type Fault,
+  type LaidCase,
   type SymptomCell,
 } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
@@ -15,6 +16,13 @@ import { formatNumber, formatRatio, formatShare, gapText, type Numbers } from '.
 import { memberName, rangeName } from '../shared/unitNames';
 
 /** Faults, checks and readings put into words. */
+
+/** What a case in which another fault is drawn is called: its own name would tell of the old one. */
+export const drawnName = (
+  t: TFunction,
+  { unit, vehicle, clutch }: Pick<LaidCase, 'unit' | 'vehicle' | 'clutch'>,
+): string =>
+  t('desk.drawnName', { name: (unit ?? vehicle ?? clutch)?.name ?? t('faults.parts.coupling') });
 
 /** "C1, Forward clutch", "P1, sun", "Layshaft", "oil pump". */
 export function targetName(t: TFunction, unit: Unit | null, target: string): string {

@@ -1,8 +1,6 @@
 import { expose } from 'comlink';
 import {
   caseProblems,
-  drawCase,
-  drawnCase,
   drivingOf,
   examine,
   expertPath,
@@ -19,12 +17,11 @@ import {
   symptomRow,
   tellsApart,
   type DeskCase,
-  type Draw,
   type Fault,
   type FaultCase,
   type SymptomRow,
 } from '../../core/faults';
-import { deskOf, faultQuestionKey } from '../../core/lesson';
+import { deskFor, deskOf, faultQuestionKey } from '../../core/lesson';
 import type { FaultWorker } from './protocol';
 
 /** The case that lies open in this worker, and its answer with it: the page never has it. */
@@ -38,14 +35,6 @@ const opened = (): NonNullable<typeof open> => {
 /** Told every so many steps, so that telling costs little. */
 const EVERY = 8;
 const EVERY_PAIR = 100;
-
-/** The case of a draw, with the cause that is drawn. */
-function afterDraw(stored: FaultCase, draw: Draw, step: () => void): FaultCase {
-  const { shop, candidates } = deskOf(stored, step);
-  const drawn = drawCase(shop, candidates, draw.seed, draw.difficulty);
-  if (!drawn) throw new Error('fault worker: nothing can be drawn for this machine');
-  return { ...drawnCase(stored, draw, stored.name), cause: [drawn.cause] };
-}
 
 const worker: FaultWorker = {
   atlas(unit) {
@@ -68,17 +57,16 @@ const worker: FaultWorker = {
     return rows;
   },
   async open(stored, draw, onStep) {
-    const once = singleCandidatesCount(openShop(rigOfCase(stored)));
-    const of = draw ? 2 * once : once;
+    const of = singleCandidatesCount(openShop(rigOfCase(stored)));
     let done = 0;
     const told: Promise<void>[] = [];
     const step = () => {
       done++;
       if (done % EVERY === 0) told.push(Promise.resolve(onStep({ done, of })));
     };
-    const faultCase = draw ? afterDraw(stored, draw, step) : stored;
-    const desk = deskOf(faultCase, step);
-    open = { ...desk, faultCase };
+    const desk = deskFor(stored, draw, undefined, step);
+    if (!desk) throw new Error('fault worker: nothing can be drawn for this machine');
+    open = { ...desk, faultCase: stored };
     await Promise.all(told);
     const { shop, candidates, sound, complaint } = desk;
     const singles = candidates.filter((c) => c.faults.length === 1);

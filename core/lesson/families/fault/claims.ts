@@ -18,7 +18,8 @@ import {
 import type { Unit } from '../../../geartrain';
 import { sameNumber } from '../../../numerics';
 import { onceFor } from '../../once';
-import { faultQuestionKey, knownDesk } from './key';
+import { drawIn, knownDesk } from './desk';
+import { faultQuestionKey } from './key';
 import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';
 
 type Diagnosed = Extract<FaultAnswer, { kind: 'diagnose' }>;
@@ -71,7 +72,7 @@ export function faultClaimHolds(
   { unit, faultCase }: FaultSubject,
 ): boolean {
   const about = question.kind === 'symptom-row' || question.kind === 'which-element';
-  const desk = faultCase ? knownDesk(faultCase) : undefined;
+  const desk = faultCase ? knownDesk(faultCase, drawIn(question)) : undefined;
   switch (claim.claim) {
     case 'cell':
     case 'cell-with': {

@@ -15,7 +15,16 @@ import {
   type WhichElementQuestion,
   type WhichTestQuestion,
 } from '../..';
-import { gradeDiagnosis, type Remedy } from '../../../faults';
+import {
+  faultKey,
+  gradeDiagnosis,
+  hasSymptom,
+  readingOf,
+  type DeskCase,
+  type Remedy,
+} from '../../../faults';
+import { randomFromSeed } from '../../../numerics';
+import { FAULT_FAMILY } from './family';
 
 const readCase = (id: string) =>
   JSON.parse(readFileSync(`demo/fault-cases/${id}.json`, 'utf8')) as FaultCase;
@@ -149,6 +158,34 @@ test('a whole case: the desk’s verdict as parts of an answer', () => {
     assess(question, { kind: 'fault', subject: { unit: null, faultCase } }, answer),
   ).toMatchObject({ ok: true, grade: { score: 1 } });
   expect(assess(question, null, answer)).toEqual({ ok: false, fault: 'case-missing' });
+});
+
+test('a varied case: a fault of the student’s own in the same machine, and the report told of it alone', () => {
+  const faultCase = readCase('quay-hopper');
+  const of = { unit: null, faultCase };
+  const question = { kind: 'diagnose' as const, prompt: '', case: faultCase.id };
+  const drawn = (seed: string): DeskCase => {
+    const varied = FAULT_FAMILY.vary.diagnose!(
+      question,
+      { kind: 'fault', subject: of },
+      randomFromSeed(seed),
+    );
+    const key = faultQuestionKey(varied, of);
+    if (!key.ok || key.key.kind !== 'diagnose') throw new Error('expected a desk');
+    return key.key.desk;
+  };
+  const desks = ['one', 'two', 'three', 'four', 'five'].map(drawn);
+  const causes = desks.map(({ truth }) => truth.faults.map((f) => f.kind).join());
+  expect(new Set(causes).size).toBeGreaterThan(1);
+  expect(drawn('one')).toBe(desks[0]);
+  for (const { truth, sound, complaint, candidates, shop } of desks) {
+    expect(hasSymptom(shop, truth, sound)).toBe(true);
+    expect(candidates.map((c) => faultKey(c.faults))).toContain(faultKey(truth.faults));
+    for (const said of complaint) expect(said.answer).toEqual(readingOf(said.check, truth));
+  }
+  // The case's own cause is not the key of another fault.
+  const own = { cause: 'coupling=ramp-jammed', remedy: 'strip-down' as const };
+  for (const desk of desks) expect(gradeDiagnosis(desk, [], own).cause).not.toBe('right');
 });
 
 test('a new question of each kind can be asked at once, or says what it lacks', () => {

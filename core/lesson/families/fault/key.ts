@@ -2,33 +2,24 @@ import { found, refused, type KeyResult } from '../../family';
 import {
   afterChecks,
   caseProblems,
-  causeOf,
-  complaintOf,
   drivingOf,
-  examine,
   faultKey,
   machineOf,
   nextChecks,
-  openShop,
-  priorsOf,
   readingOf,
   rigFaultProblem,
-  rigOfCase,
   rigOfUnit,
-  singleCandidates,
   singleFaults,
   SOUND_MACHINE,
   suspects,
-  ticketOf,
-  type Candidate,
   type DeskCase,
   type Fault,
-  type FaultCase,
   type NextCheck,
   type Reading,
   type SymptomCell,
 } from '../../../faults';
 import { unitFindings, type Unit } from '../../../geartrain';
+import { deskFor, drawIn } from './desk';
 import type { FaultQuestion, FaultSubject, WhichTestQuestion } from './kinds';
 
 /** Answers to questions about faults, computed from the models. */
@@ -64,12 +55,6 @@ export type FaultKeyFault =
 
 export type FaultKeyResult = KeyResult<FaultKey, FaultKeyFault>;
 
-/** Desks that were worked out: several questions of a lesson are about one case. */
-const desks = new WeakMap<FaultCase, DeskCase>();
-
-/** The desk of a case, where it has been worked out. */
-export const knownDesk = (faultCase: FaultCase): DeskCase | undefined => desks.get(faultCase);
-
 /** @param desk of the question's case where it is known already: it takes a second to work out */
 export function faultQuestionKey(
   question: FaultQuestion,
@@ -84,8 +69,8 @@ export function faultQuestionKey(
     case 'diagnose': {
       if (!faultCase) return refused('case-missing');
       if (!desk && caseProblems(faultCase).length > 0) return refused('case-broken');
-      const known = desk ?? desks.get(faultCase) ?? deskOf(faultCase);
-      desks.set(faultCase, known);
+      const known = deskFor(faultCase, drawIn(question), desk);
+      if (!known) return refused('case-broken');
       return question.kind === 'diagnose'
         ? found({ kind: 'diagnose', desk: known })
         : testKey(question, known);
@@ -121,35 +106,6 @@ function rowKey(question: RowQuestion, unit: Unit): FaultKeyResult {
     );
   const own = right.includes(fault.target) ? right : [...right, fault.target];
   return found({ kind: 'which-element', cells, right: own });
-}
-
-/** Everything that a case's desk needs: all that could be wrong, with what every check would read. */
-export function deskOf(
-  faultCase: FaultCase,
-  onCandidate: (done: Candidate) => void = () => undefined,
-): DeskCase {
-  const shop = openShop(rigOfCase(faultCase));
-  const cause = causeOf(faultCase);
-  const candidates: Candidate[] = [];
-  for (const candidate of singleCandidates(shop, cause)) {
-    candidates.push(candidate);
-    onCandidate(candidate);
-  }
-  const truth = examine(shop, cause);
-  const sound = examine(shop, []);
-  // Two causes at once are among what could be wrong too, or nothing would fit at the end.
-  if (cause.length > 1) candidates.push(truth);
-  const priors = priorsOf(faultCase);
-  const said = complaintOf(shop, truth, sound, faultCase.id);
-  return {
-    shop,
-    candidates,
-    truth,
-    sound,
-    priors,
-    complaint: ticketOf(shop, candidates, truth, said, priors).complaint,
-    limit: faultCase.limitMinutes ?? null,
-  };
 }
 
 function testKey(question: WhichTestQuestion, desk: DeskCase): FaultKeyResult {

@@ -1,4 +1,4 @@
-import type { CaseFault, DeskEntry, DriveSymptom, FaultCase, Remedy } from '../../../faults';
+import type { CaseFault, DeskEntry, Draw, DriveSymptom, FaultCase, Remedy } from '../../../faults';
 import type { Unit } from '../../../geartrain';
 
 /**
@@ -48,6 +48,10 @@ export interface DiagnoseQuestion {
   kind: 'diagnose';
   prompt: string;
   case: string;
+  /** Every student gets a fault of their own in the machine of that case. */
+  vary?: boolean;
+  /** Another fault for that machine, drawn by its seed. */
+  draw?: Draw;
 }
 
 export type FaultQuestion =

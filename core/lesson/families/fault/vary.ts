@@ -6,6 +6,7 @@ import type { FaultTypes } from './types';
 
 /** Checks that come to those that an instructor offers. */
 const MORE_CHECKS = 2;
+const MOST_SEED = 2 ** 48;
 
 /** Another fault of the same unit. What an instructor wrote of one would be wrong of another. */
 export const vary: Family<FaultTypes>['vary'] = {
@@ -26,8 +27,12 @@ export const vary: Family<FaultTypes>['vary'] = {
     const more = shuffled(others, random).slice(0, MORE_CHECKS);
     return { ...question, prompt: '', offered: shuffled([...question.offered, ...more], random) };
   },
-  // A case is one machine with its own cause: another is another case.
-  diagnose: null,
+  diagnose: (question, _subject, random) => ({
+    ...question,
+    prompt: '',
+    // As hard for every student.
+    draw: { seed: random.whole(0, MOST_SEED).toString(36), difficulty: 'middling' },
+  }),
 };
 
 function otherFault(unit: Unit | null, now: CaseFault, random: Random): CaseFault {

@@ -1,6 +1,11 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { DiagnosisGrade, FaultCase } from '../../../../core/faults';
+import {
+  drawnCase,
+  type DiagnosisGrade,
+  type FaultCase,
+  type LaidCase,
+} from '../../../../core/faults';
 import {
   FAULT_FAMILY,
   CONFIDENCES,
@@ -9,6 +14,7 @@ import {
   type Confidence,
 } from '../../../../core/lesson';
 import { Desk } from '../../../faults/Desk';
+import { drawnName } from '../../../faults/faultWords';
 import { Opening } from '../../../faults/Opening';
 import { useDesk } from '../../../faults/useDesk';
 import { NEW_WORK, type DeskWork } from '../../../faults/work';
@@ -31,8 +37,10 @@ interface Props extends Omit<StageProps<'fault'>, 'block'> {
 
 /** A question about a whole case: the case is laid out first, in a worker that alone knows what is wrong. */
 export function CaseStage({ block, faultCase, ...frame }: Props) {
+  const { t } = useTranslation();
   const { question } = block;
-  const desk = useDesk(faultCase);
+  const draw = (question.kind === 'diagnose' && question.draw) || null;
+  const desk = useDesk(faultCase, draw);
   if (desk.kind === 'opening')
     return (
       <div className="case-stage">
@@ -48,7 +56,8 @@ export function CaseStage({ block, faultCase, ...frame }: Props) {
         <NextButton {...frame.next} />
       </div>
     );
-  const shared = { faultCase, session: desk.session, ...frame };
+  const laid = draw ? drawnCase(faultCase, draw, drawnName(t, faultCase)) : faultCase;
+  const shared = { faultCase: laid, session: desk.session, ...frame };
   return question.kind === 'which-test' ? (
     <WhichTestStage block={{ ...block, question }} {...shared} />
   ) : (
@@ -56,7 +65,8 @@ export function CaseStage({ block, faultCase, ...frame }: Props) {
   );
 }
 
-interface DiagnoseProps extends Props {
+interface DiagnoseProps extends Omit<Props, 'faultCase'> {
+  faultCase: LaidCase;
   session: DeskSession;
 }
 
@@ -119,7 +129,7 @@ function DiagnoseStage(props: DiagnoseProps) {
         <div className="row">
           <NextButton {...next} />
           <button type="button" className="link-like" onClick={again}>
-            {t('reveal.againSame')}
+            {t('reveal.again.fault')}
           </button>
         </div>
       )}

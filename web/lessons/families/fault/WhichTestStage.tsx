@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { FaultCase } from '../../../../core/faults';
+import type { LaidCase } from '../../../../core/faults';
 import {
   FAULT_FAMILY,
   type FaultAnswer,
@@ -21,7 +21,7 @@ import { FAULT_WORDS, faultPrompt } from './words';
 
 interface Props extends Omit<StageProps<'fault'>, 'block'> {
   block: AskedBlock<'fault'> & { question: WhichTestQuestion };
-  faultCase: FaultCase;
+  faultCase: LaidCase;
   session: DeskSession;
 }
 

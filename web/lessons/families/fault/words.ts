@@ -20,6 +20,7 @@ import {
 import {
   checkName,
   checkText,
+  drawnName,
   faultsOfKey,
   faultText,
   kindText,
@@ -48,7 +49,9 @@ export function faultPrompt(
     case 'which-test':
       return t('faultPrompts.which-test');
     case 'diagnose':
-      return t('faultPrompts.diagnose', { name: faultCase?.name ?? '' });
+      return t('faultPrompts.diagnose', {
+        name: faultCase && question.draw ? drawnName(t, faultCase) : (faultCase?.name ?? ''),
+      });
   }
 }
 
@@ -95,8 +98,9 @@ export function faultKeyText(
   known?: KeyResult<FaultKey, AnyFault>,
 ): Worded | null {
   const unit = subject.faultCase?.unit ?? null;
-  if (question.kind === 'diagnose' && subject.faultCase) {
-    const cause = subject.faultCase.cause as readonly Fault[];
+  if (question.kind === 'diagnose' && subject.faultCase && (!question.draw || known?.ok)) {
+    const desk = known?.ok && known.key.kind === 'diagnose' ? known.key.desk : null;
+    const cause = desk?.truth.faults ?? subject.faultCase.cause;
     return plain(faultText(t, unit, cause), t(`faults.remedies.${remedyOf(cause)}`));
   }
   if (isCaseQuestion(question) && !known) return null;
