@@ -1,4 +1,13 @@
-import type { Opening, OrderRule, Part, PartKind, Place, Precedence, StripPlan } from './parts';
+import type {
+  Opening,
+  OrderRule,
+  Part,
+  PartKind,
+  Place,
+  Precedence,
+  StripPlan,
+  Thrust,
+} from './parts';
 
 interface Belongs {
   /** Id of what it belongs to. */
@@ -11,6 +20,7 @@ export class Bill {
   private readonly parts = new Map<string, Part>();
   private readonly rules: Precedence[] = [];
   private places: StripPlan['places'] = {};
+  private thrusts: readonly Thrust[] = [];
 
   /** @returns the id; a part that is there already stays as it is */
   part(
@@ -43,6 +53,10 @@ export class Bill {
     this.places = places;
   }
 
+  lie(thrusts: readonly Thrust[]): void {
+    this.thrusts = thrusts;
+  }
+
   plan(unit: string): StripPlan {
     const there = (ids: readonly string[], after: string) =>
       [...new Set(ids)].filter((id) => this.parts.has(id) && id !== after);
@@ -55,6 +69,7 @@ export class Bill {
         rule,
       }))
       .filter(({ before, any }) => before.length + any.length > 0);
-    return { unit, parts: [...this.parts.values()], rules, places: this.places };
+    const { places, thrusts } = this;
+    return { unit, parts: [...this.parts.values()], rules, thrusts, places };
   }
 }

@@ -10,6 +10,7 @@ export {
   type Place,
   type Precedence,
   type StripPlan,
+  type Thrust,
 } from './parts';
 export { hazardsOf } from './hazards';
 export { planOf } from './plan';

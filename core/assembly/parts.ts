@@ -50,6 +50,8 @@ export type PartKind =
   | 'clutch-cover'
   | 'disc'
   | 'bearing'
+  | 'thrust-washer'
+  | 'thrust-bearing'
   | 'case';
 
 export interface Part {
@@ -87,6 +89,7 @@ export const ORDER_RULES = {
   'output-ring': { why: 'stack-will-not-slide', consequence: 'breaks' },
   'way-out': { why: 'lies-before', consequence: 'wasted' },
   'either-way-out': { why: 'lies-before-on-both-sides', consequence: 'wasted' },
+  'washer-behind': { why: 'washer-stays-on-the-oil', consequence: 'lost' },
   'in-the-drum': { why: 'not-reachable', consequence: 'wasted' },
   retained: { why: 'is-retained', consequence: 'wasted' },
   'spring-press': { why: 'spring-flies', consequence: 'hurts' },
@@ -112,10 +115,19 @@ export interface Place {
   readonly outer: number;
 }
 
+/** What lies between two parts on the axis that turn against each other. */
+export interface Thrust {
+  readonly part: string;
+  readonly between: readonly [string, string];
+  /** Chosen by the end play that is measured: the foremost and the rearmost. */
+  readonly selective: boolean;
+}
+
 export interface StripPlan {
   readonly unit: string;
   readonly parts: readonly Part[];
   readonly rules: readonly Precedence[];
+  readonly thrusts: readonly Thrust[];
   /** Of what stands on the axis, by part. */
   readonly places: Readonly<Record<string, readonly Place[]>>;
 }

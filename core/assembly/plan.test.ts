@@ -78,6 +78,7 @@ test('what is free is all that any order can begin with: by trying every order o
   const plan: StripPlan = {
     unit: 'small',
     places: {},
+    thrusts: [],
     parts: ['a', 'b', 'c', 'd'].map((id) => ({
       id,
       kind: 'fitting',

@@ -1,9 +1,10 @@
 import { isGrounded, liveMember } from '../drawing/sectionPlan';
-import { portsOf, type ShiftElement, type Unit } from '../geartrain';
+import { CASE, portsOf, type ShiftElement, type Unit } from '../geartrain';
 import { axisOf, type Axis } from './axis';
 import type { Bill } from './bill';
 import { packInDrum, packParts } from './packs';
 import type { PartKind, Place } from './parts';
+import { thrustsBetween } from './thrusts';
 import { wayOut, type Piece } from './wayOut';
 
 /** Heights of the section that a shaft takes up. */
@@ -21,8 +22,12 @@ interface Stack {
   readonly support: number | null;
 }
 
-const put = ({ pieces }: Stack, id: string, ...places: readonly Place[]) =>
-  void pieces.push({ id, places });
+const put = (
+  { pieces }: Stack,
+  id: string,
+  member: string | null,
+  ...places: readonly Place[]
+): void => void pieces.push({ id, member, places });
 const inCase = ({ axis }: Stack, at: number): Place => ({
   at,
   inner: axis.caseFrom,
@@ -43,7 +48,9 @@ export function stackParts(bill: Bill, unit: Unit, madeFor: (element: string) =>
   shells(stack);
   gears(stack);
   for (const element of unit.elements) elementParts(stack, element, madeFor(element.id));
-  wayOut(bill, stack.pieces, support ?? axis.columns.length);
+  const rearFrom = support ?? axis.columns.length;
+  wayOut(bill, stack.pieces, rearFrom);
+  thrustsBetween(bill, stack.pieces, rearFrom);
   rearSet(stack);
   bill.stands(Object.fromEntries(stack.pieces.map((p) => [p.id, p.places])));
 }
@@ -61,7 +68,7 @@ function supportGap(unit: Unit, axis: Axis): number | null {
 function endParts(stack: Stack): void {
   const { bill, unit, axis, support } = stack;
   bill.part('input-shaft', 'shaft', ['front'], { of: unit.input });
-  put(stack, 'input-shaft', { at: 0, inner: 0, outer: SHAFT_OUTER });
+  put(stack, 'input-shaft', unit.input, { at: 0, inner: 0, outer: SHAFT_OUTER });
   bill.part('output-ring', 'snap-ring', ['rear']);
   bill.rule('output-ring', 'rear-open', ['extension']);
   bill.rule('output-shaft', 'output-ring', ['output-ring']);
@@ -72,8 +79,8 @@ function endParts(stack: Stack): void {
   bill.rule('support-bolt', 'pan-first', ['valve-body']);
   bill.rule('support', 'support-bolt', ['support-bolt', 'support-ring']);
   const at = support - 0.1;
-  put(stack, 'support-ring', inCase(stack, at - 0.05));
-  put(stack, 'support', { at, inner: SHAFT_OUTER, outer: axis.top });
+  put(stack, 'support-ring', null, inCase(stack, at - 0.05));
+  put(stack, 'support', CASE, { at, inner: SHAFT_OUTER, outer: axis.top });
 }
 
 /** A clutch to the case is a brake, whatever it is called. */
@@ -92,7 +99,7 @@ function drums(stack: Stack): void {
       const place = axis.web(member, gap);
       if (!place) return [];
       const part = bill.part(`${id}.${name}`, name, ['front'], { of: id });
-      put(stack, part, place);
+      put(stack, part, member, place);
       const key = `${member}@${gap}`;
       carriers.set(key, [...(carriers.get(key) ?? []), part]);
       return [{ part, at: place.at }];
@@ -111,7 +118,7 @@ function shells(stack: Stack): void {
     bare.forEach((gap, k) => {
       const name = `${member}.shell${k === 0 ? '' : k + 1}`;
       const id = bill.part(name, 'shell', ['front'], { of: member });
-      put(stack, id, axis.web(member, gap)!);
+      put(stack, id, member, axis.web(member, gap)!);
       carriers.set(`${member}@${gap}`, [id]);
     });
   }
@@ -140,9 +147,9 @@ function gears(stack: Stack): void {
   const ids = new Set(ports.map(({ member, port }) => gearOf(stack, member, port)!));
   for (const id of ids) {
     const own = ports.filter(({ member, port }) => gearOf(stack, member, port) === id);
-    const [{ set, port }] = own as [(typeof own)[number]];
+    const [{ set, port, member }] = own as [(typeof own)[number]];
     bill.part(id, GEAR_KINDS[port]!, ['front'], { of: set.id });
-    put(stack, id, ...own.map((p) => axis.gear(p.set, p.member)));
+    put(stack, id, member, ...own.map((p) => axis.gear(p.set, p.member)));
   }
   for (const set of axis.columns) {
     if (set.kind === 'mesh') continue;
@@ -172,8 +179,8 @@ function elementParts(stack: Stack, element: ShiftElement, madeFor: number): voi
     case 'brake':
       packParts(bill, id, ['front'], madeFor, 2);
       // Its ring lies before its plates, and both in the case.
-      put(stack, `${id}.ring`, inCase(stack, at - 0.02));
-      put(stack, `${id}.pack`, inCase(stack, at - 0.01));
+      put(stack, `${id}.ring`, null, inCase(stack, at - 0.02));
+      put(stack, `${id}.pack`, null, inCase(stack, at - 0.01));
       if (gap === support) bill.rule(`${id}.spring`, 'in-the-drum', ['support']);
       return;
     case 'band':
@@ -184,7 +191,7 @@ function elementParts(stack: Stack, element: ShiftElement, madeFor: number): voi
       bill.rule(`${id}.servo`, 'servo-ring', [`${id}.servo-ring`]);
       bill.rule(`${id}.band`, 'band-slack', [`${id}.anchor`]);
       bill.rule(`${id}.band`, 'servo-first', [`${id}.servo`]);
-      put(stack, `${id}.band`, inCase(stack, at));
+      put(stack, `${id}.band`, null, inCase(stack, at));
       for (const drum of carriers.get(`${member}@${gap}`) ?? [])
         bill.rule(drum, 'band-slack', [`${id}.band`]);
       return;
@@ -192,7 +199,7 @@ function elementParts(stack: Stack, element: ShiftElement, madeFor: number): voi
       bill.part(`${id}.race`, 'race', ['front'], { of: id, count: 2 });
       bill.part(`${id}.cage`, 'cage', ['front'], own);
       bill.rule(`${id}.cage`, 'in-the-drum', [`${id}.race`]);
-      if (web) put(stack, `${id}.race`, { ...web, at: at - 0.005 });
+      if (web) put(stack, `${id}.race`, null, { ...web, at: at - 0.005 });
       return;
     case 'dog': {
       const part = held

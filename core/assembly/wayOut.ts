@@ -5,10 +5,12 @@ import type { Place } from './parts';
 export interface Piece {
   readonly id: string;
   readonly places: readonly Place[];
+  /** The member it turns with, or the case; `null` for what only lies there: plates, bands, rings. */
+  readonly member: string | null;
 }
 
 /** Along the axis both can't be passed by each other. */
-const overlaps = (a: Place, b: Place): boolean => a.inner < b.outer && b.inner < a.outer;
+export const overlaps = (a: Place, b: Place): boolean => a.inner < b.outer && b.inner < a.outer;
 
 /**
  * What stands in the way of each piece, to the front and, behind the last support, to the rear. What begins nearer to the
