@@ -20,6 +20,9 @@ const HAZARDS_OF: Readonly<Partial<Record<PartKind, readonly Hazard[]>>> = {
   piston: ['compressed-air'],
   'clutch-cover': ['springs', 'last-bolt'],
   disc: ['dust'],
+  flywheel: ['heavy-parts'],
+  gearbox: ['lifting', 'engine-hung'],
+  battery: ['battery'],
   extension: ['park-free'],
   'output-shaft': ['park-free'],
 };

@@ -14,6 +14,7 @@ export {
 } from './parts';
 export { hazardsOf } from './hazards';
 export { planOf } from './plan';
+export { clutchPlan } from './clutchPlan';
 export {
   checkOrder,
   costOf,
@@ -23,3 +24,105 @@ export {
   type Violation,
   type Work,
 } from './order';
+export {
+  DOUBT,
+  frictionsIn,
+  INSTRUMENTS,
+  MEASURE_IDS,
+  MEASURES,
+  measuresOf,
+  readingOf,
+  soundValue,
+  spreadOf,
+  standingOf,
+  STATES,
+  windowOf,
+  type Instrument,
+  type MeasureId,
+  type MeasureSpec,
+  type MeasureState,
+  type OwnLimits,
+  type Standing,
+} from './measures';
+export {
+  conditionOf,
+  DAMAGE_SPECS,
+  DAMAGES,
+  damagesOf,
+  DECISIONS,
+  drawDamage,
+  REASONS,
+  type Condition,
+  type Damage,
+  type Decision,
+  type HiddenDamage,
+  type Reason,
+} from './damage';
+export {
+  judgedAgainst,
+  ONE_USE_KINDS,
+  TIERS,
+  USUAL_SCHOOL,
+  verdictOf,
+  type School,
+  type Tier,
+  type Verdict,
+} from './verdict';
+export {
+  FACING_RULES,
+  FACINGS,
+  TOGETHER_CHECKS,
+  type Facing,
+  type FacingRule,
+  type TogetherCheck,
+} from './facings';
+export {
+  breakEven,
+  changeCost,
+  comeBackCost,
+  gradeOrder,
+  hoursOf,
+  minutesOf,
+  priceOf,
+  sheetOf,
+  sizesToHave,
+  USUAL_PRICES,
+  type OrderGrade,
+  type Prices,
+  type Sheet,
+} from './orderSheet';
+export { bestSize, gapWith, selectivesOf, type Selective } from './selective';
+export {
+  planOfJob,
+  rigOfJob,
+  STATIONS,
+  stationsOf,
+  type Job,
+  type JobProblem,
+  type Station,
+} from './job';
+export {
+  errorsIn,
+  faultsOf,
+  hasFacing,
+  leftOut,
+  shownBy,
+  togetherOf,
+  type AssemblyError,
+  type ErrorKind,
+  type Fit,
+  type Together,
+} from './together';
+export {
+  causesOf,
+  comesBack,
+  conditionIn,
+  jobProblems,
+  mustBeNew,
+  NEW_JOB_WORK,
+  reportOn,
+  verdictFor,
+  type JobReport,
+  type JobWork,
+  type Taken,
+} from './report';

@@ -96,6 +96,14 @@ const brokenBy = (
     return missing.length > 0 ? [{ at, part, rule: rule.rule, missing, consequence }] : [];
   });
 
+/** What taking one part out would break, with these gone. @param at place in the order */
+export const brokenOn = (
+  plan: StripPlan,
+  part: string,
+  at: number,
+  gone: ReadonlySet<string>,
+): readonly Violation[] => brokenBy(part, at, rulesByPart(plan), gone);
+
 /** Every rule that an order breaks; a part that was taken out of turn is gone all the same. */
 export function checkOrder(plan: StripPlan, order: readonly string[]): OrderResult {
   const rules = rulesByPart(plan);

@@ -49,6 +49,11 @@ export type PartKind =
   | 'fork'
   | 'clutch-cover'
   | 'disc'
+  | 'flywheel'
+  | 'gearbox'
+  | 'battery'
+  | 'mark'
+  | 'bush'
   | 'bearing'
   | 'thrust-washer'
   | 'thrust-bearing'
@@ -94,6 +99,9 @@ export const ORDER_RULES = {
   retained: { why: 'is-retained', consequence: 'wasted' },
   'spring-press': { why: 'spring-flies', consequence: 'hurts' },
   'set-apart': { why: 'not-reachable', consequence: 'wasted' },
+  'battery-first': { why: 'shaft-is-turned-by-hand', consequence: 'hurts' },
+  'behind-the-box': { why: 'not-reachable', consequence: 'wasted' },
+  'marked-first': { why: 'balance-is-lost', consequence: 'lost' },
   'fork-first': { why: 'holds-the-sleeve', consequence: 'breaks' },
   'all-out': { why: 'still-holds-parts', consequence: 'wasted' },
 } as const satisfies Readonly<Record<string, { why: string; consequence: Consequence }>>;

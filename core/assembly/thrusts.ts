@@ -23,7 +23,7 @@ function facing(a: Piece, b: Piece): Place | null {
 }
 
 /**
- * One thrust element between each two neighbours on the axis that turn against each other: a bearing between gears, a
+ * One thrust element between each two neighbours on the axis that turn against each other: a bearing beside a gear, a
  * tabbed washer elsewhere; the foremost and the rearmost are the selective ones. What lies before one leaves first; what
  * lies behind it is not drawn off with the washer still on it, where it leaves by the front alone.
  * @param rearFrom from here on a piece may leave by the rear, too
@@ -39,7 +39,7 @@ export function thrustsBetween(bill: Bill, pieces: Piece[], rearFrom: number): v
   });
   const thrusts = pairs.map(({ front, rear, place }, k): Thrust => {
     const selective = k === 0 || k === pairs.length - 1;
-    const bearing = !selective && isGear(front) && isGear(rear);
+    const bearing = !selective && (isGear(front) || isGear(rear));
     const kind = bearing ? 'thrust-bearing' : 'thrust-washer';
     const part = bill.part(`thrust-${k + 1}`, kind, ['front']);
     if (from(rear) < rearFrom) {

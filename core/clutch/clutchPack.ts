@@ -157,14 +157,24 @@ export function selectiveChoices(pack: ClutchPack): SelectiveChoice[] {
 /** A hair, m: sums of thicknesses in binary. */
 export const HAIR = 1e-9;
 
-/** The best of them, the tighter of two that are equally far from the middle; `null` when there is none to choose. */
-export function bestSelective(pack: ClutchPack): SelectiveChoice | null {
-  const off = offMiddle(pack);
-  return selectiveChoices(pack).reduce<SelectiveChoice | null>(
-    (best, c) => (!best || off(c) <= off(best) + HAIR ? c : best),
+export const middleOf = ([least, most]: readonly [number, number]): number => (least + most) / 2;
+
+/** The choice whose clearance lies nearest to the middle, the last of two that are equally far: sizes go up, so the tighter. */
+export const nearestToMiddle = <C extends { readonly clearance: number }>(
+  choices: readonly C[],
+  middle: number,
+): C | null =>
+  choices.reduce<C | null>(
+    (best, c) =>
+      !best || Math.abs(c.clearance - middle) <= Math.abs(best.clearance - middle) + HAIR
+        ? c
+        : best,
     null,
   );
-}
+
+/** The best of them, the tighter of two that are equally far from the middle; `null` when there is none to choose. */
+export const bestSelective = (pack: ClutchPack): SelectiveChoice | null =>
+  nearestToMiddle(selectiveChoices(pack), middleOf(pack.clearance));
 
 /** The other part that is as near to the middle as the best, on the loose side; `null` without one. */
 export function equallyGood(pack: ClutchPack): SelectiveChoice | null {
@@ -180,7 +190,7 @@ export function equallyGood(pack: ClutchPack): SelectiveChoice | null {
 const offMiddle =
   ({ clearance }: ClutchPack) =>
   (c: SelectiveChoice): number =>
-    Math.abs(c.clearance - (clearance[0] + clearance[1]) / 2);
+    Math.abs(c.clearance - middleOf(clearance));
 
 /** Thickness of the part that is in now, m: the ring, or the last end plate. */
 export function selectiveNow({ selective, ring, stack }: ClutchPack): number {

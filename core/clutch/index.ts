@@ -76,6 +76,8 @@ export {
   MEASURED,
   measuredIn,
   measuringDecides,
+  middleOf,
+  nearestToMiddle,
   packClearance,
   packRadius,
   packTorque,

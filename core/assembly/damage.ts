@@ -1,0 +1,226 @@
+import type { FaultKind } from '../faults';
+import { randomFromSeed, type Random } from '../numerics';
+import { measuresOf, soundValue, type MeasureId } from './measures';
+import type { Part, PartKind, StripPlan } from './parts';
+
+/** What can be wrong with a part that is laid out: what shows it, what is to be done, and what the road says if it goes back. */
+export const DAMAGES = [
+  'burnt',
+  'worn-lining',
+  'blue-steels',
+  'torn-lip',
+  'weak-spring',
+  'cracked-carrier',
+  'pitted-teeth',
+  'loose-pinions',
+  'stepped-race',
+  'broken-cage',
+  'scored-pump',
+  'sprung-groove',
+  'light-scratch',
+  'thin-washer',
+  'rough-bearing',
+  'hanging-valve',
+  'burnt-band',
+  'stretched-ring',
+  'open-coil',
+  'worn-bush',
+  'worn-disc',
+  'oiled-disc',
+  'hot-flywheel',
+  'uneven-fingers',
+  'dusty-cover',
+] as const;
+export type Damage = (typeof DAMAGES)[number];
+
+/** eye: seen · hand: felt when it is turned or moved · gauge: only a measurement tells. */
+export const SENSES = ['eye', 'hand', 'gauge'] as const;
+export type Sense = (typeof SENSES)[number];
+
+export const DECISIONS = ['reuse', 'clean', 'replace', 'measure'] as const;
+export type Decision = (typeof DECISIONS)[number];
+
+export const REASONS = [
+  'sound',
+  'dirty-only',
+  'out-of-window',
+  'bare',
+  'heat-marks',
+  'crack',
+  'step-or-groove',
+  'wrong-feel',
+  'torn-lip',
+  'one-use-only',
+  'cheap-beside-coming-back',
+  'cannot-be-seen',
+] as const;
+export type Reason = (typeof REASONS)[number];
+
+export interface DamageSpec {
+  readonly on: readonly PartKind[];
+  /** Only on the part of this id. */
+  readonly part?: string;
+  readonly shows: Sense;
+  /** What it reads then. */
+  readonly measure?: { readonly id: MeasureId; readonly reads: readonly [number, number] };
+  readonly decision: Exclude<Decision, 'measure'>;
+  readonly reason: Reason;
+  /** What the machine has if the part goes back so; `null`: nothing that the desk computes. */
+  readonly fault: FaultKind | null;
+  /** Does not come by itself: something upstream made it. */
+  readonly effect?: true;
+  /** Can make another part burn. */
+  readonly cause?: true;
+}
+
+const eye = (
+  on: PartKind[],
+  reason: Reason,
+  fault: FaultKind | null,
+  more: Partial<DamageSpec> = {},
+): DamageSpec => ({ on, shows: 'eye', decision: 'replace', reason, fault, ...more });
+const hand = (
+  on: PartKind[],
+  fault: FaultKind | null,
+  more: Partial<DamageSpec> = {},
+): DamageSpec => ({ on, shows: 'hand', decision: 'replace', reason: 'wrong-feel', fault, ...more });
+const gauge = (
+  on: PartKind[],
+  id: MeasureId,
+  reads: [number, number],
+  fault: FaultKind | null,
+  more: Partial<DamageSpec> = {},
+): DamageSpec => ({
+  on,
+  shows: 'gauge',
+  measure: { id, reads },
+  decision: 'replace',
+  reason: 'out-of-window',
+  fault,
+  ...more,
+});
+
+/** Common practice, no source; what is read is from memory. */
+export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
+  burnt: eye(['pack'], 'bare', 'burnt', {
+    effect: true,
+    measure: { id: 'lining', reads: [1.2, 1.5] },
+  }),
+  'worn-lining': gauge(['pack'], 'lining', [1.66, 1.76], 'slips'),
+  'blue-steels': eye(['pack'], 'heat-marks', 'slips', {
+    measure: { id: 'steel-flat', reads: [0.12, 0.2] },
+  }),
+  'torn-lip': eye(['seals'], 'torn-lip', 'seal-leaks', { cause: true }),
+  'weak-spring': gauge(['spring'], 'spring-length', [27.6, 28.6], null),
+  'cracked-carrier': eye(['carrier'], 'crack', 'broken'),
+  'pitted-teeth': eye(['sun', 'ring'], 'step-or-groove', 'rough-teeth'),
+  'loose-pinions': hand(['pinions'], 'rough-teeth', {
+    measure: { id: 'pinion-play', reads: [0.7, 1] },
+  }),
+  'stepped-race': hand(['race'], 'will-not-hold', { reason: 'step-or-groove' }),
+  'broken-cage': eye(['cage'], 'crack', 'will-not-hold'),
+  'scored-pump': gauge(['pump'], 'pump-side', [0.08, 0.14], 'pump-worn', { cause: true }),
+  'sprung-groove': eye(['drum'], 'step-or-groove', 'ring-out'),
+  'light-scratch': eye(['drum', 'pump', 'shaft'], 'dirty-only', null, { decision: 'clean' }),
+  'thin-washer': gauge(['thrust-washer'], 'washer', [1.7, 1.84], null),
+  'rough-bearing': hand(['thrust-bearing'], null),
+  'hanging-valve': hand(['valve-body'], 'regulator-low', {
+    decision: 'clean',
+    reason: 'dirty-only',
+    cause: true,
+  }),
+  'burnt-band': eye(['band'], 'bare', 'burnt', { effect: true }),
+  'stretched-ring': eye(['snap-ring'], 'one-use-only', 'ring-out'),
+  'open-coil': gauge(['fitting'], 'solenoid', [90, 99], null, { part: 'solenoid-plug' }),
+  'worn-bush': gauge(['extension'], 'bush', [0.13, 0.2], null),
+  'worn-disc': gauge(['disc'], 'disc-thickness', [6.2, 6.8], 'clutch-worn', {
+    measure: { id: 'disc-thickness', reads: [6.2, 6.8] },
+  }),
+  'oiled-disc': eye(['disc'], 'heat-marks', 'clutch-oiled'),
+  'hot-flywheel': eye(['flywheel'], 'heat-marks', 'clutch-warped-disc', {
+    measure: { id: 'flywheel-flat', reads: [0.14, 0.25] },
+  }),
+  'uneven-fingers': gauge(['clutch-cover'], 'fingers', [0.8, 1.4], 'clutch-uneven-levers'),
+  'dusty-cover': eye(['clutch-cover'], 'dirty-only', null, { decision: 'clean' }),
+};
+
+/** Damage that a part of this kind can have. */
+export const damagesOf = ({ id, kind }: Pick<Part, 'id' | 'kind'>): Damage[] =>
+  DAMAGES.filter((d) => {
+    const { on, part } = DAMAGE_SPECS[d];
+    return on.includes(kind) && (part === undefined || part === id);
+  });
+
+/** What is hidden in one part of a job. */
+export interface HiddenDamage {
+  part: string;
+  damage: Damage;
+  /** The part upstream whose own damage made this one. */
+  because?: string;
+}
+
+/** How a part is: what is wrong with it, and what it would read without any scatter. */
+export interface Condition {
+  readonly damage: Damage | null;
+  readonly values: Readonly<Partial<Record<MeasureId, number>>>;
+}
+
+/** @param seed of the job: the same part always is the same */
+export function conditionOf(part: Part, hidden: readonly HiddenDamage[], seed: string): Condition {
+  const damage = hidden.find((h) => h.part === part.id)?.damage ?? null;
+  const spec = damage ? DAMAGE_SPECS[damage] : null;
+  const values: Partial<Record<MeasureId, number>> = {};
+  for (const id of measuresOf(part)) {
+    const random = randomFromSeed(`${seed} ${part.id} ${id}`);
+    const reads = spec?.measure?.id === id ? spec.measure.reads : null;
+    values[id] = reads
+      ? reads[0] + random.next() * (reads[1] - reads[0])
+      : soundValue(id, part, random);
+  }
+  return { damage, values };
+}
+
+/** Parts with damage, by how hard the job is; what burnt has a cause upstream. */
+const HOW_MANY = { easy: 2, middling: 4, hard: 7 } as const;
+
+export function drawDamage(
+  plan: StripPlan,
+  seed: string,
+  difficulty: keyof typeof HOW_MANY,
+): HiddenDamage[] {
+  const random = randomFromSeed(`damage ${seed}`);
+  const hidden: HiddenDamage[] = [];
+  const open = () => plan.parts.filter((p) => !hidden.some((h) => h.part === p.id));
+  const wanted = Math.min(HOW_MANY[difficulty], plan.parts.length);
+  for (let tries = 0; hidden.length < wanted && tries < 200; tries++) {
+    const kinds = damageIn(open());
+    if (kinds.length === 0) break;
+    const damage = random.pick(kinds);
+    const spec = DAMAGE_SPECS[damage];
+    const part = random.pick(open().filter((p) => damagesOf(p).includes(damage)));
+    // A hard job hides what only a gauge shows; an easy one shows itself.
+    if (difficulty === 'easy' && spec.shows === 'gauge') continue;
+    if (difficulty === 'hard' && spec.shows === 'eye' && random.next() < 0.5) continue;
+    if (!spec.effect) {
+      hidden.push({ part: part.id, damage });
+      continue;
+    }
+    const upstream = causeFor(part, open(), random);
+    if (upstream) hidden.push(upstream, { part: part.id, damage, because: upstream.part });
+  }
+  return hidden;
+}
+
+const damageIn = (parts: readonly Part[]): Damage[] => [
+  ...new Set(parts.flatMap((p) => damagesOf(p))),
+];
+
+/** Something that lets a pack slip: its own seals, or what makes the pressure. */
+function causeFor(burnt: Part, parts: readonly Part[], random: Random): HiddenDamage | null {
+  const causes = parts.flatMap((p) =>
+    damagesOf(p)
+      .filter((d) => DAMAGE_SPECS[d].cause && (p.kind !== 'seals' || p.of === burnt.of))
+      .map((damage): HiddenDamage => ({ part: p.id, damage })),
+  );
+  return causes.length > 0 ? random.pick(causes) : null;
+}

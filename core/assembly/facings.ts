@@ -1,0 +1,63 @@
+import type { FaultKind } from '../faults';
+import type { PartKind } from './parts';
+
+/** What is tried while it goes together; each shows some mistakes, while they can still be put right. */
+export const TOGETHER_CHECKS = ['by-hand', 'air', 'end-play', 'clearance', 'turn'] as const;
+export type TogetherCheck = (typeof TOGETHER_CHECKS)[number];
+
+/** How a part goes in: one right way, and one that fits, too. */
+export interface Facing {
+  readonly rule: FacingRule;
+  /** Which check shows the wrong way; `null`: the eye alone, before it is covered. */
+  readonly shows: TogetherCheck | null;
+  /** What the machine has with it the wrong way; `null`: nothing that the desk computes. */
+  readonly fault: FaultKind | null;
+}
+
+export const FACING_RULES = [
+  'side-told',
+  'tabs-in-slots',
+  'lip-to-oil',
+  'locks-as-told',
+  'in-its-groove',
+  'steel-at-piston',
+  'hole-to-port',
+  'straight-in',
+  'joints-apart',
+  'turned-home',
+  'set-down-flat',
+  'bolts-in-turn',
+  'backed-off',
+  'hub-away',
+  'crosswise',
+  'not-washed',
+  'on-its-mark',
+] as const;
+export type FacingRule = (typeof FACING_RULES)[number];
+
+const facing = (
+  rule: FacingRule,
+  shows: TogetherCheck | null,
+  fault: FaultKind | null,
+): Facing => ({ rule, shows, fault });
+
+/** Common practice, no source; the maker's manual decides. */
+export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
+  'thrust-bearing': facing('side-told', 'end-play', null),
+  'thrust-washer': facing('tabs-in-slots', 'end-play', null),
+  seals: facing('lip-to-oil', 'air', 'seal-leaks'),
+  race: facing('locks-as-told', 'by-hand', 'reversed'),
+  'snap-ring': facing('in-its-groove', 'by-hand', 'ring-out'),
+  pack: facing('steel-at-piston', 'clearance', 'slips'),
+  support: facing('hole-to-port', 'air', 'will-not-apply'),
+  piston: facing('straight-in', 'air', 'will-not-apply'),
+  servo: facing('joints-apart', 'air', 'seal-leaks'),
+  drum: facing('turned-home', 'end-play', 'slips'),
+  pump: facing('set-down-flat', 'turn', 'pump-worn'),
+  'valve-body': facing('bolts-in-turn', null, 'regulator-low'),
+  anchor: facing('backed-off', 'turn', 'stuck-on'),
+  disc: facing('hub-away', 'turn', 'clutch-warped-disc'),
+  'clutch-cover': facing('crosswise', null, 'clutch-uneven-levers'),
+  bearing: facing('not-washed', 'by-hand', 'clutch-rough-release-bearing'),
+  flywheel: facing('on-its-mark', null, null),
+};

@@ -1,0 +1,172 @@
+import { ONE_USE_KINDS, TIERS, type Tier } from './verdict';
+import type { Part, PartKind, StripPlan } from './parts';
+
+/**
+ * What coming back costs, and what is therefore worth replacing while it is apart (derived here):
+ *
+ *   C_back = hours·rate + parts again + days·lost       replace now when p·C_back > price + minutes/60·rate
+ */
+
+/** Prices in the shop's own units; the instructor's. */
+export interface Prices {
+  /** An hour of work. */
+  rate: number;
+  /** A day that the machine stands. */
+  day: number;
+  /** Days that the machine stands when it comes back. */
+  daysLost: number;
+  /** Of one part by kind, where it is not the usual. */
+  parts: Partial<Record<PartKind, number>>;
+}
+export const USUAL_PRICES: Prices = { rate: 60, day: 150, daysLost: 2, parts: {} };
+
+/** Usual prices of a part against an hour at 60, and minutes to change it while it is apart (from memory). */
+const PRICE_OF: Readonly<Partial<Record<PartKind, number>>> = {
+  filter: 18,
+  seals: 6,
+  pack: 55,
+  'snap-ring': 4,
+  spring: 24,
+  band: 48,
+  'thrust-washer': 7,
+  'thrust-bearing': 16,
+  race: 95,
+  cage: 60,
+  pump: 320,
+  drum: 210,
+  carrier: 380,
+  sun: 140,
+  ring: 160,
+  pinions: 120,
+  'valve-body': 450,
+  extension: 35,
+  fitting: 40,
+  disc: 110,
+  'clutch-cover': 180,
+  bearing: 45,
+  flywheel: 240,
+};
+const USUAL_PRICE = 30;
+const MINUTES_TO_CHANGE = 6;
+
+/** Minutes to take a part of this kind off, tools in hand (from memory). */
+const MINUTES_OF: Readonly<Partial<Record<PartKind, number>>> = {
+  fluid: 10,
+  converter: 45,
+  pan: 8,
+  'valve-body': 15,
+  pump: 12,
+  support: 10,
+  extension: 12,
+  'output-shaft': 8,
+  case: 30,
+  spring: 8,
+  piston: 5,
+  drum: 4,
+  carrier: 4,
+};
+const USUAL_MINUTES = 3;
+export const minutesOf = ({ kind }: Pick<Part, 'kind'>): number =>
+  MINUTES_OF[kind] ?? USUAL_MINUTES;
+
+/** Hours to have all of it apart and together again. */
+export const hoursOf = ({ parts }: StripPlan): number =>
+  (2 * parts.reduce((sum, p) => sum + minutesOf(p), 0)) / 60;
+
+export const priceOf = ({ kind }: Pick<Part, 'kind'>, { parts }: Prices): number =>
+  parts[kind] ?? PRICE_OF[kind] ?? USUAL_PRICE;
+
+/** What it costs when the machine comes back: work, parts that are used once, days. */
+export function comeBackCost(plan: StripPlan, prices: Prices): number {
+  const again = plan.parts.filter((p) => ONE_USE_KINDS.includes(p.kind));
+  const parts = again.reduce((sum, p) => sum + priceOf(p, prices), 0);
+  return hoursOf(plan) * prices.rate + parts + prices.daysLost * prices.day;
+}
+
+/** Price of a new one with the minutes that it takes. */
+export const changeCost = (part: Pick<Part, 'kind'>, prices: Prices): number =>
+  priceOf(part, prices) + (MINUTES_TO_CHANGE / 60) * prices.rate;
+
+/** Chance of coming back above which a new one is worth it: 0 to 1, or more where it never is. */
+export const breakEven = (part: Pick<Part, 'kind'>, plan: StripPlan, prices: Prices): number =>
+  changeCost(part, prices) / comeBackCost(plan, prices);
+
+export interface SheetRow {
+  readonly part: Part;
+  readonly price: number;
+}
+export interface Sheet {
+  readonly tier: Tier;
+  readonly rows: readonly SheetRow[];
+  readonly partsCost: number;
+  readonly labour: number;
+  readonly total: number;
+}
+
+/**
+ * What a tier orders: all that must be new, and what the tier takes with it.
+ * @param must ids of parts that are bad
+ */
+export function sheetOf(
+  plan: StripPlan,
+  tier: Tier,
+  must: ReadonlySet<string>,
+  prices: Prices,
+): Sheet {
+  const rows = plan.parts
+    .filter((p) => must.has(p.id) || ONE_USE_KINDS.includes(p.kind) || (TIERS[p.kind] ?? 4) <= tier)
+    .map((part) => ({ part, price: priceOf(part, prices) }));
+  return sheetWith(plan, tier, rows, prices);
+}
+
+function sheetWith(plan: StripPlan, tier: Tier, rows: readonly SheetRow[], prices: Prices): Sheet {
+  const partsCost = rows.reduce((sum, r) => sum + r.price, 0);
+  const changing = (rows.length * MINUTES_TO_CHANGE * prices.rate) / 60;
+  const labour = hoursOf(plan) * prices.rate + changing;
+  return { tier, rows, partsCost, labour, total: partsCost + labour };
+}
+
+/** How an order list stands: what is missing, what would have lasted, and what it costs against the cheapest safe one. */
+export interface OrderGrade {
+  readonly missing: readonly string[];
+  readonly needless: readonly string[];
+  readonly cost: number;
+  readonly cheapest: number;
+  /** Nothing that must be new is missing, and it is within a tenth of the cheapest safe sheet. */
+  readonly right: boolean;
+}
+const WITHIN = 1.1;
+
+/** @param must ids of parts that must be new: what is bad, and what is used once */
+export function gradeOrder(
+  plan: StripPlan,
+  must: ReadonlySet<string>,
+  ordered: readonly string[],
+  prices: Prices,
+): OrderGrade {
+  const byId = new Map(plan.parts.map((p) => [p.id, p]));
+  const known = [...new Set(ordered)].filter((id) => byId.has(id));
+  const cost = (ids: readonly string[]) =>
+    ids.reduce((sum, id) => sum + changeCost(byId.get(id)!, prices), 0);
+  const missing = [...must].filter((id) => byId.has(id) && !known.includes(id));
+  const cheapest = cost([...must].filter((id) => byId.has(id)));
+  const spent = cost(known);
+  return {
+    missing,
+    needless: known.filter((id) => !must.has(id)),
+    cost: spent,
+    cheapest,
+    right: missing.length === 0 && spent <= WITHIN * cheapest + 1e-9,
+  };
+}
+
+/** Sizes that could turn out to be the right one, given what was measured and how sure that is. */
+export function sizesToHave(
+  sizes: readonly number[],
+  best: (measured: number) => number | null,
+  mean: number,
+  doubt: number,
+): number[] {
+  const steps = [-1, -0.5, 0, 0.5, 1].map((k) => best(mean + k * doubt));
+  return sizes.filter((s) => steps.includes(s));
+}

@@ -1,0 +1,152 @@
+import type { Fault } from '../faults';
+import {
+  conditionOf,
+  DAMAGE_SPECS,
+  damagesOf,
+  type Condition,
+  type Decision,
+  type Reason,
+} from './damage';
+import type { Job, JobProblem } from './job';
+import { MEASURES, type MeasureId, type MeasureState } from './measures';
+import { workOf } from './order';
+import { gradeOrder, type OrderGrade } from './orderSheet';
+import type { Part, StripPlan } from './parts';
+import { errorsIn, faultsOf, leftOut, togetherOf, type AssemblyError, type Fit } from './together';
+import { judgedAgainst, verdictOf } from './verdict';
+
+/** One reading that was taken. */
+export interface Taken {
+  part: string;
+  measure: MeasureId;
+  state: MeasureState;
+  /** As it was read: mm or Ω. */
+  value: number;
+  /** Before the first bolt. */
+  before: boolean;
+}
+
+/** What somebody has done on a job: nothing of it is an answer. */
+export interface JobWork {
+  /** Every try to take a part off. */
+  tried: string[];
+  taken: Taken[];
+  judged: Record<string, { decision: Decision; reason: Reason }>;
+  ordered: string[];
+  /** Every try to put a part in. */
+  fits: Fit[];
+}
+export const NEW_JOB_WORK: JobWork = { tried: [], taken: [], judged: {}, ordered: [], fits: [] };
+
+/** Parts that must be new, however the shop works: what is bad, and what is used once. */
+export function mustBeNew(job: Job, plan: StripPlan): Set<string> {
+  return new Set(
+    plan.parts
+      .filter((part) => verdictFor(job, part).right[0]!.decision === 'replace')
+      .map((p) => p.id),
+  );
+}
+
+export const conditionIn = (job: Job, part: Part): Condition =>
+  conditionOf(part, job.hidden, job.seed);
+
+export const verdictFor = (job: Job, part: Part, measured: readonly MeasureId[] = []) =>
+  verdictOf({
+    part,
+    condition: conditionIn(job, part),
+    school: job.school,
+    limits: job.limits,
+    measured,
+  });
+
+/** What was judged of one part, against what counts. */
+export interface JudgedPart {
+  readonly part: string;
+  readonly decision: boolean;
+  readonly reason: boolean;
+}
+
+export interface JobReport {
+  /** The end play was measured while it still could be. */
+  readonly measuredBefore: boolean;
+  /** Marks lost by taking parts out of turn. */
+  readonly offCost: number;
+  readonly judged: readonly JudgedPart[];
+  /** Parts with something wrong that nobody has judged, or judged right. */
+  readonly missed: readonly string[];
+  readonly order: OrderGrade;
+  readonly wasted: number;
+  readonly errors: readonly AssemblyError[];
+  readonly leftOut: readonly string[];
+  /** What is driven out with. */
+  readonly faults: readonly Fault[];
+}
+
+/** Everything that can be said of a piece of work, computed from the job's models. */
+export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
+  const parts = new Map(plan.parts.map((p) => [p.id, p]));
+  const measuredOn = (id: string) => work.taken.filter((r) => r.part === id).map((r) => r.measure);
+  const judged = Object.entries(work.judged).flatMap(([id, { decision, reason }]): JudgedPart[] => {
+    const part = parts.get(id);
+    if (!part) return [];
+    return [
+      { part: id, ...judgedAgainst(verdictFor(job, part, measuredOn(id)), decision, reason) },
+    ];
+  });
+  const seen = new Set(judged.filter((j) => j.decision).map((j) => j.part));
+  const together = togetherOf(plan, work.fits);
+  const errors = errorsIn(job, plan, work.judged, together.in);
+  return {
+    measuredBefore: work.taken.some((r) => r.before && MEASURES[r.measure].on === 'shaft'),
+    offCost: workOf(plan, work.tried).cost,
+    judged,
+    missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
+    order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, job.prices),
+    wasted: together.wasted,
+    errors,
+    leftOut: leftOut(plan, together.in),
+    faults: faultsOf(errors),
+  };
+}
+
+/** Why a job can't be given out as it stands, or does not fit its unit any more; empty when it can. */
+export function jobProblems(job: Job, plan: StripPlan | null): JobProblem[] {
+  if (!plan) return [{ code: 'no-machine' }];
+  const parts = new Map(plan.parts.map((p) => [p.id, p]));
+  const hidden = job.hidden.flatMap(({ part, damage, because }, k): JobProblem[] => {
+    const there = parts.get(part);
+    if (!there) return [{ code: 'no-such-part', part }];
+    if (!damagesOf(there).includes(damage)) return [{ code: 'not-on-this-part', part }];
+    if (because !== undefined && !parts.has(because))
+      return [{ code: 'no-such-part', part: because }];
+    return job.hidden.findIndex((h) => h.part === part) < k ? [{ code: 'hidden-twice', part }] : [];
+  });
+  const limits = (Object.entries(job.limits) as [MeasureId, { least?: number; most?: number }][])
+    .filter(([, l]) => l.least !== undefined && l.most !== undefined && l.least >= l.most)
+    .map(([measure]): JobProblem => ({ code: 'limits-upside-down', measure }));
+  return [...hidden, ...limits];
+}
+
+/** What made a damage: the chain upstream, the nearest first. */
+export function causesOf(job: Job, part: string): string[] {
+  const chain: string[] = [];
+  for (let at: string | undefined = part; at !== undefined;) {
+    const next: string | undefined = job.hidden.find((h) => h.part === at)?.because;
+    if (next === undefined || chain.includes(next)) break;
+    chain.push(next);
+    at = next;
+  }
+  return chain;
+}
+
+/** Whether what burnt will burn again: it is new, and what made it is as it was. */
+export const comesBack = (job: Job, { judged }: Pick<JobWork, 'judged'>, part: string): boolean =>
+  causesOf(job, part).some((id) => {
+    const damage = job.hidden.find((h) => h.part === id)?.damage;
+    const decision = judged[id]?.decision;
+    return (
+      damage !== undefined &&
+      decision !== 'replace' &&
+      !(decision === 'clean' && DAMAGE_SPECS[damage].decision === 'clean')
+    );
+  });

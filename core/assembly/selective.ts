@@ -1,0 +1,70 @@
+import { middleOf, nearestToMiddle } from '../clutch';
+import type { MeasureId, OwnLimits } from './measures';
+import { windowOf } from './measures';
+import type { Part, StripPlan } from './parts';
+
+/** A part that is chosen by what was measured: thrust washers by the end play, a pack's ring by its clearance. */
+export interface Selective {
+  readonly part: string;
+  readonly measure: MeasureId;
+  /** The part that the measure is taken on. */
+  readonly on: string;
+  /** Thicknesses that can be had, mm, and the one that is in. */
+  readonly sizes: readonly number[];
+  readonly now: number;
+}
+
+/** Thicknesses of a row of selective parts: from, step, how many, mm (from memory; a maker has their own). */
+const WASHER_SIZES = sizes(1.2, 0.15, 9);
+const RING_SIZES = sizes(1.4, 0.2, 8);
+function sizes(from: number, step: number, count: number): number[] {
+  return Array.from({ length: count }, (_, k) => Math.round((from + k * step) * 100) / 100);
+}
+
+/** What is selective in a unit, with the size that is in: the middle one of its row. */
+export function selectivesOf({ parts, thrusts }: StripPlan): Selective[] {
+  const middle = (row: readonly number[]) => row[Math.floor(row.length / 2)]!;
+  const shaft = parts.find((p) => p.id === 'input-shaft');
+  const front = thrusts.find((t) => t.selective);
+  return [
+    ...(shaft && front
+      ? [
+          {
+            part: front.part,
+            measure: 'end-play-in' as const,
+            on: shaft.id,
+            sizes: WASHER_SIZES,
+            now: middle(WASHER_SIZES),
+          },
+        ]
+      : []),
+    ...parts
+      .filter((p) => p.kind === 'pack')
+      .map((p) => ({
+        part: `${p.of}.ring`,
+        measure: 'pack-clearance' as const,
+        on: p.id,
+        sizes: RING_SIZES,
+        now: middle(RING_SIZES),
+      })),
+  ];
+}
+
+/** The gap with another size in: a thicker part leaves less of it. */
+export const gapWith = (gap: number, { now }: Selective, size: number): number => gap + now - size;
+
+/** The size whose gap lies nearest to the middle of its window, the tighter of two; `null` where no window is known. */
+export function bestSize(
+  selective: Selective,
+  gap: number,
+  on: Part,
+  limits: OwnLimits = {},
+): number | null {
+  const { least, most } = windowOf(selective.measure, on, limits);
+  if (least === null || most === null) return null;
+  const choices = selective.sizes.map((thickness) => ({
+    thickness,
+    clearance: gapWith(gap, selective, thickness),
+  }));
+  return nearestToMiddle(choices, middleOf([least, most]))?.thickness ?? null;
+}

@@ -1,0 +1,194 @@
+import {
+  FAULT_SPECS,
+  faultKey,
+  rigFaultProblem,
+  type Fault,
+  type FaultKind,
+  type Rig,
+} from '../faults';
+import { CASE } from '../geartrain';
+import { conditionOf, DAMAGE_SPECS, type Decision } from './damage';
+import { FACINGS, type TogetherCheck } from './facings';
+import { rigOfJob, type Job } from './job';
+import { frictionsIn, standingOf, windowOf } from './measures';
+import { brokenOn, type Violation } from './order';
+import type { Part, StripPlan } from './parts';
+import { gapWith, selectivesOf, type Selective } from './selective';
+
+/** One part that was put in, and how. */
+export interface Fit {
+  part: string;
+  /** The way that fits but is wrong. */
+  turned: boolean;
+  /** Thickness chosen, mm, where it is selective. */
+  size?: number;
+}
+
+/** How far it is together: of everything tried, what went in. */
+export interface Together {
+  /** In their order; the last way each was put in. */
+  readonly in: readonly Fit[];
+  /** What the last try broke. */
+  readonly last: readonly Violation[];
+  /** Tries that could not go in yet. */
+  readonly wasted: number;
+}
+
+/**
+ * Every try in its order: a part goes in when nothing that must go in after it stands there already. One that is in and
+ * could be taken out again by itself may be put in anew, the other way round.
+ */
+export function togetherOf(plan: StripPlan, tried: readonly Fit[]): Together {
+  const all = new Set(plan.parts.map((p) => p.id));
+  const fitted = new Map<string, Fit>();
+  let last: readonly Violation[] = [];
+  let wasted = 0;
+  for (const fit of tried) {
+    if (!all.has(fit.part)) continue;
+    const gone = new Set([...all].filter((id) => !fitted.has(id) && id !== fit.part));
+    last = brokenOn(plan, fit.part, fitted.size, gone);
+    if (last.length > 0) wasted++;
+    else fitted.set(fit.part, fit);
+  }
+  return { in: [...fitted.values()], last, wasted };
+}
+
+export const ERROR_KINDS = ['wrong-way', 'bad-part', 'too-tight', 'too-loose', 'left-out'] as const;
+export type ErrorKind = (typeof ERROR_KINDS)[number];
+
+/** A mistake that is in the machine now. */
+export interface AssemblyError {
+  readonly part: string;
+  readonly kind: ErrorKind;
+  /** What would show it before it is closed; `null`: nothing but the eye. */
+  readonly shows: TogetherCheck | null;
+  /** What the machine has by it; empty: nothing that the desk computes. */
+  readonly faults: readonly Fault[];
+}
+
+/** What was decided on each part, where something was. */
+export type Decided = Readonly<Record<string, { readonly decision: Decision }>>;
+
+/** All that is wrong inside, of what is in so far: whatever no check has had put right. */
+export function errorsIn(
+  job: Job,
+  plan: StripPlan,
+  decided: Decided,
+  fitted: readonly Fit[],
+): AssemblyError[] {
+  const rig = rigOfJob(job);
+  const parts = new Map(plan.parts.map((p) => [p.id, p]));
+  const selectives = selectivesOf(plan);
+  return fitted.flatMap((fit): AssemblyError[] => {
+    const part = parts.get(fit.part);
+    if (!part) return [];
+    return [
+      ...wrongWay(plan, rig, part, fit),
+      ...badPart(job, rig, part, decided[part.id]?.decision),
+      ...wrongSize(
+        job,
+        parts,
+        rig,
+        selectives.find((s) => s.part === part.id),
+        fit,
+      ),
+    ];
+  });
+}
+
+/** What is left on the bench when it is closed. */
+export const leftOut = (plan: StripPlan, fitted: readonly Fit[]): string[] => {
+  const there = new Set(fitted.map((f) => f.part));
+  return plan.parts.map((p) => p.id).filter((id) => !there.has(id));
+};
+
+function wrongWay(plan: StripPlan, rig: Rig, part: Part, { turned }: Fit): AssemblyError[] {
+  const facing = FACINGS[part.kind];
+  if (!facing || !turned || !hasFacing(part)) return [];
+  const fault = facing.fault;
+  const targets = part.kind === 'support' ? fedThrough(plan) : [undefined];
+  // Two steels beside each other grip as if one friction plate were missing.
+  const severity = part.kind === 'pack' ? oneFrictionLess(part) : undefined;
+  const faults = fault ? targets.flatMap((of) => faultOn(rig, part, fault, { of, severity })) : [];
+  return [{ part: part.id, kind: 'wrong-way', shows: facing.shows, faults }];
+}
+
+/** A ring that holds no pack has no groove of its own to miss in this model. */
+export const hasFacing = ({ kind, of }: Part): boolean =>
+  FACINGS[kind] !== undefined && (kind !== 'snap-ring' || of !== 'unit');
+
+/** Elements whose oil comes through the support: those that come apart once it is out. */
+const fedThrough = (plan: StripPlan): string[] =>
+  plan.rules
+    .filter((r) => r.rule === 'in-the-drum' && r.before.includes('support'))
+    .map((r) => plan.parts.find((p) => p.id === r.after)?.of ?? CASE);
+
+function badPart(job: Job, rig: Rig, part: Part, decision?: Decision): AssemblyError[] {
+  const { damage } = conditionOf(part, job.hidden, job.seed);
+  if (!damage) return [];
+  const spec = DAMAGE_SPECS[damage];
+  const mended = decision === 'replace' || (decision === 'clean' && spec.decision === 'clean');
+  if (mended) return [];
+  const faults = spec.fault ? faultOn(rig, part, spec.fault) : [];
+  return [{ part: part.id, kind: 'bad-part', shows: null, faults }];
+}
+
+function wrongSize(
+  job: Job,
+  parts: ReadonlyMap<string, Part>,
+  rig: Rig,
+  selective: Selective | undefined,
+  { part: id, size }: Fit,
+): AssemblyError[] {
+  const on = selective && parts.get(selective.on);
+  const part = parts.get(id)!;
+  if (!on || size === undefined) return [];
+  const gap = gapWith(
+    conditionOf(on, job.hidden, job.seed).values[selective.measure]!,
+    selective,
+    size,
+  );
+  const window = windowOf(selective.measure, on, job.limits);
+  if (standingOf(gap, selective.measure, window) !== 'outside') return [];
+  const tight = window.least !== null && gap < window.least;
+  const shows = selective.measure === 'end-play-in' ? 'end-play' : 'clearance';
+  // With no gap left the plates are pressed together whatever the piston does.
+  const jammed = tight && gap <= 0 && selective.measure === 'pack-clearance';
+  const faults = jammed ? faultOn(rig, part, 'stuck-on') : [];
+  return [{ part: id, kind: tight ? 'too-tight' : 'too-loose', shows, faults }];
+}
+
+/** The fault of a part, where the machine that is driven can have it. */
+function faultOn(
+  rig: Rig,
+  part: Part,
+  kind: FaultKind,
+  { of = part.of, severity }: { of?: string | undefined; severity?: number | undefined } = {},
+): Fault[] {
+  const site = FAULT_SPECS[kind].sites[0]!;
+  const target =
+    site === 'friction' || site === 'one-way' || site === 'gearset'
+      ? of
+      : site === 'link'
+        ? part.id
+        : site;
+  const fault: Fault = severity === undefined ? { target, kind } : { target, kind, severity };
+  return rigFaultProblem(rig, fault) ? [] : [fault];
+}
+
+function oneFrictionLess(part: Part): number {
+  const n = frictionsIn(part);
+  return Math.max(0.1, (n - 1) / n);
+}
+
+/** What the desk is given: each fault once, and of one part no two of a kind. */
+export function faultsOf(errors: readonly AssemblyError[]): Fault[] {
+  const byKey = new Map(errors.flatMap((e) => e.faults).map((f) => [faultKey([f]), f]));
+  return [...byKey.values()];
+}
+
+/** What a check shows now: mistakes that it can show, in what is in. */
+export const shownBy = (
+  check: TogetherCheck,
+  errors: readonly AssemblyError[],
+): readonly AssemblyError[] => errors.filter((e) => e.shows === check);
