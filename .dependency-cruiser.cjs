@@ -18,6 +18,7 @@ const BENCHES = {
   converter: [],
   clutch: [],
   packs: ['clutch'],
+  stripDown: ['faults'],
 };
 const ALL_BENCHES = Object.keys(BENCHES);
 const WEB = {
@@ -53,8 +54,9 @@ module.exports = {
     layer('shift', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch', 'vehicle']),
     layer('faults', MODELS),
     layer('drawing', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch']),
-    layer('lesson', [...MODELS, 'faults']),
-    layer('formats', [...MODELS, 'faults', 'lesson']),
+    layer('assembly', [...MODELS, 'faults', 'drawing']),
+    layer('lesson', [...MODELS, 'faults', 'assembly']),
+    layer('formats', [...MODELS, 'faults', 'assembly', 'lesson']),
     {
       name: 'core-imports-core-only',
       severity: 'error',

@@ -31,7 +31,17 @@ const vehicles = load('vehicles', 'fair-sprocket/vehicle');
 const clutches = load('clutches', 'fair-sprocket/clutch');
 const packs = load('clutch-packs', 'fair-sprocket/clutch-pack');
 const cases = load('fault-cases', 'fair-sprocket/fault-case');
-const library = [...units, ...converters, ...engines, ...vehicles, ...clutches, ...packs, ...cases];
+const jobs = load('jobs', 'fair-sprocket/job');
+const library = [
+  ...units,
+  ...converters,
+  ...engines,
+  ...vehicles,
+  ...clutches,
+  ...packs,
+  ...cases,
+  ...jobs,
+];
 
 /** Each lesson with its class, graded once: a whole case takes a second or two to lay out. */
 const books = lessons.map((lesson) => ({

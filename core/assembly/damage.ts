@@ -3,37 +3,51 @@ import { randomFromSeed, type Random } from '../numerics';
 import { measuresOf, soundValue, type MeasureId } from './measures';
 import type { Part, PartKind, StripPlan } from './parts';
 
-/** What can be wrong with a part that is laid out: what shows it, what is to be done, and what the road says if it goes back. */
-export const DAMAGES = [
+/** What can be wrong with a part that is laid out, by what tells: it is seen, it is felt when the part is turned or moved, or only
+ * a measurement tells. */
+export const SEEN_DAMAGES = [
   'burnt',
-  'worn-lining',
   'blue-steels',
   'torn-lip',
-  'weak-spring',
   'cracked-carrier',
   'pitted-teeth',
-  'loose-pinions',
-  'stepped-race',
   'broken-cage',
-  'scored-pump',
   'sprung-groove',
   'light-scratch',
-  'thin-washer',
-  'rough-bearing',
-  'hanging-valve',
   'burnt-band',
   'stretched-ring',
+  'oiled-disc',
+  'hot-flywheel',
+  'dusty-cover',
+] as const;
+export const FELT_DAMAGES = [
+  'loose-pinions',
+  'stepped-race',
+  'rough-bearing',
+  'hanging-valve',
+] as const;
+export const MEASURED_DAMAGES = [
+  'worn-lining',
+  'weak-spring',
+  'scored-pump',
+  'thin-washer',
   'open-coil',
   'worn-bush',
   'worn-disc',
-  'oiled-disc',
-  'hot-flywheel',
   'uneven-fingers',
-  'dusty-cover',
 ] as const;
+export const DAMAGES = [...SEEN_DAMAGES, ...FELT_DAMAGES, ...MEASURED_DAMAGES] as const;
 export type Damage = (typeof DAMAGES)[number];
+export type SeenDamage = (typeof SEEN_DAMAGES)[number];
+export type FeltDamage = (typeof FELT_DAMAGES)[number];
 
-/** eye: seen · hand: felt when it is turned or moved · gauge: only a measurement tells. */
+/** What the eye sees of a part. */
+export const seenOn = (damage: Damage | null): SeenDamage | null =>
+  SEEN_DAMAGES.find((d) => d === damage) ?? null;
+/** What the hand feels of it. */
+export const feltOn = (damage: Damage | null): FeltDamage | null =>
+  FELT_DAMAGES.find((d) => d === damage) ?? null;
+
 export const SENSES = ['eye', 'hand', 'gauge'] as const;
 export type Sense = (typeof SENSES)[number];
 

@@ -15,6 +15,8 @@ import {
   DAMAGES,
   damagesOf,
   drawDamage,
+  feltOn,
+  seenOn,
   errorsIn,
   FACINGS,
   gapWith,
@@ -359,6 +361,8 @@ test('every damage can sit somewhere, is shown by what it says, and its measure 
     const on = every.find((p) => damagesOf(p).includes(damage));
     expect([damage, on?.kind]).toEqual([damage, expect.any(String)]);
     const { measure, shows } = DAMAGE_SPECS[damage];
+    const sense = seenOn(damage) ? 'eye' : feltOn(damage) ? 'hand' : 'gauge';
+    expect([damage, shows]).toEqual([damage, sense]);
     if (shows === 'gauge') expect([damage, measure]).toEqual([damage, expect.anything()]);
     for (const value of measure?.reads ?? [])
       expect([damage, standingOf(value, measure!.id, windowOf(measure!.id, on!))]).toEqual([

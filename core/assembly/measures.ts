@@ -21,24 +21,26 @@ export type Instrument = (typeof INSTRUMENTS)[number];
 export const STATES = ['dry', 'wet', 'pressed', 'free', 'left-out', 'cold', 'warm'] as const;
 export type MeasureState = (typeof STATES)[number];
 
-export type MeasureId =
-  | 'end-play-in'
-  | 'end-play-out'
-  | 'pack-clearance'
-  | 'lining'
-  | 'steel-flat'
-  | 'spring-length'
-  | 'pump-side'
-  | 'pump-tips'
-  | 'bush'
-  | 'pinion-play'
-  | 'washer'
-  | 'solenoid'
-  | 'disc-thickness'
-  | 'rivet-depth'
-  | 'disc-run-out'
-  | 'flywheel-flat'
-  | 'fingers';
+export const MEASURE_IDS = [
+  'end-play-in',
+  'end-play-out',
+  'pack-clearance',
+  'lining',
+  'steel-flat',
+  'spring-length',
+  'pump-side',
+  'pump-tips',
+  'bush',
+  'pinion-play',
+  'washer',
+  'solenoid',
+  'disc-thickness',
+  'rivet-depth',
+  'disc-run-out',
+  'flywheel-flat',
+  'fingers',
+] as const;
+export type MeasureId = (typeof MEASURE_IDS)[number];
 
 export interface MeasureSpec {
   readonly on: PartKind;
@@ -259,7 +261,6 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     ],
   },
 };
-export const MEASURE_IDS = Object.keys(MEASURES) as MeasureId[];
 
 /** What can be measured on a part. */
 export const measuresOf = ({ id, kind }: Pick<Part, 'id' | 'kind'>): MeasureId[] =>

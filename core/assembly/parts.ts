@@ -8,56 +8,58 @@
 export const OPENINGS = ['front', 'rear', 'below', 'side'] as const;
 export type Opening = (typeof OPENINGS)[number];
 
-export type PartKind =
-  | 'fluid'
-  | 'converter'
-  | 'fitting'
-  | 'pan'
-  | 'filter'
-  | 'valve-body'
-  | 'rod'
-  | 'pin'
-  | 'pump'
-  | 'support'
-  | 'bolt'
-  | 'snap-ring'
-  | 'shaft'
-  | 'output-shaft'
-  | 'extension'
-  | 'shell'
-  | 'hub'
-  | 'drum'
-  | 'pack'
-  | 'spring'
-  | 'piston'
-  | 'seals'
-  | 'band'
-  | 'anchor'
-  | 'servo-ring'
-  | 'servo'
-  | 'race'
-  | 'cage'
-  | 'pawl'
-  | 'sun'
-  | 'carrier'
-  | 'ring'
-  | 'pinions'
-  | 'washers'
-  | 'gear'
-  | 'sleeve'
-  | 'blocker-rings'
-  | 'fork'
-  | 'clutch-cover'
-  | 'disc'
-  | 'flywheel'
-  | 'gearbox'
-  | 'battery'
-  | 'mark'
-  | 'bush'
-  | 'bearing'
-  | 'thrust-washer'
-  | 'thrust-bearing'
-  | 'case';
+export const PART_KINDS = [
+  'fluid',
+  'converter',
+  'fitting',
+  'pan',
+  'filter',
+  'valve-body',
+  'rod',
+  'pin',
+  'pump',
+  'support',
+  'bolt',
+  'snap-ring',
+  'shaft',
+  'output-shaft',
+  'extension',
+  'shell',
+  'hub',
+  'drum',
+  'pack',
+  'spring',
+  'piston',
+  'seals',
+  'band',
+  'anchor',
+  'servo-ring',
+  'servo',
+  'race',
+  'cage',
+  'pawl',
+  'sun',
+  'carrier',
+  'ring',
+  'pinions',
+  'washers',
+  'gear',
+  'sleeve',
+  'blocker-rings',
+  'fork',
+  'clutch-cover',
+  'disc',
+  'flywheel',
+  'gearbox',
+  'battery',
+  'mark',
+  'bush',
+  'bearing',
+  'thrust-washer',
+  'thrust-bearing',
+  'case',
+] as const;
+export type PartKind = (typeof PART_KINDS)[number];
 
 export interface Part {
   readonly id: string;

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Job } from '../assembly';
 import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { FaultCase } from '../faults';
@@ -11,6 +12,7 @@ import { clutchV1 } from './clutchV1';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultCaseV1 } from './faultCaseV1';
+import { jobV1 } from './jobV1';
 import { lessonV1 } from './lessonV1';
 import { packV1, type PackManifest } from './packV1';
 import { unitV1 } from './unitV1';
@@ -30,6 +32,7 @@ export interface Documents {
   'fair-sprocket/clutch': Clutch;
   'fair-sprocket/clutch-pack': ClutchPack;
   'fair-sprocket/fault-case': FaultCase;
+  'fair-sprocket/job': Job;
   'fair-sprocket/pack': PackManifest;
 }
 export type DocumentKind = keyof Documents;
@@ -69,5 +72,6 @@ export const KINDS: KindTable = {
   'fair-sprocket/clutch': { version: 1, schema: clutchV1, migrations: [] },
   'fair-sprocket/clutch-pack': { version: 1, schema: clutchPackV1, migrations: [] },
   'fair-sprocket/fault-case': { version: 1, schema: faultCaseV1, migrations: [] },
+  'fair-sprocket/job': { version: 1, schema: jobV1, migrations: [] },
   'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },
 };

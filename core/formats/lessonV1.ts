@@ -20,6 +20,7 @@ import { engineV1 } from './engineV1';
 import { faultBlocks, faultQuestions } from './faultParts';
 import { ownQuestions } from './ownParts';
 import { faultCaseV1 } from './faultCaseV1';
+import { jobV1 } from './jobV1';
 import { gearSetSetup } from './gearSetSchema';
 import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_SPEED_RPM, MOST_STEPS } from './limits';
 import { id, markdown, name, reference, refuseDuplicates, tolerance } from './parts';
@@ -190,6 +191,7 @@ export const lessonV1 = z
     clutches: z.exactOptional(z.array(clutchV1).max(MOST_STEPS)),
     clutchPacks: z.exactOptional(z.array(clutchPackV1).max(MOST_STEPS)),
     cases: z.exactOptional(z.array(faultCaseV1).max(MOST_STEPS)),
+    jobs: z.exactOptional(z.array(jobV1).max(MOST_STEPS)),
   })
   .check((context) => {
     const lesson = context.value;

@@ -1,3 +1,4 @@
+import type { Job } from '../assembly';
 import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { FaultCase } from '../faults';
@@ -11,7 +12,7 @@ import type { Block, Lesson } from './lesson';
  * The models a lesson carries. A block names them by id; the lesson keeps each as it was when it was chosen, so that
  * it can't change behind a class's back.
  */
-export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack | FaultCase;
+export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack | FaultCase | Job;
 export type CarriedList =
   | 'units'
   | 'converters'
@@ -19,7 +20,8 @@ export type CarriedList =
   | 'vehicles'
   | 'clutches'
   | 'clutchPacks'
-  | 'cases';
+  | 'cases'
+  | 'jobs';
 
 export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/unit': 'units',
@@ -29,10 +31,20 @@ export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/clutch': 'clutches',
   'fair-sprocket/clutch-pack': 'clutchPacks',
   'fair-sprocket/fault-case': 'cases',
+  'fair-sprocket/job': 'jobs',
 };
 export const CARRIED_LISTS: readonly CarriedList[] = Object.values(LIST_OF);
 
-const REFERENCES = ['unit', 'converter', 'engine', 'vehicle', 'clutch', 'pack', 'case'] as const;
+const REFERENCES = [
+  'unit',
+  'converter',
+  'engine',
+  'vehicle',
+  'clutch',
+  'pack',
+  'case',
+  'job',
+] as const;
 const LIST_OF_REFERENCE = {
   unit: 'units',
   converter: 'converters',
@@ -41,6 +53,7 @@ const LIST_OF_REFERENCE = {
   clutch: 'clutches',
   pack: 'clutchPacks',
   case: 'cases',
+  job: 'jobs',
 } as const satisfies Record<(typeof REFERENCES)[number], CarriedList>;
 
 /** What a block is about, by list and id. */
@@ -114,3 +127,7 @@ export function clutchRigOf(
 /** The case that a question is about, as the lesson carries it. */
 export const caseOf = (lesson: Library, named: { case: string }): FaultCase | null =>
   pick(lesson.cases, named.case);
+
+/** The job that a question is about, as the lesson carries it. */
+export const jobOf = (lesson: Library, named: { job: string }): Job | null =>
+  pick(lesson.jobs, named.job);

@@ -1,3 +1,4 @@
+import type { Job } from '../assembly';
 import type { Clutch, ClutchFault, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
 import { HAZARDS, type CaseFault, type FaultCase } from '../faults';
@@ -27,6 +28,7 @@ export interface Lesson {
   clutches?: Clutch[];
   clutchPacks?: ClutchPack[];
   cases?: FaultCase[];
+  jobs?: Job[];
 }
 
 export interface LessonStep {

@@ -57,6 +57,7 @@ export function createRouter() {
         ]),
         { path: 'teach/apply/:unitId?', Component: apply },
         { path: 'teach/strip-down/:unitId?', Component: stripDown },
+        { path: 'teach/strip-down/jobs/:jobId', Component: stripDown },
         {
           path: 'teach/class-book',
           Component: classBook,
@@ -70,6 +71,7 @@ export function createRouter() {
         { path: 'learn/clutch/packs', Component: packs },
         { path: 'learn/apply/:unitId?', Component: apply },
         { path: 'learn/strip-down/:unitId?', Component: stripDown },
+        { path: 'learn/strip-down/jobs/:jobId', Component: stripDown },
         {
           path: 'learn/records',
           Component: records,

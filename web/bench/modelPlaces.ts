@@ -14,6 +14,8 @@ export function benchOf(model: Model): string {
       return `/teach/clutch?clutch=${model.id}`;
     case 'fair-sprocket/fault-case':
       return `/teach/faults?case=${model.id}`;
+    case 'fair-sprocket/job':
+      return `/teach/strip-down/jobs/${model.id}`;
     case 'fair-sprocket/clutch-pack':
       return `/teach/clutch/packs?pack=${model.id}`;
     case 'fair-sprocket/converter':

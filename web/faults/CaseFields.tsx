@@ -3,10 +3,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { USUAL_COUPLING } from '../../core/clutch';
 import { rigOfCase, singleFaults, type FaultCase } from '../../core/faults';
-import type { Model, ModelKind } from '../../core/formats';
-import { useAppSelector } from '../state/hooks';
-import { selectModels, type Shelf } from '../state/modelsSlice';
-import { ModelSelect } from '../bench/ModelSelect';
+import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { FaultPicker } from './FaultPicker';
 import { PriorsTable } from './PriorsTable';
@@ -18,7 +15,6 @@ interface Props {
 }
 
 const PARTS = ['unit', 'engine', 'converter', 'clutch', 'vehicle'] as const;
-type CasePart = (typeof PARTS)[number];
 const MOST_CAUSES = 2;
 const MOST_MINUTES = 100_000;
 
@@ -37,10 +33,10 @@ export function CaseFields({ faultCase, onCase }: Props) {
     <>
       <h3>{t('caseFields.machine')}</h3>
       {PARTS.map((part) => (
-        <PartRow
+        <MachineRow
           key={part}
-          part={part}
-          faultCase={faultCase}
+          kind={`fair-sprocket/${part}`}
+          own={faultCase[part]}
           onModel={(model) => onCase(model ? { ...faultCase, [part]: model } : without(part), part)}
         />
       ))}
@@ -126,27 +122,5 @@ export function CaseFields({ faultCase, onCase }: Props) {
         }
       />
     </>
-  );
-}
-
-interface PartProps {
-  part: CasePart;
-  faultCase: FaultCase;
-  onModel: (model: Model | null) => void;
-}
-
-/** A part of the machine: the library's model is put into the case as it is now. */
-function PartRow({ part, faultCase, onModel }: PartProps) {
-  const { t } = useTranslation();
-  const kind: ModelKind = `fair-sprocket/${part}`;
-  const shelf = useAppSelector(selectModels(kind)) as Shelf<Model>;
-  const own = faultCase[part];
-  return (
-    <div className="case-part">
-      <ModelSelect kind={kind} value={own?.id} onValue={(id) => onModel(shelf.byId[id] ?? null)} />
-      <Button size="small" disabled={!own} onClick={() => onModel(null)}>
-        {t('caseFields.leaveOut')}
-      </Button>
-    </div>
   );
 }

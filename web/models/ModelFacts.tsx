@@ -6,6 +6,7 @@ import {
   type Converter,
   type Engine,
 } from '../../core/converter';
+import { stationsOf, type Job } from '../../core/assembly';
 import type { Model } from '../../core/formats';
 import type { Unit } from '../../core/geartrain';
 import {
@@ -36,6 +37,8 @@ export function ModelFacts({ model }: { model: Model }) {
       return <ClutchFacts clutch={model} />;
     case 'fair-sprocket/fault-case':
       return <CaseFacts faultCase={model} />;
+    case 'fair-sprocket/job':
+      return <JobFacts job={model} />;
     case 'fair-sprocket/clutch-pack':
       return <PackFacts pack={model} />;
   }
@@ -158,6 +161,16 @@ function CaseFacts({ faultCase }: { faultCase: FaultCase }) {
       {limitMinutes !== undefined && (
         <span>{t('modelFacts.limit', { minutes: limitMinutes })}</span>
       )}
+    </>
+  );
+}
+
+function JobFacts({ job }: { job: Job }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <span>{(job.unit ?? job.clutch)?.name}</span>
+      <span>{t('modelFacts.stations', { count: stationsOf(job).length })}</span>
     </>
   );
 }

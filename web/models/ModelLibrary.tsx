@@ -18,7 +18,7 @@ import { ModelFacts } from './ModelFacts';
 import { benchOf, editorOf, shelfOf } from '../bench/modelPlaces';
 import { onShelf, selectModels, selectUnits, type Shelf } from '../state/modelsSlice';
 import { newClutch, newClutchPack } from './newClutches';
-import { newConverter, newEngine, newFaultCase, newVehicle } from './newModels';
+import { newConverter, newEngine, newFaultCase, newJob, newVehicle } from './newModels';
 import '../bench/cards.css';
 import '../bench/shelves.css';
 
@@ -42,6 +42,7 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
       'fair-sprocket/clutch': () => newClutch(id, name),
       'fair-sprocket/clutch-pack': () => newClutchPack(id, name),
       'fair-sprocket/fault-case': () => newFaultCase(id, name, onShelf(units)[0]),
+      'fair-sprocket/job': () => newJob(id, name, onShelf(units)[0]),
     }[kind]();
     if (await keep.model(model, null)) await navigate(editorOf(model));
   };
@@ -113,9 +114,7 @@ function ModelCard({ model }: { model: Model }) {
       </h2>
       <div className="lesson-card-summary">
         {/* An instructor's notes on a case say what is wrong with it. */}
-        <LazyMarkdown
-          text={model.format === 'fair-sprocket/fault-case' ? '' : (model.notes ?? '')}
-        />
+        <LazyMarkdown text={tellsNothing(model) ? '' : (model.notes ?? '')} />
       </div>
       <div className="lesson-card-facts">
         <ModelFacts model={model} />
@@ -135,3 +134,7 @@ function ModelCard({ model }: { model: Model }) {
     </li>
   );
 }
+
+/** What stands in the notes of these tells what is hidden in them: a class looks over the shoulder. */
+const tellsNothing = ({ format }: Model): boolean =>
+  format === 'fair-sprocket/fault-case' || format === 'fair-sprocket/job';

@@ -1,9 +1,10 @@
+import { USUAL_PRICES, USUAL_SCHOOL, type Job } from '../../core/assembly';
 import { usualBlades, type Converter, type Engine } from '../../core/converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import type { Vehicle } from '../../core/vehicle';
 
-/** What a new converter, engine, vehicle or case starts as: sound, of usual size, and to be changed. */
+/** What a new converter, engine, vehicle, case or job starts as: sound, of usual size, and to be changed. */
 export const newConverter = (id: string, name: string): Converter => ({
   format: 'fair-sprocket/converter',
   version: 1,
@@ -55,3 +56,19 @@ export function newFaultCase(id: string, name: string, unit: Unit | undefined): 
     minutes: 30,
   };
 }
+
+/** @param unit that is on the bench; nothing is hidden in it yet */
+export const newJob = (id: string, name: string, unit: Unit | undefined): Job => ({
+  format: 'fair-sprocket/job',
+  version: 1,
+  id,
+  name,
+  complaint: '',
+  ...(unit ? { unit } : {}),
+  seed: id,
+  hidden: [],
+  school: USUAL_SCHOOL,
+  prices: USUAL_PRICES,
+  limits: {},
+  stations: [],
+});

@@ -111,6 +111,7 @@ export const selectEngines = selectModels('fair-sprocket/engine');
 export const selectVehicles = selectModels('fair-sprocket/vehicle');
 export const selectClutches = selectModels('fair-sprocket/clutch');
 export const selectCases = selectModels('fair-sprocket/fault-case');
+export const selectJobs = selectModels('fair-sprocket/job');
 export const selectClutchPacks = selectModels('fair-sprocket/clutch-pack');
 
 /** The models of a shelf in its order. */

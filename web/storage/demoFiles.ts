@@ -18,6 +18,7 @@ export const demoModels = json(
       '../../demo/clutches/*.json',
       '../../demo/clutch-packs/*.json',
       '../../demo/fault-cases/*.json',
+      '../../demo/jobs/*.json',
     ],
     { eager: true, import: 'default' },
   ),

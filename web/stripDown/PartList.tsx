@@ -6,7 +6,7 @@ import { partName } from './partName';
 /** The parts of a unit as they stand now, and which one the hand is on. */
 export interface PartsNow {
   plan: StripPlan;
-  unit: Unit;
+  unit: Unit | null;
   off: ReadonlySet<string>;
   /** Parts that may leave now, where that is asked for. */
   free: ReadonlySet<string>;

@@ -4,8 +4,13 @@ import type { PartsNow } from './PartList';
 import { partName } from './partName';
 import { stackOf, STACK } from './stackShapes';
 
+interface Props extends PartsNow {
+  /** What is off may be taken up, too: to be put in. */
+  any?: boolean;
+}
+
 /** The stack drawn apart along its axis, front at the left; what is off stays as an outline. */
-export function StackDrawing({ plan, unit, off, free, chosen, onPart }: PartsNow) {
+export function StackDrawing({ plan, unit, off, free, chosen, onPart, any = false }: Props) {
   const { t } = useTranslation();
   const { shapes, width } = useMemo(() => stackOf(plan), [plan]);
   if (shapes.length === 0) return null;
@@ -26,7 +31,7 @@ export function StackDrawing({ plan, unit, off, free, chosen, onPart }: PartsNow
             data-free={free.has(part.id)}
             data-chosen={chosen === part.id}
             // The list beside it is for the keyboard: the same parts, by name.
-            onClick={() => !off.has(part.id) && onPart(part.id)}
+            onClick={() => (any || !off.has(part.id)) && onPart(part.id)}
           >
             <path d={path} />
             <text x={x} y={k % 2 === 0 ? STACK.height - 8 : STACK.height - 26} textAnchor="middle">

@@ -1,42 +1,159 @@
-import { Spin } from 'antd';
+import { Button, Select, Spin } from 'antd';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
+import {
+  clutchPlan,
+  drawDamage,
+  jobProblems,
+  USUAL_PRICES,
+  USUAL_SCHOOL,
+  type Job,
+  type StripPlan,
+} from '../../core/assembly';
+import { DIFFICULTIES, type Difficulty } from '../../core/faults';
+import type { Unit } from '../../core/geartrain';
 import { chosenFrom } from '../bench/chosenFrom';
+import { ModelSelect } from '../bench/ModelSelect';
 import { shelfOf } from '../bench/modelPlaces';
-import { useAppSelector } from '../state/hooks';
-import { selectUnits } from '../state/modelsSlice';
+import { useKept } from '../shared/kept';
+import { useAppSelector, useServices } from '../state/hooks';
+import { selectJobs, selectUnits } from '../state/modelsSlice';
 import { useStripPlan } from '../workers/unitWorker';
-import { StripDown } from './StripDown';
+import { JobBench } from './JobBench';
+import { machineOf } from './jobWords';
 import './StripDown.css';
 
-/** The Strip-down bench: a unit in its parts, to be taken off in an order of one's own. */
+/** The Strip-down bench: a job of the shelf, or any unit with damage drawn into it. */
 export function StripDownBench() {
   const { t } = useTranslation();
-  const { unitId = null } = useParams();
+  const { unitId = null, jobId } = useParams();
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  const unit = chosenFrom(useAppSelector(selectUnits), unitId);
+  const units = useAppSelector(selectUnits);
+  const jobs = useAppSelector(selectJobs);
   const door = pathname.startsWith('/learn') ? 'learn' : 'teach';
+  const unit = chosenFrom(units, unitId);
+  const stored = jobId === undefined ? undefined : jobs.byId[jobId];
+  const pick = (
+    <div className="strip-down-pick">
+      <ModelSelect
+        kind="fair-sprocket/job"
+        value={stored?.id}
+        onValue={(id) => void navigate(`/${door}/strip-down/jobs/${id}`)}
+      />
+      <ModelSelect
+        kind="fair-sprocket/unit"
+        value={stored ? undefined : unit?.id}
+        onValue={(id) => void navigate(`/${door}/strip-down/${id}`)}
+      />
+    </div>
+  );
   return (
     <main className="strip-down" id="main">
       <h1 className="visually-hidden">{t('nav.stripDown')}</h1>
-      {unit ? (
-        <Planned
-          key={unit.id}
-          unit={unit}
-          onUnit={(id) => void navigate(`/${door}/strip-down/${id}`)}
-        />
+      {stored ? (
+        <OnePlanned key={stored.id} job={stored} bar={pick} />
+      ) : jobId === undefined && unit ? (
+        <LooseUnit key={unit.id} unit={unit} pick={pick} />
       ) : (
         <p className="library-empty">
-          {t('unitLibrary.empty')} <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
+          {t(jobId === undefined ? 'unitLibrary.empty' : 'strip.noSuchJob')}{' '}
+          <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
         </p>
       )}
     </main>
   );
 }
 
-/** The parts of a large unit come a moment later. */
-function Planned(props: Omit<Parameters<typeof StripDown>[0], 'plan'>) {
-  const plan = useStripPlan(props.unit);
-  return plan ? <StripDown plan={plan} {...props} /> : <Spin />;
+type Drawn = { seed: string; difficulty: Difficulty } | null;
+
+/** Any unit, without a job of its own: nothing is hidden in it until damage is drawn. */
+function LooseUnit({ unit, pick }: { unit: Unit; pick: React.ReactNode }) {
+  const { t } = useTranslation();
+  const services = useServices();
+  const [drawn, setDrawn] = useKept<Drawn>('Loose drawn', null);
+  const plan = useStripPlan(unit);
+  const job = useMemo(
+    (): Job => ({
+      format: 'fair-sprocket/job',
+      version: 1,
+      id: unit.id,
+      name: unit.name,
+      complaint: '',
+      unit,
+      seed: drawn?.seed ?? 'as-built',
+      hidden: drawn && plan ? drawDamage(plan, drawn.seed, drawn.difficulty) : [],
+      school: USUAL_SCHOOL,
+      prices: USUAL_PRICES,
+      limits: {},
+      stations: [],
+    }),
+    [drawn, plan, unit],
+  );
+  if (!plan) return <Spin />;
+  const bar = (
+    <>
+      {pick}
+      <Select<Difficulty | 'none'>
+        aria-label={t('strip.damage')}
+        value={drawn?.difficulty ?? 'none'}
+        onChange={(difficulty) =>
+          setDrawn(difficulty === 'none' ? null : { seed: services.newId(), difficulty })
+        }
+        options={[
+          { value: 'none' as const, label: t('strip.noDamage') },
+          ...DIFFICULTIES.map((d) => ({
+            value: d,
+            label: t('strip.drawnDamage', { how: t(`desk.difficulties.${d}`) }),
+          })),
+        ]}
+      />
+      {drawn && (
+        <Button onClick={() => setDrawn({ ...drawn, seed: services.newId() })}>
+          {t('strip.drawAnew')}
+        </Button>
+      )}
+    </>
+  );
+  return <JobBench key={job.seed} job={job} plan={plan} bar={bar} begins="off" />;
+}
+
+/** A job of the shelf; that it no longer fits its unit is told before anything is taken apart. */
+export function OnePlanned({ job, bar }: { job: Job; bar?: React.ReactNode }) {
+  return job.unit ? (
+    <UnitPlanned job={job} unit={job.unit} bar={bar} />
+  ) : (
+    <Checked job={job} plan={job.clutch ? clutchPlan(job.clutch) : null} bar={bar} />
+  );
+}
+
+function UnitPlanned({ job, unit, bar }: { job: Job; unit: Unit; bar?: React.ReactNode }) {
+  const plan = useStripPlan(unit);
+  return plan ? <Checked job={job} plan={plan} bar={bar} /> : <Spin />;
+}
+
+function Checked({ job, plan, bar }: { job: Job; plan: StripPlan | null; bar?: React.ReactNode }) {
+  const { t } = useTranslation();
+  const problems = useMemo(() => jobProblems(job, plan), [job, plan]);
+  if (!plan || problems.length > 0)
+    return (
+      <div className="strip-down-sheet">
+        <div className="strip-down-bar">{bar}</div>
+        <div className="strip-told" role="alert">
+          <strong>{t('strip.doesNotFit', { machine: machineOf(job) })}</strong>
+          <ul>
+            {problems.map((p) => (
+              <li key={JSON.stringify(p)}>
+                {t(`strip.problems.${p.code}`, {
+                  part: 'part' in p ? p.part : '',
+                  measure: 'measure' in p ? p.measure : '',
+                })}
+              </li>
+            ))}
+          </ul>
+        </div>
+      </div>
+    );
+  return <JobBench job={job} plan={plan} bar={bar} />;
 }

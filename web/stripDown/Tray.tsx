@@ -5,7 +5,7 @@ import { CloseOutlined } from '../shared/icons';
 import { partName } from './partName';
 
 interface Props {
-  unit: Unit;
+  unit: Unit | null;
   parts: ReadonlyMap<string, Part>;
   work: Work;
 }

@@ -3,11 +3,13 @@ import type { Part } from '../../core/assembly';
 import type { Unit } from '../../core/geartrain';
 import { memberName } from '../shared/unitNames';
 
-/** A part by what it belongs to and what it is: `C1 drum`, `Sun shell`, `Pump`. */
-export function partName(t: TFunction, unit: Unit, { id, kind, of }: Part): string {
+/** A part by what it belongs to and what it is: `C1 drum`, `Sun shell`, `Pump`, `Thrust washer 3`. */
+export function partName(t: TFunction, unit: Unit | null, { id, kind, of }: Part): string {
+  const [which] = /\d+$/.exec(id.slice(Math.max(id.lastIndexOf('.'), id.lastIndexOf('-')))) ?? [];
+  if (kind === 'thrust-washer' || kind === 'thrust-bearing')
+    return [t(`stripDown.thrusts.${kind}`), which].filter(Boolean).join(' ');
   if (of === 'unit') return t(`stripDown.fixed.${id}`, { defaultValue: id });
   if (kind !== 'shell' && kind !== 'shaft') return `${of} ${t(`stripDown.kinds.${kind}`)}`;
   // A member's own parts bear its name; where it has more than one, they are counted.
-  const [which] = /\d+$/.exec(id.slice(id.lastIndexOf('.'))) ?? [];
-  return [memberName(unit, of), which].filter(Boolean).join(' ');
+  return [unit ? memberName(unit, of) : of, which].filter(Boolean).join(' ');
 }

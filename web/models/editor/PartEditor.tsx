@@ -10,6 +10,8 @@ import { useModelAutosave } from '../useModelAutosave';
 import { withNotes } from '../withNotes';
 import { CaseFields } from '../../faults/CaseFields';
 import { CasePreview } from '../../faults/CasePreview';
+import { JobFields } from '../../stripDown/JobFields';
+import { JobPreview } from '../../stripDown/JobPreview';
 import { ConverterFields } from './ConverterFields';
 import { ConverterPreview } from './ConverterPreview';
 import { EngineFields } from './EngineFields';
@@ -83,6 +85,8 @@ function Preview({ part, onPart }: Omit<FieldsProps, 'problems'>) {
       return <ClutchPreview clutch={part} />;
     case 'fair-sprocket/fault-case':
       return <CasePreview faultCase={part} />;
+    case 'fair-sprocket/job':
+      return <JobPreview job={part} />;
     case 'fair-sprocket/clutch-pack':
       return <PackPreview pack={part} onPack={onPart} newId={() => services.newId()} />;
   }
@@ -106,6 +110,8 @@ function Fields({ part, problems, onPart }: FieldsProps) {
       return <ClutchFields clutch={part} problems={problems} onClutch={onPart} />;
     case 'fair-sprocket/fault-case':
       return <CaseFields faultCase={part} onCase={onPart} />;
+    case 'fair-sprocket/job':
+      return <JobFields job={part} onJob={onPart} />;
     case 'fair-sprocket/clutch-pack':
       return <PackFields pack={part} problems={problems} onPack={onPart} />;
   }

@@ -1,40 +1,27 @@
 import { Button, Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  freeParts,
-  hazardsOf,
-  workOf,
-  type Part,
-  type StripPlan,
-  type Violation,
-} from '../../core/assembly';
-import type { Unit } from '../../core/geartrain';
-import { CautionBox } from '../bench/CautionBox';
-import { ModelSelect } from '../bench/ModelSelect';
-import { useKept } from '../shared/kept';
-import { useShortcuts } from '../shared/useShortcuts';
-import { PartList } from './PartList';
-import { partName } from './partName';
-import { StackDrawing } from './StackDrawing';
-import { Tray } from './Tray';
-import '../bench/SideColumn.css';
-
-interface Props {
-  unit: Unit;
-  plan: StripPlan;
-  onUnit: (id: string) => void;
-}
+import { freeParts, hazardsOf, workOf, type Part, type Violation } from '../../../core/assembly';
+import type { Unit } from '../../../core/geartrain';
+import { CautionBox } from '../../bench/CautionBox';
+import { useKept } from '../../shared/kept';
+import { useShortcuts } from '../../shared/useShortcuts';
+import type { OnBench } from '../onBench';
+import { PartList } from '../PartList';
+import { partName } from '../partName';
+import { StackDrawing } from '../StackDrawing';
+import { Tray } from '../Tray';
 
 const NONE: string[] = [];
 
-/** What is still on the unit, what lies in the tray and in what order, and what the last step cost. */
-export function StripDown({ unit, plan, onUnit }: Props) {
+/** What is still on it, what lies in the tray and in what order, and what the last step cost. */
+export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
   const { t } = useTranslation();
-  const [tried, setTried] = useKept<string[]>('StripDown tried', NONE);
-  const [chosen, setChosen] = useKept<string | null>('StripDown chosen', null);
-  const [helped, setHelped] = useKept('StripDown helped', false);
-  const parts = useMemo(() => new Map(plan.parts.map((p) => [p.id, p])), [plan]);
+  const unit = job.unit ?? null;
+  const { tried } = done;
+  const setTried = (next: string[]) => onWork({ tried: next });
+  const [chosen, setChosen] = useKept<string | null>('Off chosen', null);
+  const [helped, setHelped] = useKept('Off helped', false);
   const work = useMemo(() => workOf(plan, tried), [plan, tried]);
   const off = useMemo(() => new Set(work.off), [work]);
   const free = useMemo(() => new Set(helped ? freeParts(plan, off) : []), [helped, plan, off]);
@@ -49,9 +36,8 @@ export function StripDown({ unit, plan, onUnit }: Props) {
   const now = { plan, unit, off, free, chosen, onPart: setChosen };
   return (
     <>
-      <section className="strip-down-main" aria-label={unit.name}>
+      <section className="strip-down-main" aria-label={t('strip.stations.off')}>
         <div className="strip-down-head">
-          <h2>{unit.name}</h2>
           <span className="quiet" role="status">
             {t(off.size === plan.parts.length ? 'stripDown.all' : 'stripDown.left', {
               count: plan.parts.length - off.size,
@@ -63,7 +49,6 @@ export function StripDown({ unit, plan, onUnit }: Props) {
         <PartList {...now} />
       </section>
       <aside className="side-column" aria-label={t('stripDown.work')}>
-        <ModelSelect kind="fair-sprocket/unit" value={unit.id} onValue={onUnit} />
         <NextPart unit={unit} part={part} onTakeOff={takeOff} />
         {work.last.map((v) => (
           <Broken key={v.rule} violation={v} unit={unit} parts={parts} />
@@ -91,7 +76,7 @@ export function StripDown({ unit, plan, onUnit }: Props) {
 }
 
 interface NextProps {
-  unit: Unit;
+  unit: Unit | null;
   part: Part | undefined;
   onTakeOff: () => void;
 }
@@ -118,13 +103,15 @@ function NextPart({ unit, part, onTakeOff }: NextProps) {
 }
 
 interface BrokenProps {
+  /** It is being put in: what stands there already is in the way. */
+  goingIn?: boolean;
   violation: Violation;
-  unit: Unit;
+  unit: Unit | null;
   parts: ReadonlyMap<string, Part>;
 }
 
 /** A rule that the last step broke: why it is one, what should have come first, what it does. */
-function Broken({ violation, unit, parts }: BrokenProps) {
+export function Broken({ violation, unit, parts, goingIn = false }: BrokenProps) {
   const { t } = useTranslation();
   const { rule, missing, consequence } = violation;
   const part = parts.get(violation.part);
@@ -136,10 +123,12 @@ function Broken({ violation, unit, parts }: BrokenProps) {
     <div className="strip-down-broken" role="alert" data-consequence={consequence}>
       <strong>
         {part && `${partName(t, unit, part)}: `}
-        {t(`stripDown.consequences.${consequence}`)}
+        {t(goingIn ? 'strip.wontGoIn' : `stripDown.consequences.${consequence}`)}
       </strong>
-      <p>{t(`stripDown.rules.${rule}`)}</p>
-      {names.length > 0 && <p>{t('stripDown.stillOn', { parts: shortList(t, names) })}</p>}
+      {!goingIn && <p>{t(`stripDown.rules.${rule}`)}</p>}
+      {names.length > 0 && (
+        <p>{t(goingIn ? 'strip.inTheWay' : 'stripDown.stillOn', { parts: shortList(t, names) })}</p>
+      )}
     </div>
   );
 }

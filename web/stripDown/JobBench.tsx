@@ -1,0 +1,73 @@
+import { Segmented } from 'antd';
+import { useMemo, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  NEW_JOB_WORK,
+  stationsOf,
+  type Job,
+  type JobWork,
+  type Station,
+  type StripPlan,
+} from '../../core/assembly';
+import { useKept } from '../shared/kept';
+import type { OnBench } from './onBench';
+import { Before } from './stations/Before';
+import { Inspect } from './stations/Inspect';
+import { Off } from './stations/Off';
+import { OrderStation } from './stations/OrderStation';
+import { Prove } from './stations/Prove';
+import { Together } from './stations/Together';
+import '../bench/SideColumn.css';
+import './StripDown.css';
+
+const SCREENS: Readonly<Record<Station, (bench: OnBench) => React.JSX.Element>> = {
+  before: Before,
+  off: Off,
+  inspect: Inspect,
+  order: OrderStation,
+  together: Together,
+  prove: Prove,
+};
+
+interface Props {
+  job: Job;
+  plan: StripPlan;
+  /** What is chosen over it: which job, which unit. */
+  bar?: ReactNode;
+  /** Where it begins, when nothing was done yet. */
+  begins?: Station;
+}
+
+/** A job from the first bolt to the road: one station after the other, or each by itself. */
+export function JobBench({ job, plan, bar, begins }: Props) {
+  const { t } = useTranslation();
+  const stations = stationsOf(job);
+  const [work, setWork] = useKept<JobWork>(`Job work ${job.id} ${job.seed}`, NEW_JOB_WORK);
+  const [at, setAt] = useKept<Station>(
+    `Job station ${job.id} ${job.seed}`,
+    begins && stations.includes(begins) ? begins : stations[0]!,
+  );
+  const parts = useMemo(() => new Map(plan.parts.map((p) => [p.id, p])), [plan]);
+  const station = stations.includes(at) ? at : stations[0]!;
+  const Screen = SCREENS[station];
+  return (
+    <div className="strip-down-sheet">
+      <div className="strip-down-bar">
+        {bar}
+        <Segmented<Station>
+          aria-label={t('strip.station')}
+          value={station}
+          onChange={setAt}
+          options={stations.map((s) => ({ value: s, label: t(`strip.stations.${s}`) }))}
+        />
+      </div>
+      <Screen
+        job={job}
+        plan={plan}
+        parts={parts}
+        work={work}
+        onWork={(change) => setWork((now) => ({ ...now, ...change }))}
+      />
+    </div>
+  );
+}

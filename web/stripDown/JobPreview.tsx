@@ -1,0 +1,77 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  comeBackCost,
+  DAMAGE_SPECS,
+  hoursOf,
+  jobProblems,
+  mustBeNew,
+  planOfJob,
+  selectivesOf,
+  sheetOf,
+  type Job,
+} from '../../core/assembly';
+import { moneyText } from './jobWords';
+import { partName } from './partName';
+
+const TIERS = [1, 2, 3] as const;
+
+/** What a job comes to, for its instructor: parts, hours, what is hidden, and what it should cost. */
+export function JobPreview({ job }: { job: Job }) {
+  const { t } = useTranslation();
+  const plan = useMemo(() => planOfJob(job), [job]);
+  const problems = useMemo(() => jobProblems(job, plan), [job, plan]);
+  if (!plan) return <p className="library-empty">{t('strip.problems.no-machine')}</p>;
+  const parts = new Map(plan.parts.map((p) => [p.id, p]));
+  const name = (id: string) => {
+    const part = parts.get(id);
+    return part ? partName(t, job.unit ?? null, part) : id;
+  };
+  const must = mustBeNew(job, plan);
+  return (
+    <div className="job-preview">
+      {problems.map((p) => (
+        <p key={JSON.stringify(p)} className="strip-told" role="alert">
+          {t(`strip.problems.${p.code}`, {
+            part: 'part' in p ? name(p.part) : '',
+            measure: 'measure' in p ? t(`strip.measures.${p.measure as 'lining'}`) : '',
+          })}
+        </p>
+      ))}
+      <p>
+        {t('strip.preview', {
+          count: plan.parts.length,
+          hours: hoursOf(plan).toFixed(1),
+          sizes: selectivesOf(plan).length,
+          back: moneyText(t, comeBackCost(plan, job.prices)),
+        })}
+      </p>
+      <h3>{t('strip.report.hidden')}</h3>
+      {job.hidden.length === 0 ? (
+        <p className="quiet">{t('strip.nothingHidden')}</p>
+      ) : (
+        <ul className="plain-list">
+          {job.hidden.map((h) => (
+            <li key={h.part}>
+              <strong>{name(h.part)}</strong>: {t(`strip.damages.${h.damage}`)}.{' '}
+              {t(`strip.shows.${DAMAGE_SPECS[h.damage].shows}`)}{' '}
+              {h.because !== undefined && t('strip.because', { part: name(h.because) })}
+            </li>
+          ))}
+        </ul>
+      )}
+      <h3>{t('strip.tiers')}</h3>
+      <ul className="plain-list">
+        {TIERS.map((tier) => {
+          const sheet = sheetOf(plan, tier, must, job.prices);
+          return (
+            <li key={tier}>
+              {t(`strip.tier.${tier}`)}: {moneyText(t, sheet.total)} (
+              {t('strip.rows', { count: sheet.rows.length })})
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,145 @@
+import { Button, Select } from 'antd';
+import { useTranslation } from 'react-i18next';
+import {
+  conditionIn,
+  DECISIONS,
+  feltOn,
+  legalOrder,
+  measuresOf,
+  REASONS,
+  seenOn,
+  stationsOf,
+  workOf,
+  type Decision,
+  type Part,
+  type Reason,
+} from '../../../core/assembly';
+import { useKept } from '../../shared/kept';
+import { PartPicture } from '../gauges/PartPicture';
+import { MeasurePanel } from '../MeasurePanel';
+import type { OnBench } from '../onBench';
+import { partName } from '../partName';
+
+/** Nothing is judged of these: they are poured away, or stay in the shop. */
+const NOT_JUDGED: readonly Part['kind'][] = ['fluid', 'mark', 'battery'];
+
+/** Each part new beside used: looked at, turned by hand, measured, and judged. */
+export function Inspect(bench: OnBench) {
+  const { job, plan, parts, work, onWork } = bench;
+  const { t } = useTranslation();
+  const [chosen, setChosen] = useKept<string | null>('Inspect chosen', null);
+  const off = new Set(workOf(plan, work.tried).off);
+  const all = !stationsOf(job).includes('off');
+  const laid = plan.parts.filter((p) => !NOT_JUDGED.includes(p.kind) && (all || off.has(p.id)));
+  const part = laid.find((p) => p.id === chosen);
+  const rest = legalOrder(plan).filter((id) => !off.has(id));
+  return (
+    <>
+      <section className="strip-down-main" aria-label={t('strip.stations.inspect')}>
+        <p role="status">
+          {t('strip.judgedOf', {
+            count: laid.filter((p) => work.judged[p.id]).length,
+            all: laid.length,
+          })}
+        </p>
+        {!all && rest.length > 0 && (
+          <div className="row">
+            <Button onClick={() => onWork({ tried: [...work.tried, ...rest] })}>
+              {t('strip.restOff', { count: rest.length })}
+            </Button>
+            <span className="quiet">{t('strip.restOffHow')}</span>
+          </div>
+        )}
+        <ul className="laid-out">
+          {laid.map((p) => {
+            const judged = work.judged[p.id];
+            return (
+              <li key={p.id}>
+                <button
+                  type="button"
+                  className="part-button"
+                  aria-pressed={chosen === p.id}
+                  onClick={() => setChosen(p.id)}
+                >
+                  {partName(t, job.unit ?? null, p)}
+                  {judged && (
+                    <span className="laid-out-verdict">
+                      {t(`strip.decisions.${judged.decision}`)}
+                    </span>
+                  )}
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+      <aside className="side-column" aria-label={t('strip.partCard')}>
+        {part ? (
+          <PartCard key={part.id} {...bench} part={parts.get(part.id)!} />
+        ) : (
+          <p className="strip-down-choose">{t('strip.choosePart')}</p>
+        )}
+      </aside>
+    </>
+  );
+}
+
+interface CardProps extends OnBench {
+  part: Part;
+}
+
+/** One part in the hand. What is decided here goes back into the machine; whether it was right is told at the end. */
+function PartCard({ part, ...bench }: CardProps) {
+  const { job, work, onWork } = bench;
+  const { t } = useTranslation();
+  const [felt, setFelt] = useKept(`Felt ${part.id}`, false);
+  const { damage } = conditionIn(job, part);
+  const judged = work.judged[part.id];
+  const [decision, setDecision] = useKept<Decision | null>(`Decision ${part.id}`, null);
+  const [reason, setReason] = useKept<Reason | null>(`Reason ${part.id}`, null);
+  const judge = () => {
+    if (decision && reason) onWork({ judged: { ...work.judged, [part.id]: { decision, reason } } });
+  };
+  return (
+    <div className="part-card">
+      <h3>{partName(t, job.unit ?? null, part)}</h3>
+      <PartPicture kind={part.kind} damage={damage} />
+      <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
+      <div className="row">
+        <Button onClick={() => setFelt(true)}>{t('strip.feel')}</Button>
+        {felt && <span role="status">{t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}</span>}
+      </div>
+      {measuresOf(part)
+        .filter((m) => m !== 'end-play-in' && m !== 'end-play-out')
+        .map((measure) => (
+          <MeasurePanel key={measure} {...bench} part={part} measure={measure} before={false} />
+        ))}
+      <h4>{t('strip.verdict')}</h4>
+      <Select<Decision>
+        aria-label={t('strip.decision')}
+        placeholder={t('strip.decision')}
+        value={decision}
+        onChange={setDecision}
+        options={DECISIONS.map((d) => ({ value: d, label: t(`strip.decisions.${d}`) }))}
+      />
+      <Select<Reason>
+        aria-label={t('strip.reason')}
+        placeholder={t('strip.reason')}
+        value={reason}
+        onChange={setReason}
+        options={REASONS.map((r) => ({ value: r, label: t(`strip.reasons.${r}`) }))}
+      />
+      <Button type="primary" onClick={judge} disabled={!decision || !reason}>
+        {t(judged ? 'strip.judgeAgain' : 'strip.judge')}
+      </Button>
+      {judged && (
+        <p className="quiet" role="status">
+          {t('strip.judgedAs', {
+            decision: t(`strip.decisions.${judged.decision}`),
+            reason: t(`strip.reasons.${judged.reason}`),
+          })}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,146 @@
+import { Checkbox } from 'antd';
+import { useTranslation } from 'react-i18next';
+import {
+  bestSize,
+  breakEven,
+  changeCost,
+  comeBackCost,
+  hoursOf,
+  MEASURES,
+  priceOf,
+  selectivesOf,
+  sheetOf,
+  sizesToHave,
+  spreadOf,
+  type Selective,
+} from '../../../core/assembly';
+import { formatShare, useNumbers } from '../../shared/numbers';
+import { measureText, moneyText, sizeText } from '../jobWords';
+import type { OnBench } from '../onBench';
+import { partName } from '../partName';
+
+const NOT_SOLD = ['fluid', 'mark', 'battery', 'case', 'gearbox'];
+const TIERS = [1, 2, 3] as const;
+
+/** What to order: each part with its price and from which chance of coming back it is worth it. */
+export function OrderStation({ job, plan, work, onWork }: OnBench) {
+  const { t } = useTranslation();
+  const { prices } = job;
+  const back = comeBackCost(plan, prices);
+  const list = plan.parts.filter((p) => !NOT_SOLD.includes(p.kind));
+  const ordered = new Set(work.ordered);
+  // What was judged to be replaced must be had, whatever it costs.
+  const must = new Set(
+    Object.entries(work.judged).flatMap(([id, j]) => (j.decision === 'replace' ? [id] : [])),
+  );
+  const spent = list.reduce((sum, p) => sum + (ordered.has(p.id) ? changeCost(p, prices) : 0), 0);
+  const toggle = (id: string) =>
+    onWork({
+      ordered: ordered.has(id) ? work.ordered.filter((o) => o !== id) : [...work.ordered, id],
+    });
+  return (
+    <>
+      <section className="strip-down-main" aria-label={t('strip.stations.order')}>
+        <p role="status">
+          {t('strip.orderedSum', { count: ordered.size, sum: moneyText(t, spent) })}
+        </p>
+        <div className="order-scroll" tabIndex={0} role="group" aria-label={t('strip.orderList')}>
+          <table className="order-table">
+            <thead>
+              <tr>
+                <th>{t('strip.part')}</th>
+                <th>{t('strip.judgedColumn')}</th>
+                <th>{t('strip.price')}</th>
+                <th>{t('strip.worthAbove')}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {list.map((p) => (
+                <tr key={p.id} data-ordered={ordered.has(p.id)}>
+                  <th scope="row">
+                    <Checkbox checked={ordered.has(p.id)} onChange={() => toggle(p.id)}>
+                      {partName(t, job.unit ?? null, p)}
+                    </Checkbox>
+                  </th>
+                  <td>
+                    {work.judged[p.id] ? t(`strip.decisions.${work.judged[p.id]!.decision}`) : '–'}
+                  </td>
+                  <td className="figure">{moneyText(t, priceOf(p, prices))}</td>
+                  <td className="figure">{formatShare(breakEven(p, plan, prices))}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <aside className="side-column" aria-label={t('strip.costs')}>
+        <h3>{t('strip.comingBack')}</h3>
+        <p>
+          {t('strip.comingBackIs', {
+            cost: moneyText(t, back),
+            hours: hoursOf(plan).toFixed(1),
+            days: prices.daysLost,
+          })}
+        </p>
+        <p className="quiet">{t('strip.comingBackRule')}</p>
+        <h3>{t('strip.tiers')}</h3>
+        <table className="order-table">
+          <tbody>
+            {TIERS.map((tier) => {
+              const sheet = sheetOf(plan, tier, must, prices);
+              return (
+                <tr key={tier}>
+                  <th scope="row">
+                    {t(`strip.tier.${tier}`)}
+                    {job.school.tier === tier && <em> {t('strip.ownTier')}</em>}
+                  </th>
+                  <td className="figure">{moneyText(t, sheet.total)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        <h3>{t('strip.sizes')}</h3>
+        <Sizes job={job} plan={plan} work={work} />
+      </aside>
+    </>
+  );
+}
+
+/** Sizes to have at hand, so that one order is enough: from what was read and how far the readings lie apart. */
+function Sizes({ job, plan, work }: Pick<OnBench, 'job' | 'plan' | 'work'>) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const rows = selectivesOf(plan).flatMap((selective) => {
+    const reads = work.taken.filter(
+      (r) => r.part === selective.on && r.measure === selective.measure,
+    );
+    return reads.length > 0 ? [{ selective, ...spreadOf(reads.map((r) => r.value)) }] : [];
+  });
+  if (rows.length === 0) return <p className="quiet">{t('strip.noSizes')}</p>;
+  const nameOf = (s: Selective) =>
+    partName(
+      t,
+      job.unit ?? null,
+      plan.parts.find((p) => p.id === s.part)!,
+    );
+  return (
+    <ul className="plain-list">
+      {rows.map(({ selective, mean, spread }) => {
+        const on = plan.parts.find((p) => p.id === selective.on)!;
+        const doubt = Math.max(spread, 2 * MEASURES[selective.measure].scatter);
+        const best = (gap: number) => bestSize(selective, gap, on, job.limits);
+        const have = sizesToHave(selective.sizes, best, mean, doubt);
+        return (
+          <li key={selective.part}>
+            {t('strip.sizesFor', {
+              part: nameOf(selective),
+              measured: measureText(numbers, selective.measure, mean),
+              sizes: have.map((s) => sizeText(numbers, s)).join(', '),
+            })}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,225 @@
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  causesOf,
+  comesBack,
+  DAMAGE_SPECS,
+  legalOrder,
+  reportOn,
+  stationsOf,
+  type JobReport,
+} from '../../../core/assembly';
+import type { DiagnosisGrade, FaultCase } from '../../../core/faults';
+import { Desk } from '../../faults/Desk';
+import { faultText } from '../../faults/faultWords';
+import { Opening } from '../../faults/Opening';
+import { useDesk } from '../../faults/useDesk';
+import { NEW_WORK, type DeskWork } from '../../faults/work';
+import { CheckOutlined, CloseOutlined } from '../../shared/icons';
+import { useKept } from '../../shared/kept';
+import type { OnBench } from '../onBench';
+import { partName } from '../partName';
+
+const MOST_NAMED = 6;
+
+/** The machine driven with whatever is in it now; then the book is opened. */
+export function Prove(bench: OnBench) {
+  const { job, plan, parts, work } = bench;
+  const { t } = useTranslation();
+  const [open, setOpen] = useKept('Prove open', false);
+  const [driving, setDriving] = useKept('Prove driving', false);
+  // A job that is not put together on the bench is driven as if that had been done well.
+  const together = stationsOf(job).includes('together');
+  const done = useMemo(
+    () =>
+      together
+        ? work
+        : {
+            ...work,
+            fits: [...legalOrder(plan)].reverse().map((part) => ({ part, turned: false })),
+          },
+    [plan, together, work],
+  );
+  const report = useMemo(() => reportOn(job, plan, done), [job, plan, done]);
+  const names = (ids: readonly string[]) =>
+    ids
+      .slice(0, MOST_NAMED)
+      .map((id) => partName(t, job.unit ?? null, parts.get(id)!))
+      .join(', ');
+  if (report.leftOut.length > 0)
+    return (
+      <section className="strip-down-main strip-wide" aria-label={t('strip.stations.prove')}>
+        <p className="strip-told" role="status">
+          {t('strip.stillOut', { count: report.leftOut.length, parts: names(report.leftOut) })}
+        </p>
+      </section>
+    );
+  return (
+    <section className="strip-down-main strip-wide" aria-label={t('strip.stations.prove')}>
+      <div className="row">
+        <Button type="primary" onClick={() => setDriving(true)} disabled={driving}>
+          {t('strip.drive')}
+        </Button>
+        <Button onClick={() => setOpen(true)}>{t('strip.openBook')}</Button>
+        <span className="quiet">{t('strip.driveHow')}</span>
+      </div>
+      {open && <Book {...bench} report={report} together={together} />}
+      {driving && <Driven job={job} faults={report.faults} />}
+    </section>
+  );
+}
+
+function Driven({ job, faults }: Pick<OnBench, 'job'> & { faults: JobReport['faults'] }) {
+  const { t } = useTranslation();
+  const name = t('strip.ownWork', { name: job.name });
+  const faultCase = useMemo(
+    (): FaultCase => ({
+      format: 'fair-sprocket/fault-case',
+      version: 1,
+      id: job.id,
+      name,
+      complaint: t('strip.roadTest'),
+      ...(job.unit ? { unit: job.unit } : {}),
+      ...(job.engine ? { engine: job.engine } : {}),
+      ...(job.converter ? { converter: job.converter } : {}),
+      ...(job.clutch ? { clutch: job.clutch } : {}),
+      ...(job.vehicle ? { vehicle: job.vehicle } : {}),
+      cause: faults.map((f) => ({ ...f })),
+      minutes: 0,
+    }),
+    [faults, job, name, t],
+  );
+  const desk = useDesk(faultCase);
+  const [work, setWork] = useKept<DeskWork>('Prove desk', NEW_WORK);
+  const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
+  if (desk.kind === 'opening') return <Opening {...desk.progress} />;
+  if (desk.kind === 'failed')
+    return (
+      <p className="strip-told" role="alert">
+        {t('desk.failed', { reason: desk.reason })}
+      </p>
+    );
+  const verdict = () => {
+    const diagnosis = { cause: [...work.named].sort().join(' + '), remedy: work.remedy! };
+    void desk.session.grade(work.log, diagnosis).then(setGrade);
+  };
+  return (
+    <Desk
+      faultCase={faultCase}
+      session={desk.session}
+      work={work}
+      mayHelp={false}
+      grade={grade}
+      onWork={(change) => setWork((now) => ({ ...now, ...change }))}
+      onVerdict={verdict}
+    />
+  );
+}
+
+interface BookProps extends OnBench {
+  report: JobReport;
+  together: boolean;
+}
+
+/** What came of it, line by line: only now is told what was right. */
+function Book({ job, plan, parts, work, report, together }: BookProps) {
+  const { t } = useTranslation();
+  const unit = job.unit ?? null;
+  const name = (id: string) => partName(t, unit, parts.get(id)!);
+  const stations = stationsOf(job);
+  return (
+    <section className="job-book" aria-label={t('strip.book')}>
+      <h3>{t('strip.book')}</h3>
+      <ul className="plain-list">
+        {stations.includes('before') && plan.thrusts.length > 0 && (
+          <Line good={report.measuredBefore}>
+            {t(report.measuredBefore ? 'strip.report.measured' : 'strip.report.notMeasured')}
+          </Line>
+        )}
+        {stations.includes('off') && (
+          <Line good={report.offCost === 0}>
+            {t('strip.report.off', { count: report.offCost })}
+          </Line>
+        )}
+        {stations.includes('inspect') &&
+          report.judged.map((j) => (
+            <Line key={j.part} good={j.decision && j.reason}>
+              {t(
+                j.decision
+                  ? j.reason
+                    ? 'strip.report.judgedRight'
+                    : 'strip.report.reasonWrong'
+                  : 'strip.report.judgedWrong',
+                { part: name(j.part) },
+              )}
+            </Line>
+          ))}
+        {stations.includes('inspect') &&
+          report.missed.map((id) => {
+            const damage = job.hidden.find((h) => h.part === id)!.damage;
+            return (
+              <Line key={id} good={false}>
+                {t('strip.report.missed', { part: name(id), what: t(`strip.damages.${damage}`) })}
+              </Line>
+            );
+          })}
+        {job.hidden
+          .filter((h) => h.because !== undefined && comesBack(job, work, h.part))
+          .map((h) => (
+            <Line key={`cause ${h.part}`} good={false}>
+              {t('strip.report.comesBack', {
+                part: name(h.part),
+                cause: causesOf(job, h.part).map(name).join(', '),
+              })}
+            </Line>
+          ))}
+        {stations.includes('order') && (
+          <Line good={report.order.right}>
+            {report.order.missing.length > 0
+              ? t('strip.report.orderMissing', {
+                  parts: report.order.missing.slice(0, MOST_NAMED).map(name).join(', '),
+                  count: report.order.missing.length,
+                })
+              : t('strip.report.orderCost', {
+                  share: Math.round((100 * report.order.cost) / Math.max(1, report.order.cheapest)),
+                })}
+          </Line>
+        )}
+        {together &&
+          report.errors.map((e) => (
+            <Line key={`${e.part} ${e.kind}`} good={false}>
+              {t(`strip.errors.${e.kind}`, { part: name(e.part) })}{' '}
+              {e.faults.length > 0
+                ? t('strip.report.becomes', { fault: faultText(t, unit, e.faults) })
+                : t('strip.report.noFault')}
+            </Line>
+          ))}
+        {together && report.errors.length === 0 && <Line good>{t('strip.report.sound')}</Line>}
+      </ul>
+      {job.hidden.length > 0 && (
+        <>
+          <h4>{t('strip.report.hidden')}</h4>
+          <ul className="plain-list">
+            {job.hidden.map((h) => (
+              <li key={h.part}>
+                {name(h.part)}: {t(`strip.damages.${h.damage}`)}.{' '}
+                {t('strip.report.should', {
+                  decision: t(`strip.decisions.${DAMAGE_SPECS[h.damage].decision}`),
+                  reason: t(`strip.reasons.${DAMAGE_SPECS[h.damage].reason}`),
+                })}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p className="quiet">{t('strip.report.limits')}</p>
+    </section>
+  );
+}
+
+const Line = ({ good, children }: { good: boolean; children: React.ReactNode }) => (
+  <li className="book-line" data-good={good}>
+    {good ? <CheckOutlined aria-hidden /> : <CloseOutlined aria-hidden />} {children}
+  </li>
+);

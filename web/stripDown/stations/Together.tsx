@@ -1,0 +1,219 @@
+import { Button, Radio, Select } from 'antd';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  errorsIn,
+  FACINGS,
+  hasFacing,
+  legalOrder,
+  selectivesOf,
+  shownBy,
+  TOGETHER_CHECKS,
+  togetherOf,
+  type AssemblyError,
+  type Fit,
+  type Part,
+  type TogetherCheck,
+} from '../../../core/assembly';
+import { randomFromSeed } from '../../../core/numerics';
+import { CautionBox } from '../../bench/CautionBox';
+import { useKept } from '../../shared/kept';
+import { useNumbers } from '../../shared/numbers';
+import { sizeText } from '../jobWords';
+import type { OnBench } from '../onBench';
+import { PartList } from '../PartList';
+import { partName } from '../partName';
+import { StackDrawing } from '../StackDrawing';
+import { Broken } from './Off';
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** In again: order, way round and size; checks show some mistakes while they can still be put right. */
+export function Together(bench: OnBench) {
+  const { job, plan, parts, work, onWork } = bench;
+  const { t } = useTranslation();
+  const unit = job.unit ?? null;
+  const [chosen, setChosen] = useKept<string | null>('Together chosen', null);
+  const together = useMemo(() => togetherOf(plan, work.fits), [plan, work.fits]);
+  const inside = useMemo(() => new Set(together.in.map((f) => f.part)), [together]);
+  const part = chosen === null ? undefined : parts.get(chosen);
+  const put = (fit: Fit) => onWork({ fits: [...work.fits, fit] });
+  return (
+    <>
+      <section className="strip-down-main" aria-label={t('strip.stations.together')}>
+        <p role="status">{t('strip.inOf', { count: inside.size, all: plan.parts.length })}</p>
+        <StackDrawing
+          plan={plan}
+          unit={unit}
+          off={new Set(plan.parts.map((p) => p.id).filter((id) => !inside.has(id)))}
+          free={NONE}
+          chosen={chosen}
+          onPart={setChosen}
+          any
+        />
+        <PartList
+          plan={plan}
+          unit={unit}
+          off={inside}
+          free={NONE}
+          chosen={chosen}
+          onPart={setChosen}
+        />
+      </section>
+      <aside className="side-column" aria-label={t('strip.putIn')}>
+        {part ? (
+          <PutIn key={part.id} {...bench} part={part} fitted={inside.has(part.id)} onPut={put} />
+        ) : (
+          <p className="strip-down-choose">{t('strip.choosePutIn')}</p>
+        )}
+        {together.last.map((v) => (
+          <Broken key={v.rule} violation={v} unit={unit} parts={parts} goingIn />
+        ))}
+        <PlainOnes {...bench} inside={inside} />
+        <Checks {...bench} />
+      </aside>
+    </>
+  );
+}
+
+interface PutInProps extends OnBench {
+  part: Part;
+  /** It is in already: put in anew, the other way or in another size. */
+  fitted: boolean;
+  onPut: (fit: Fit) => void;
+}
+
+type Way = 'right' | 'wrong';
+
+function PutIn({ job, plan, part, fitted, onPut }: PutInProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const [way, setWay] = useState<Way | null>(null);
+  const [size, setSize] = useState<number | null>(null);
+  const facing = hasFacing(part) ? FACINGS[part.kind] : undefined;
+  const selective = selectivesOf(plan).find((s) => s.part === part.id);
+  // The same order for the same job, and neither always first.
+  const ways: Way[] =
+    randomFromSeed(`ways ${job.seed} ${part.id}`).next() < 0.5
+      ? ['right', 'wrong']
+      : ['wrong', 'right'];
+  const ready = (!facing || way !== null) && (!selective || size !== null);
+  return (
+    <div className="strip-down-next">
+      <h3>{partName(t, job.unit ?? null, part)}</h3>
+      {part.kind === 'spring' && (
+        <CautionBox block={{ id: 'springs', kind: 'caution', topic: 'springs', markdown: '' }} />
+      )}
+      {facing && (
+        <>
+          <p>{t(`strip.facings.${facing.rule}.ask`)}</p>
+          <Radio.Group
+            className="stacked"
+            aria-label={t(`strip.facings.${facing.rule}.ask`)}
+            value={way}
+            onChange={(e) => setWay(e.target.value as Way)}
+            options={ways.map((w) => ({ value: w, label: t(`strip.facings.${facing.rule}.${w}`) }))}
+          />
+        </>
+      )}
+      {selective && (
+        <Select<number>
+          aria-label={t('strip.size')}
+          placeholder={t('strip.size')}
+          value={size}
+          onChange={setSize}
+          options={selective.sizes.map((s) => ({
+            value: s,
+            label:
+              s === selective.now
+                ? t('strip.sizeNow', { size: sizeText(numbers, s) })
+                : sizeText(numbers, s),
+          }))}
+        />
+      )}
+      <Button
+        type="primary"
+        size="large"
+        disabled={!ready}
+        onClick={() =>
+          onPut({
+            part: part.id,
+            turned: way === 'wrong',
+            ...(size === null ? {} : { size }),
+          })
+        }
+      >
+        {t(fitted ? 'strip.putInAnew' : 'strip.putIn')}
+      </Button>
+    </div>
+  );
+}
+
+/** What has one way to go in and nothing to choose goes in by itself, up to the next that has. */
+function PlainOnes({
+  job,
+  plan,
+  parts,
+  work,
+  onWork,
+  inside,
+}: OnBench & { inside: ReadonlySet<string> }) {
+  const { t } = useTranslation();
+  const chosenBySize = new Set(selectivesOf(plan).map((s) => s.part));
+  const plain = () => {
+    const order = [...legalOrder(plan)].reverse().filter((id) => !inside.has(id));
+    const stop = order.findIndex((id) => hasFacing(parts.get(id)!) || chosenBySize.has(id));
+    return stop < 0 ? order : order.slice(0, stop);
+  };
+  const next = plain();
+  if (job.stations.length > 0 && !job.stations.includes('together')) return null;
+  return (
+    <Button
+      disabled={next.length === 0}
+      onClick={() =>
+        onWork({ fits: [...work.fits, ...next.map((part) => ({ part, turned: false }))] })
+      }
+    >
+      {t('strip.plainOnes', { count: next.length })}
+    </Button>
+  );
+}
+
+/** Tried while it is open: what each shows now. */
+function Checks({ job, plan, parts, work }: OnBench) {
+  const { t } = useTranslation();
+  const [shown, setShown] = useState<{
+    check: TogetherCheck;
+    found: readonly AssemblyError[];
+  } | null>(null);
+  const look = (check: TogetherCheck) => {
+    const { in: fitted } = togetherOf(plan, work.fits);
+    setShown({ check, found: shownBy(check, errorsIn(job, plan, work.judged, fitted)) });
+  };
+  return (
+    <section aria-label={t('strip.checks')}>
+      <h3>{t('strip.checks')}</h3>
+      <div className="row">
+        {TOGETHER_CHECKS.map((check) => (
+          <Button key={check} size="small" onClick={() => look(check)}>
+            {t(`strip.check.${check}`)}
+          </Button>
+        ))}
+      </div>
+      {shown && (
+        <div role="status" className="strip-found" data-found={shown.found.length > 0}>
+          <strong>{t(`strip.check.${shown.check}`)}: </strong>
+          {shown.found.length === 0
+            ? t('strip.checkGood')
+            : shown.found
+                .map((e) =>
+                  t(`strip.checkBad.${shown.check}`, {
+                    part: partName(t, job.unit ?? null, parts.get(e.part)!),
+                  }),
+                )
+                .join(' ')}
+        </div>
+      )}
+    </section>
+  );
+}
