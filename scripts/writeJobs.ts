@@ -17,7 +17,7 @@ type Told = Pick<Job, 'id' | 'name' | 'notes' | 'complaint' | 'hidden'> & Partia
 const JOBS: readonly Told[] = [
   {
     id: 'slip-tractor-second',
-    name: 'Slip tractor, the band that burnt',
+    name: 'Slip tractor that lost second',
     notes: 'The band is plain to see; what starved it is the valve that hangs.',
     complaint:
       'She lost **second** on the slip, a little more each week, and smelt of it at the end.',
@@ -32,7 +32,7 @@ const JOBS: readonly Told[] = [
   },
   {
     id: 'quay-hauler-noise',
-    name: 'Quay hauler, a howl in first',
+    name: 'Quay hauler with a howl',
     notes:
       'The cracked carrier is found with a light; the loose pinions beside it by rocking them.',
     complaint: 'It **howls in first and reverse** and is quiet in the gear that turns as one.',
@@ -64,7 +64,7 @@ const JOBS: readonly Told[] = [
   },
   {
     id: 'bollard-clutch',
-    name: 'Crane truck, clutch that judders and drags',
+    name: 'Crane truck, a clutch that judders',
     notes: 'Oil from the crankshaft seal: a new disc alone comes back within the month.',
     complaint: 'It **judders away** from the fish hall and grates into reverse.',
     clutch: model('clutches/bollard-nine'),

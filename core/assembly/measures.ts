@@ -87,6 +87,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
   },
   'end-play-out': {
     on: 'output-shaft',
+    part: 'output-shaft',
     instrument: 'dial-gauge',
     sound: [0.25, 0.55],
     least: 0.1,

@@ -45,6 +45,15 @@ const PRICE_OF: Readonly<Partial<Record<PartKind, number>>> = {
   'clutch-cover': 180,
   bearing: 45,
   flywheel: 240,
+  converter: 420,
+  'output-shaft': 160,
+  shaft: 130,
+  support: 190,
+  hub: 90,
+  shell: 110,
+  piston: 34,
+  servo: 60,
+  bush: 8,
 };
 const USUAL_PRICE = 30;
 const MINUTES_TO_CHANGE = 6;

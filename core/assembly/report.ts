@@ -33,10 +33,19 @@ export interface JobWork {
   taken: Taken[];
   judged: Record<string, { decision: Decision; reason: Reason }>;
   ordered: string[];
-  /** Every try to put a part in. */
+  /** What was put in, in its order. */
   fits: Fit[];
+  /** Tries to put in what could not go in yet. */
+  wasted: number;
 }
-export const NEW_JOB_WORK: JobWork = { tried: [], taken: [], judged: {}, ordered: [], fits: [] };
+export const NEW_JOB_WORK: JobWork = {
+  tried: [],
+  taken: [],
+  judged: {},
+  ordered: [],
+  fits: [],
+  wasted: 0,
+};
 
 /** Parts that must be new, however the shop works: what is bad, and what is used once. */
 export function mustBeNew(job: Job, plan: StripPlan): Set<string> {
@@ -102,7 +111,7 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
     judged,
     missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
     order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, job.prices),
-    wasted: together.wasted,
+    wasted: work.wasted + together.wasted,
     errors,
     leftOut: leftOut(plan, together.in),
     faults: faultsOf(errors),

@@ -51,7 +51,7 @@ export function JobBench({ job, plan, bar, begins }: Props) {
   const station = stations.includes(at) ? at : stations[0]!;
   const Screen = SCREENS[station];
   return (
-    <div className="strip-down-sheet">
+    <div className="strip-down-sheet" data-station={station}>
       <div className="strip-down-bar">
         {bar}
         <Segmented<Station>

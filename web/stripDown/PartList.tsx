@@ -19,8 +19,10 @@ export function PartList({ plan, unit, off, free, chosen, onPart }: PartsNow) {
   const { t } = useTranslation();
   return (
     <div className="part-list">
-      {OPENINGS.map((opening) => {
-        const parts = plan.parts.filter((p) => p.openings[0] === opening && !off.has(p.id));
+      {([...OPENINGS, 'none'] as const).map((opening) => {
+        const parts = plan.parts.filter(
+          (p) => (p.openings[0] ?? 'none') === opening && !off.has(p.id),
+        );
         return (
           parts.length > 0 && (
             <section key={opening} aria-label={t(`stripDown.openings.${opening}`)}>

@@ -5,19 +5,22 @@ import { CloseOutlined } from '../shared/icons';
 import { partName } from './partName';
 
 interface Props {
+  /** What the row is. */
+  title: string;
+  empty: string;
   unit: Unit | null;
   parts: ReadonlyMap<string, Part>;
-  work: Work;
+  work: Pick<Work, 'off' | 'outOfTurn'>;
 }
 
-/** The tray, the last part on top: each in the place in which it came off. */
-export function Tray({ unit, parts, work }: Props) {
+/** Parts in a row, the last on top: each in the place in which it came off, or went in. */
+export function Tray({ title, empty, unit, parts, work }: Props) {
   const { t } = useTranslation();
   return (
-    <section className="tray" aria-label={t('stripDown.tray')}>
-      <h3 className="label">{t('stripDown.tray')}</h3>
+    <section className="tray" aria-label={title}>
+      <h3 className="label">{title}</h3>
       {work.off.length === 0 ? (
-        <p className="quiet">{t('stripDown.trayEmpty')}</p>
+        <p className="quiet">{empty}</p>
       ) : (
         <ol reversed>
           {work.off

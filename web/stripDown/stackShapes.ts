@@ -19,12 +19,12 @@ export function stackOf(plan: StripPlan): { shapes: StackShape[]; width: number 
   placed.sort((a, b) => first(a.places) - first(b.places));
   const most = Math.max(1, ...placed.flatMap(({ places }) => places.map((p) => p.outer)));
   const shapes = placed.map(({ part, places }, k) => {
-    const x = STACK.step * (k + 0.7);
+    const x = STACK.step * (k + 0.9);
     const inner = Math.max(0, Math.min(...places.map((p) => p.inner)) / most) * STACK.radius;
     const outer = (Math.max(...places.map((p) => p.outer)) / most) * STACK.radius;
     return { part, x, path: shapeOf(part.kind, x, inner, Math.max(outer, inner + 8)) };
   });
-  return { shapes, width: STACK.step * (placed.length + 0.4) };
+  return { shapes, width: STACK.step * (placed.length + 0.8) };
 }
 
 type Point = readonly [along: number, height: number];
@@ -101,6 +101,15 @@ const SHAPES: Readonly<Partial<Record<PartKind, Shape>>> = {
   race: (x, inner, outer) =>
     mirrored(x, plate(13, inner, inner + 7)) +
     mirrored(x, plate(13, Math.max(inner + 11, outer - 7), Math.max(inner + 16, outer))),
+  'thrust-washer': (x, inner, outer) => mirrored(x, plate(2.5, inner, Math.max(outer, inner + 14))),
+  'thrust-bearing': (x, inner, outer) => {
+    const top = Math.max(outer, inner + 14);
+    return (
+      mirrored(x, shifted(plate(1.5, inner, top), -5)) +
+      mirrored(x, plate(2.5, inner + 3, top - 3)) +
+      mirrored(x, shifted(plate(1.5, inner, top), 5))
+    );
+  },
   shaft: (x, _inner, outer) => mirrored(x, plate(26, 0, Math.min(outer, 9))),
 };
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { seenOn, type Damage, type PartKind, type SeenDamage } from '../../../core/assembly';
-import { onCircle, ringPath, sector, toothedPath } from './circle';
+import { arc, onCircle, ringPath, sector, toothedPath } from './circle';
 import './PartPicture.css';
 
 /** Seen from the front: how far it reaches from the axis, in shares of the sheet, and what it carries. */
@@ -62,7 +62,7 @@ export function PartPicture({ kind, damage }: Props) {
         <figure key={k === 0 ? 'new' : 'used'}>
           <svg viewBox="0 0 180 180" aria-hidden="true">
             <Whole face={FACES[kind] ?? PLAIN} />
-            {k === 1 && <Worn />}
+            {k === 1 && <Worn face={FACES[kind] ?? PLAIN} />}
             {look && MARKS[look](FACES[kind] ?? PLAIN)}
           </svg>
           <figcaption className="label">{t(k === 0 ? 'strip.new' : 'strip.used')}</figcaption>
@@ -105,15 +105,23 @@ function Whole({ face }: { face: Face }) {
 }
 
 /** A used part is dull: fine rings where it has run. */
-const Worn = () => (
+const Worn = ({ face: { inner, outer, gap } }: { face: Face }) => (
   <g className="part-worn">
-    {[0.45, 0.6, 0.75].map((r) => (
-      <circle key={r} cx={MIDDLE[0]} cy={MIDDLE[1]} r={r * RADIUS} />
-    ))}
+    {[0.35, 0.55, 0.75].map((share) => {
+      const r = (inner + share * (outer - inner)) * RADIUS;
+      return gap ? (
+        <path key={share} d={arc(...MIDDLE, r, 0.04, 0.96)} />
+      ) : (
+        <circle key={share} cx={MIDDLE[0]} cy={MIDDLE[1]} r={r} />
+      );
+    })}
   </g>
 );
 
 type Mark = (face: Face) => ReactNode;
+
+/** A narrow part has no room to leave free. */
+const inset = (inner: number, outer: number): number => Math.min(6, 0.2 * (outer - inner) * RADIUS);
 
 const patches =
   (className: string, at: readonly (readonly [number, number])[]): Mark =>
@@ -122,7 +130,7 @@ const patches =
       <path
         key={from}
         className={className}
-        d={sector(MIDDLE, inner * RADIUS + 6, outer * RADIUS - 3, from, to)}
+        d={sector(MIDDLE, inner * RADIUS + inset(inner, outer), outer * RADIUS - 2, from, to)}
       />
     ));
 const zigzag: Mark = ({ inner, outer }) => {

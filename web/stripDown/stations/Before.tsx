@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { measuresOf, MEASURES, workOf } from '../../../core/assembly';
+import { measuresOf, workOf } from '../../../core/assembly';
 import { CautionBox } from '../../bench/CautionBox';
 import { LazyMarkdown } from '../../shared/LazyMarkdown';
 import { machineOf } from '../jobWords';
@@ -16,10 +16,10 @@ export function Before(bench: OnBench) {
   const { t } = useTranslation();
   const off = workOf(plan, work.tried).off.filter((id) => id !== 'fluid');
   const whole = off.length === 0;
-  const measures = plan.parts.flatMap((part) =>
-    measuresOf(part)
-      .filter((m) => (WHOLE as readonly string[]).includes(MEASURES[m].on))
-      .map((measure) => ({ part, measure })),
+  const measures = WHOLE.flatMap((kind) =>
+    plan.parts
+      .filter((p) => p.kind === kind)
+      .flatMap((part) => measuresOf(part).map((measure) => ({ part, measure }))),
   );
   return (
     <>

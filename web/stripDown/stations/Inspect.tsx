@@ -1,4 +1,5 @@
 import { Button, Select } from 'antd';
+import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import {
   conditionIn,
@@ -31,6 +32,7 @@ export function Inspect(bench: OnBench) {
   const off = new Set(workOf(plan, work.tried).off);
   const all = !stationsOf(job).includes('off');
   const laid = plan.parts.filter((p) => !NOT_JUDGED.includes(p.kind) && (all || off.has(p.id)));
+  const groups = groupsOf(laid);
   const part = laid.find((p) => p.id === chosen);
   const rest = legalOrder(plan).filter((id) => !off.has(id));
   return (
@@ -50,28 +52,32 @@ export function Inspect(bench: OnBench) {
             <span className="quiet">{t('strip.restOffHow')}</span>
           </div>
         )}
-        <ul className="laid-out">
-          {laid.map((p) => {
-            const judged = work.judged[p.id];
-            return (
-              <li key={p.id}>
-                <button
-                  type="button"
-                  className="part-button"
-                  aria-pressed={chosen === p.id}
-                  onClick={() => setChosen(p.id)}
-                >
-                  {partName(t, job.unit ?? null, p)}
-                  {judged && (
-                    <span className="laid-out-verdict">
-                      {t(`strip.decisions.${judged.decision}`)}
-                    </span>
-                  )}
-                </button>
-              </li>
-            );
-          })}
-        </ul>
+        <div className="laid-out">
+          {groups.map(([of, group]) => (
+            <section key={of} aria-label={groupName(t, of)}>
+              {groups.length > 1 && <h3 className="label">{groupName(t, of)}</h3>}
+              <ul>
+                {group.map((p) => (
+                  <li key={p.id}>
+                    <button
+                      type="button"
+                      className="part-button"
+                      aria-pressed={chosen === p.id}
+                      onClick={() => setChosen(p.id)}
+                    >
+                      {partName(t, job.unit ?? null, p)}
+                      {work.judged[p.id] && (
+                        <span className="laid-out-verdict">
+                          {t(`strip.decisions.${work.judged[p.id]!.decision}`)}
+                        </span>
+                      )}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))}
+        </div>
       </section>
       <aside className="side-column" aria-label={t('strip.partCard')}>
         {part ? (
@@ -84,6 +90,23 @@ export function Inspect(bench: OnBench) {
   );
 }
 
+/** Laid out by what they belong to: an element, a set, a member; then what lies between, and what is round them. */
+function groupsOf(parts: readonly Part[]): [string, Part[]][] {
+  const groups = new Map<string, Part[]>();
+  for (const part of parts) {
+    const of = part.kind.startsWith('thrust')
+      ? 'thrust'
+      : part.kind === 'shaft' || part.kind === 'shell'
+        ? 'links'
+        : part.of;
+    groups.set(of, [...(groups.get(of) ?? []), part]);
+  }
+  return [...groups];
+}
+
+const groupName = (t: TFunction, of: string): string =>
+  of === 'unit' || of === 'thrust' || of === 'links' ? t(`strip.groups.${of}`) : of;
+
 interface CardProps extends OnBench {
   part: Part;
 }
@@ -94,6 +117,7 @@ function PartCard({ part, ...bench }: CardProps) {
   const { t } = useTranslation();
   const [felt, setFelt] = useKept(`Felt ${part.id}`, false);
   const { damage } = conditionIn(job, part);
+  const measures = measuresOf(part).filter((m) => m !== 'end-play-in' && m !== 'end-play-out');
   const judged = work.judged[part.id];
   const [decision, setDecision] = useKept<Decision | null>(`Decision ${part.id}`, null);
   const [reason, setReason] = useKept<Reason | null>(`Reason ${part.id}`, null);
@@ -102,43 +126,51 @@ function PartCard({ part, ...bench }: CardProps) {
   };
   return (
     <div className="part-card">
-      <h3>{partName(t, job.unit ?? null, part)}</h3>
-      <PartPicture kind={part.kind} damage={damage} />
-      <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
-      <div className="row">
-        <Button onClick={() => setFelt(true)}>{t('strip.feel')}</Button>
-        {felt && <span role="status">{t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}</span>}
+      <div className="part-card-look">
+        <h3>{partName(t, job.unit ?? null, part)}</h3>
+        <PartPicture kind={part.kind} damage={damage} />
+        <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
+        <div className="row">
+          <Button onClick={() => setFelt(true)}>{t('strip.feel')}</Button>
+          {felt && <span role="status">{t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}</span>}
+        </div>
+        <h4>{t('strip.verdict')}</h4>
+        <Select<Decision>
+          showSearch
+          optionFilterProp="label"
+          aria-label={t('strip.decision')}
+          placeholder={t('strip.decision')}
+          value={decision}
+          onChange={setDecision}
+          options={DECISIONS.map((d) => ({ value: d, label: t(`strip.decisions.${d}`) }))}
+        />
+        <Select<Reason>
+          showSearch
+          optionFilterProp="label"
+          aria-label={t('strip.reason')}
+          placeholder={t('strip.reason')}
+          value={reason}
+          onChange={setReason}
+          options={REASONS.map((r) => ({ value: r, label: t(`strip.reasons.${r}`) }))}
+        />
+        <Button type="primary" onClick={judge} disabled={!decision || !reason}>
+          {t(judged ? 'strip.judgeAgain' : 'strip.judge')}
+        </Button>
+        {judged && (
+          <p className="quiet" role="status">
+            {t('strip.judgedAs', {
+              decision: t(`strip.decisions.${judged.decision}`),
+              reason: t(`strip.reasons.${judged.reason}`),
+            })}
+          </p>
+        )}
       </div>
-      {measuresOf(part)
-        .filter((m) => m !== 'end-play-in' && m !== 'end-play-out')
-        .map((measure) => (
-          <MeasurePanel key={measure} {...bench} part={part} measure={measure} before={false} />
-        ))}
-      <h4>{t('strip.verdict')}</h4>
-      <Select<Decision>
-        aria-label={t('strip.decision')}
-        placeholder={t('strip.decision')}
-        value={decision}
-        onChange={setDecision}
-        options={DECISIONS.map((d) => ({ value: d, label: t(`strip.decisions.${d}`) }))}
-      />
-      <Select<Reason>
-        aria-label={t('strip.reason')}
-        placeholder={t('strip.reason')}
-        value={reason}
-        onChange={setReason}
-        options={REASONS.map((r) => ({ value: r, label: t(`strip.reasons.${r}`) }))}
-      />
-      <Button type="primary" onClick={judge} disabled={!decision || !reason}>
-        {t(judged ? 'strip.judgeAgain' : 'strip.judge')}
-      </Button>
-      {judged && (
-        <p className="quiet" role="status">
-          {t('strip.judgedAs', {
-            decision: t(`strip.decisions.${judged.decision}`),
-            reason: t(`strip.reasons.${judged.reason}`),
-          })}
-        </p>
+      {measures.length > 0 && (
+        <div className="part-card-measures">
+          {measures.map((measure) => (
+            <MeasurePanel key={measure} {...bench} part={part} measure={measure} before={false} />
+          ))}
+        </div>
       )}
     </div>
   );

@@ -68,7 +68,13 @@ export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
           <span className="label">{t('stripDown.cost')}</span>{' '}
           <strong className="figure">{work.cost}</strong>
         </p>
-        <Tray unit={unit} parts={parts} work={work} />
+        <Tray
+          title={t('stripDown.tray')}
+          empty={t('stripDown.trayEmpty')}
+          unit={unit}
+          parts={parts}
+          work={work}
+        />
         <p className="quiet">{t('stripDown.manual')}</p>
       </aside>
     </>

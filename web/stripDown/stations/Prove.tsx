@@ -27,8 +27,7 @@ const MOST_NAMED = 6;
 export function Prove(bench: OnBench) {
   const { job, plan, parts, work } = bench;
   const { t } = useTranslation();
-  const [open, setOpen] = useKept('Prove open', false);
-  const [driving, setDriving] = useKept('Prove driving', false);
+  const [view, setView] = useKept<'drive' | 'book' | null>('Prove view', null);
   // A job that is not put together on the bench is driven as if that had been done well.
   const together = stationsOf(job).includes('together');
   const done = useMemo(
@@ -58,14 +57,16 @@ export function Prove(bench: OnBench) {
   return (
     <section className="strip-down-main strip-wide" aria-label={t('strip.stations.prove')}>
       <div className="row">
-        <Button type="primary" onClick={() => setDriving(true)} disabled={driving}>
+        <Button type="primary" onClick={() => setView('drive')} disabled={view === 'drive'}>
           {t('strip.drive')}
         </Button>
-        <Button onClick={() => setOpen(true)}>{t('strip.openBook')}</Button>
+        <Button onClick={() => setView('book')} disabled={view === 'book'}>
+          {t('strip.openBook')}
+        </Button>
         <span className="quiet">{t('strip.driveHow')}</span>
       </div>
-      {open && <Book {...bench} report={report} together={together} />}
-      {driving && <Driven job={job} faults={report.faults} />}
+      {view === 'book' && <Book {...bench} report={report} together={together} />}
+      {view === 'drive' && <Driven job={job} faults={report.faults} />}
     </section>
   );
 }
@@ -93,21 +94,25 @@ function Driven({ job, faults }: Pick<OnBench, 'job'> & { faults: JobReport['fau
   const desk = useDesk(faultCase);
   const [work, setWork] = useKept<DeskWork>('Prove desk', NEW_WORK);
   const [grade, setGrade] = useState<DiagnosisGrade | null>(null);
-  if (desk.kind === 'opening') return <Opening {...desk.progress} />;
+  const opened = desk.kind === 'open' ? desk.session : null;
+  // Nobody has complained yet: all that is known is what is tried here.
+  const session = useMemo(() => opened && { ...opened, complaint: [] }, [opened]);
   if (desk.kind === 'failed')
     return (
       <p className="strip-told" role="alert">
         {t('desk.failed', { reason: desk.reason })}
       </p>
     );
+  if (desk.kind === 'opening') return <Opening {...desk.progress} />;
+  if (!session) return null;
   const verdict = () => {
     const diagnosis = { cause: [...work.named].sort().join(' + '), remedy: work.remedy! };
-    void desk.session.grade(work.log, diagnosis).then(setGrade);
+    void session.grade(work.log, diagnosis).then(setGrade);
   };
   return (
     <Desk
       faultCase={faultCase}
-      session={desk.session}
+      session={session}
       work={work}
       mayHelp={false}
       grade={grade}

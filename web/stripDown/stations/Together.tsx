@@ -14,6 +14,7 @@ import {
   type Fit,
   type Part,
   type TogetherCheck,
+  type Violation,
 } from '../../../core/assembly';
 import { randomFromSeed } from '../../../core/numerics';
 import { CautionBox } from '../../bench/CautionBox';
@@ -24,9 +25,11 @@ import type { OnBench } from '../onBench';
 import { PartList } from '../PartList';
 import { partName } from '../partName';
 import { StackDrawing } from '../StackDrawing';
+import { Tray } from '../Tray';
 import { Broken } from './Off';
 
 const NONE: ReadonlySet<string> = new Set();
+const NONE_AT: ReadonlySet<number> = new Set();
 
 /** In again: order, way round and size; checks show some mistakes while they can still be put right. */
 export function Together(bench: OnBench) {
@@ -37,7 +40,14 @@ export function Together(bench: OnBench) {
   const together = useMemo(() => togetherOf(plan, work.fits), [plan, work.fits]);
   const inside = useMemo(() => new Set(together.in.map((f) => f.part)), [together]);
   const part = chosen === null ? undefined : parts.get(chosen);
-  const put = (fit: Fit) => onWork({ fits: [...work.fits, fit] });
+  // What could not go in is no step of the work: taken out again, another part must not let it in.
+  const [broken, setBroken] = useState<readonly Violation[]>([]);
+  const put = (fit: Fit) => {
+    const fits = [...work.fits, fit];
+    const { last } = togetherOf(plan, fits);
+    setBroken(last);
+    onWork(last.length > 0 ? { wasted: work.wasted + 1 } : { fits });
+  };
   return (
     <>
       <section className="strip-down-main" aria-label={t('strip.stations.together')}>
@@ -66,11 +76,27 @@ export function Together(bench: OnBench) {
         ) : (
           <p className="strip-down-choose">{t('strip.choosePutIn')}</p>
         )}
-        {together.last.map((v) => (
+        {broken.map((v) => (
           <Broken key={v.rule} violation={v} unit={unit} parts={parts} goingIn />
         ))}
         <PlainOnes {...bench} inside={inside} />
+        <Button
+          disabled={together.in.length === 0}
+          onClick={() => {
+            const last = together.in.at(-1)!.part;
+            onWork({ fits: work.fits.filter((f) => f.part !== last) });
+          }}
+        >
+          {t('strip.lastOut')}
+        </Button>
         <Checks {...bench} />
+        <Tray
+          title={t('strip.inside')}
+          empty={t('strip.nothingIn')}
+          unit={unit}
+          parts={parts}
+          work={{ off: together.in.map((f) => f.part), outOfTurn: NONE_AT }}
+        />
       </aside>
     </>
   );
