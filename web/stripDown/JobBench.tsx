@@ -52,6 +52,7 @@ export function JobBench({ job, plan, bar, begins }: Props) {
   const Screen = SCREENS[station];
   return (
     <div className="strip-down-sheet" data-station={station}>
+      <h2 className="visually-hidden">{job.name}</h2>
       <div className="strip-down-bar">
         {bar}
         <Segmented<Station>

@@ -46,7 +46,7 @@ export function JobPreview({ job }: { job: Job }) {
           back: moneyText(t, comeBackCost(plan, job.prices)),
         })}
       </p>
-      <h3>{t('strip.report.hidden')}</h3>
+      <h2>{t('strip.report.hidden')}</h2>
       {job.hidden.length === 0 ? (
         <p className="quiet">{t('strip.nothingHidden')}</p>
       ) : (
@@ -60,7 +60,7 @@ export function JobPreview({ job }: { job: Job }) {
           ))}
         </ul>
       )}
-      <h3>{t('strip.tiers')}</h3>
+      <h2>{t('strip.tiers')}</h2>
       <ul className="plain-list">
         {TIERS.map((tier) => {
           const sheet = sheetOf(plan, tier, must, job.prices);

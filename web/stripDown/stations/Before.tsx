@@ -26,7 +26,7 @@ export function Before(bench: OnBench) {
       <section className="strip-down-main strip-before" aria-label={t('strip.stations.before')}>
         <div className="ticket-like">
           <div className="label">{t('desk.ticket')}</div>
-          <h2>{job.name}</h2>
+          <h3 className="ticket-name">{job.name}</h3>
           <p className="quiet">{machineOf(job)}</p>
           {job.complaint.trim() !== '' && <LazyMarkdown text={job.complaint} />}
         </div>
