@@ -8,10 +8,11 @@ import {
   type Reason,
 } from './damage';
 import type { Job, JobProblem } from './job';
-import { MEASURES, type MeasureId, type MeasureState } from './measures';
-import { workOf } from './order';
+import { MEASURES, measuresOf, type MeasureId, type MeasureState } from './measures';
+import { legalOrder, workOf } from './order';
 import { gradeOrder, type OrderGrade } from './orderSheet';
 import type { Part, StripPlan } from './parts';
+import { bestSize, selectivesOf } from './selective';
 import { errorsIn, faultsOf, leftOut, togetherOf, type AssemblyError, type Fit } from './together';
 import { judgedAgainst, verdictOf } from './verdict';
 
@@ -159,3 +160,32 @@ export const comesBack = (job: Job, { judged }: Pick<JobWork, 'judged'>, part: s
       !(decision === 'clean' && DAMAGE_SPECS[damage].decision === 'clean')
     );
   });
+
+/** The job done without a mistake: every key of it at once, for tests and for what a wrong piece of work differs by. */
+export function perfectWork(job: Job, plan: StripPlan): JobWork {
+  const order = legalOrder(plan);
+  const selectives = selectivesOf(plan);
+  const shaft = plan.parts.find((p) => p.kind === 'shaft');
+  const [measure] = shaft ? measuresOf(shaft) : [];
+  const sizeOf = (part: string): { size?: number } => {
+    const selective = selectives.find((s) => s.part === part);
+    const on = selective && plan.parts.find((p) => p.id === selective.on);
+    const gap = on && conditionIn(job, on).values[selective.measure];
+    const size = gap === undefined ? null : bestSize(selective!, gap, on!, job.limits);
+    return size === null ? {} : { size };
+  };
+  const judged: JobWork['judged'] = {};
+  for (const part of plan.parts) {
+    const [best] = verdictFor(job, part, measuresOf(part)).right;
+    judged[part.id] = { decision: best!.decision, reason: best!.reasons[0]! };
+  }
+  return {
+    tried: order,
+    taken:
+      shaft && measure ? [{ part: shaft.id, measure, state: 'free', value: 0, before: true }] : [],
+    judged,
+    ordered: [...mustBeNew(job, plan)],
+    fits: [...order].reverse().map((part) => ({ part, turned: false, ...sizeOf(part) })),
+    wasted: 0,
+  };
+}

@@ -121,7 +121,7 @@ function ofSchool(right: readonly Right[], kind: PartKind, school: School): Deci
 
 /** Whether an answer counts, and whether its reason fits. */
 export function judgedAgainst(
-  { right }: Verdict,
+  { right }: Pick<Verdict, 'right'>,
   decision: Decision,
   reason: Reason,
 ): { readonly decision: boolean; readonly reason: boolean } {

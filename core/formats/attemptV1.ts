@@ -3,6 +3,7 @@ import { CONFIDENCES, DIRECTIONS, MOST_WORDS, SKETCH_AT, WAYS, type UnreadAnswer
 import { clutchAnswers } from './clutchParts';
 import { faultAnswers } from './faultParts';
 import { ownAnswers } from './ownParts';
+import { stripAnswers } from './stripParts';
 import { converterSetting } from './converterSetting';
 import { gearSetSetup, port } from './gearSetSchema';
 import { MOST_ANSWERS, MOST_ELEMENTS, MOST_MEMBERS, MOST_RANGES } from './limits';
@@ -49,6 +50,7 @@ const answer = z.discriminatedUnion('kind', [
   }),
   ...clutchAnswers,
   ...faultAnswers,
+  ...stripAnswers,
   ...ownAnswers,
   z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),
 ]);

@@ -19,6 +19,7 @@ import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultBlocks, faultQuestions } from './faultParts';
 import { ownQuestions } from './ownParts';
+import { stripQuestions } from './stripParts';
 import { faultCaseV1 } from './faultCaseV1';
 import { jobV1 } from './jobV1';
 import { gearSetSetup } from './gearSetSchema';
@@ -109,6 +110,7 @@ const question = z.discriminatedUnion('kind', [
   }),
   ...clutchQuestions,
   ...faultQuestions,
+  ...stripQuestions,
   ...ownQuestions,
   z.strictObject({
     ...converterBase,

@@ -132,6 +132,7 @@ export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export type { Named, Why } from './learners';
 export { OWN_FAMILY } from './families/own/family';
+export { STRIP_FAMILY } from './families/strip-down/family';
 export { ownKey, type OwnKey } from './families/own/key';
 export { newOwnQuestion } from './families/own/defaults';
 export {
@@ -194,6 +195,22 @@ export type { ClutchBenchBlock, ClutchSetting, FaultTableBlock, PackBenchBlock }
 export { deskFor, deskOf } from './families/fault/desk';
 export { faultQuestionKey, type FaultKey, type FaultKeyResult } from './families/fault/key';
 export { newFaultQuestion } from './families/fault/defaults';
+export { newStripQuestion } from './families/strip-down/defaults';
+export { stripKey, type StripKey } from './families/strip-down/key';
+export {
+  effectsOffered,
+  laidJob,
+  measuredGap,
+  shownOn,
+  type LaidJob,
+} from './families/strip-down/bench';
+export { rulesOffered } from './families/strip-down/orderReasons';
+export type {
+  Becomes,
+  StripAnswer,
+  StripQuestion,
+  StripSubject,
+} from './families/strip-down/kinds';
 export { diagnosed } from './families/fault/grade';
 export {
   isCaseQuestion,

@@ -3,9 +3,17 @@ import { CONVERTER_SLIPS, type ConverterSlip } from './families/converter/slips'
 import { FAULT_SLIPS, type FaultSlip } from './families/fault/slips';
 import { SET_SLIPS, type SetSlip } from './families/gear-set/slips';
 import { OWN_SLIPS, type OwnSlip } from './families/own/slips';
+import { STRIP_SLIPS, type StripSlip } from './families/strip-down/slips';
 import { UNIT_SLIPS, type UnitSlip } from './families/unit/slips';
 
-export type Misconception = SetSlip | UnitSlip | ConverterSlip | ClutchSlip | FaultSlip | OwnSlip;
+export type Misconception =
+  | SetSlip
+  | UnitSlip
+  | ConverterSlip
+  | ClutchSlip
+  | FaultSlip
+  | StripSlip
+  | OwnSlip;
 
 /** What learners get wrong, of all families; some are made in more than one. */
 export const MISCONCEPTIONS: readonly Misconception[] = [
@@ -15,6 +23,7 @@ export const MISCONCEPTIONS: readonly Misconception[] = [
     ...CONVERTER_SLIPS,
     ...CLUTCH_SLIPS,
     ...FAULT_SLIPS,
+    ...STRIP_SLIPS,
     ...OWN_SLIPS,
   ]),
 ];

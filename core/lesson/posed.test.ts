@@ -22,6 +22,8 @@ function modelsOf(subject: Subject): Carried[] {
       return Object.values(subject.rig).filter((m): m is Carried => m !== null);
     case 'fault':
       return Object.values(subject.subject).filter((m): m is Carried => m !== null);
+    case 'strip-down':
+      return [subject.subject.job];
     case 'gear-set':
     case 'own':
       return [];

@@ -3,6 +3,7 @@ import type { ConverterAnswer, ConverterQuestion } from './families/converter/ki
 import type { FaultAnswer, FaultQuestion } from './families/fault/kinds';
 import type { SetAnswer, SetQuestion } from './families/gear-set/kinds';
 import type { OwnAnswer, OwnQuestion } from './families/own/kinds';
+import type { StripAnswer, StripQuestion } from './families/strip-down/kinds';
 import type { UnitAnswer, UnitQuestion } from './families/unit/kinds';
 
 /** The families of questions, by what a question of each is about; `families/` holds a folder for each. */
@@ -12,6 +13,7 @@ interface Families {
   converter: { question: ConverterQuestion; answer: ConverterAnswer };
   clutch: { question: ClutchQuestion; answer: ClutchAnswer };
   fault: { question: FaultQuestion; answer: FaultAnswer };
+  'strip-down': { question: StripQuestion; answer: StripAnswer };
   own: { question: OwnQuestion; answer: OwnAnswer };
 }
 export type FamilyName = keyof Families;
@@ -51,6 +53,16 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'which-element': 'fault',
   'which-test': 'fault',
   diagnose: 'fault',
+  'free-now': 'strip-down',
+  'strip-order': 'strip-down',
+  'why-first': 'strip-down',
+  'lay-out': 'strip-down',
+  'way-round': 'strip-down',
+  verdict: 'strip-down',
+  'read-gauge': 'strip-down',
+  'choose-size': 'strip-down',
+  'worth-it': 'strip-down',
+  'whole-job': 'strip-down',
   'own-choice': 'own',
   'own-number': 'own',
   'own-order': 'own',

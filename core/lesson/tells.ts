@@ -11,6 +11,7 @@ import { subjectFor } from './families/subjects';
 import type { Family } from './family';
 import type { Thought } from './learners';
 import type { Lesson } from './lesson';
+import { WORTH_TOLERANCE } from './families/strip-down/grade';
 import type { Misconception } from './misconceptions';
 import { triedOut } from './posed';
 import type { Tolerance } from './questionParts';
@@ -101,7 +102,12 @@ function guessOf(question: Question, key: AnyKey): number | null {
     case 'own-number':
       return question.kind === 'own-number' ? numberGuess(key.value, question.tolerance) : null;
     case 'own-order':
+    case 'lay-out':
       return 1 / factorial(key.order.length);
+    case 'free-now':
+      return question.kind === 'free-now' ? 2 ** -question.offered.length : null;
+    case 'worth-it':
+      return numberGuess(key.value, WORTH_TOLERANCE);
     case 'fill-chart':
     case 'trace-path':
     case 'row-outcome':
@@ -117,6 +123,13 @@ function guessOf(question: Question, key: AnyKey): number | null {
     case 'symptom-row':
     case 'which-element':
     case 'diagnose':
+    case 'strip-order':
+    case 'why-first':
+    case 'way-round':
+    case 'verdict':
+    case 'read-gauge':
+    case 'choose-size':
+    case 'whole-job':
       return null;
   }
 }

@@ -10,6 +10,8 @@ import { GEAR_SET_FAMILY } from './gear-set/family';
 import type { GearSetTypes } from './gear-set/types';
 import { OWN_FAMILY } from './own/family';
 import type { OwnTypes } from './own/types';
+import { STRIP_FAMILY } from './strip-down/family';
+import type { StripTypes } from './strip-down/types';
 import { UNIT_FAMILY } from './unit/family';
 import type { UnitTypes } from './unit/types';
 
@@ -20,6 +22,7 @@ export interface TypesOf {
   converter: ConverterTypes;
   clutch: ClutchTypes;
   fault: FaultTypes;
+  'strip-down': StripTypes;
   own: OwnTypes;
 }
 
@@ -30,6 +33,7 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<TypesOf[F]> } = {
   converter: CONVERTER_FAMILY,
   clutch: CLUTCH_FAMILY,
   fault: FAULT_FAMILY,
+  'strip-down': STRIP_FAMILY,
   own: OWN_FAMILY,
 };
 

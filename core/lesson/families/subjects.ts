@@ -7,6 +7,7 @@ import type { AnyFault, AnyTypes, Subject, TypesOf } from './families';
 import { FAULT_SUBJECT } from './fault/subject';
 import { GEAR_SET_SUBJECT } from './gear-set/subject';
 import { OWN_SUBJECT } from './own/subject';
+import { STRIP_SUBJECT } from './strip-down/subject';
 import { UNIT_SUBJECT } from './unit/subject';
 
 /** What the questions of every family are about. */
@@ -16,6 +17,7 @@ const SUBJECTS: { readonly [F in FamilyName]: FamilySubject<TypesOf[F]> } = {
   converter: CONVERTER_SUBJECT,
   clutch: CLUTCH_SUBJECT,
   fault: FAULT_SUBJECT,
+  'strip-down': STRIP_SUBJECT,
   own: OWN_SUBJECT,
 };
 

@@ -1,3 +1,4 @@
+import { conditionIn, freeParts, planOfJob, selectivesOf, type Job } from '../../assembly';
 import type { GearSetSetup, Port, Unit } from '../../geartrain';
 import { compileTrain, solveSpeeds } from '../../geartrain';
 import type { AnyClaim, Subject } from '../families/families';
@@ -26,6 +27,8 @@ function checksFor(question: Question, subject: Subject): Checks {
       return setChecks(question, subject.setup);
     case 'unit':
       return unitChecks(subject.unit);
+    case 'strip-down':
+      return stripChecks(subject.subject.job);
     case 'converter':
     case 'clutch':
     case 'fault':
@@ -173,3 +176,35 @@ const BALANCES: Checks = {
   'could-hold': (claim) => claim.load <= claim.before,
   'order-leaves': (claim) => claim.value < claim.low || claim.value > claim.high,
 };
+
+/** Jobs by what the unit file says of an element, and what an order, a sum or a thickness must come to. */
+function stripChecks(job: Job): Checks {
+  const plan = planOfJob(job)!;
+  // All that can leave while one part stays: what is left can only come after it.
+  const after = (first: string): Set<string> => {
+    const gone = new Set<string>();
+    for (;;) {
+      const next = freeParts(plan, gone).filter((id) => id !== first);
+      if (next.length === 0) break;
+      for (const id of next) gone.add(id);
+    }
+    return new Set(plan.parts.map((p) => p.id).filter((id) => !gone.has(id)));
+  };
+  const selective = (part: string) => selectivesOf(plan).find((s) => s.part === part);
+  return {
+    'comes-first': (claim) => after(claim.first).has(claim.part),
+    'gap-with': (claim) => {
+      const own = selective(claim.part);
+      const on = plan.parts.find((p) => p.id === own?.on);
+      const gap = on && conditionIn(job, on).values[own!.measure];
+      // The thicker by so much, the tighter by as much; the gap is told to a hundredth.
+      return gap !== undefined && Math.abs(claim.gap + claim.size - own!.now - gap) < 0.006;
+    },
+    'gap-wanted': (claim) => claim.least < claim.most,
+    'lies-before': (claim) => claim.part !== claim.other,
+    has: (claim) => job.hidden.some((h) => h.part === claim.part && h.damage === claim.damage),
+    'nothing-wrong': (claim) => job.hidden.every((h) => h.part !== claim.part),
+    changing: (claim) => claim.cost >= job.prices.rate / 10,
+    'coming-back': (claim) => claim.cost > job.prices.day * job.prices.daysLost,
+  };
+}

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Job } from '../../assembly';
 import { selectiveChoices, type Clutch, type ClutchPack } from '../../clutch';
 import type { Converter, Engine } from '../../converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../faults';
@@ -15,6 +16,7 @@ import { newUnitQuestion } from '../families/unit/defaults';
 import { newConverterQuestion } from '../families/converter/defaults';
 import { newClutchQuestion } from '../families/clutch/defaults';
 import { newFaultQuestion } from '../families/fault/defaults';
+import { newStripQuestion } from '../families/strip-down/defaults';
 import { newOwnQuestion } from '../families/own/defaults';
 import type { OwnQuestion } from '../families/own/kinds';
 import { otherTeeth } from '../families/gear-set/vary';
@@ -201,6 +203,9 @@ function ownQuestion(kind: OwnQuestion['kind']): OwnQuestion {
 }
 
 let desk: FaultCase | null = null;
+const JOBS = ['slip-tractor-second', 'quay-hauler-noise', 'wherry-whole'].map((id) =>
+  read<Job>(`jobs/${id}`),
+);
 
 function plainQuestion(kind: QuestionKind, random: Random): Drawn {
   const family = familyOf({ kind });
@@ -223,6 +228,14 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
     }
     case 'own':
       return { question: ownQuestion(kind as never), subject: { kind: family } };
+    case 'strip-down': {
+      const job = pick(random, JOBS);
+      const subject = { kind: family, subject: { job } };
+      const plain = newStripQuestion(kind as never, job);
+      // What a student would get: other parts of the same job. Other damage is told by its seed alone.
+      const draw = kind === 'whole-job' ? null : FAMILIES[family].vary[plain.kind];
+      return { question: draw ? draw(plain as never, subject, random) : plain, subject };
+    }
     case 'fault': {
       desk ??= read<FaultCase>('fault-cases/quay-hopper');
       const subject = { unit: unitNamed('harbour-trainer'), faultCase: desk };
@@ -316,6 +329,7 @@ const DEAR: Readonly<Partial<Record<QuestionKind, number>>> = {
   'launch-order': 2,
   diagnose: 1,
   'which-test': 2,
+  'whole-job': 2,
 };
 
 /** Everyone who thinks in some way about questions of a kind, and some who guess. */

@@ -1,0 +1,131 @@
+import {
+  checkOrder,
+  costOf,
+  judgedAgainst,
+  MEASURES,
+  reportOn,
+  type JobReport,
+  type MeasureId,
+  type Station,
+} from '../../../assembly';
+import { keyAs, type Family, type GradedPart, type Judged } from '../../family';
+import { within, type Tolerance } from '../../questionParts';
+import { laidJob, onlyThese, type LaidJob } from './bench';
+import type { StripPart, StripTypes } from './types';
+
+/** Marks that lose all of an order: what hurts does. */
+const ALL_LOST = 5;
+/** A scale is read to this many of its steps. */
+const STEPS = 1.5;
+export const WORTH_TOLERANCE: Tolerance = { kind: 'percent', value: 5 };
+export const gaugeTolerance = (measure: MeasureId): Tolerance => ({
+  kind: 'absolute',
+  value: STEPS * MEASURES[measure].readsTo,
+});
+
+/** The job as the question has it. @throws Error without one: its key was asked for first */
+export function laid(question: StripTypes['question'], subject: StripTypes['subject']): LaidJob {
+  const result = laidJob(subject.subject.job, question);
+  if (!result) throw new Error('strip-down: expected a job with a machine');
+  return result;
+}
+
+const one = (part: StripPart, right: boolean): GradedPart<StripPart> => ({ part, right });
+
+export const judge: Family<StripTypes>['judge'] = {
+  'free-now': ({ key, answer }) => {
+    const { free } = keyAs(key, 'free-now');
+    return {
+      parts: [
+        one(
+          'none-stuck',
+          answer.parts.every((id) => free.includes(id)),
+        ),
+        one(
+          'none-missed',
+          free.every((id) => answer.parts.includes(id)),
+        ),
+      ],
+    };
+  },
+  'strip-order': ({ question, subject, answer }) => {
+    const { plan } = laid(question, subject);
+    const here = onlyThese(plan, question.parts);
+    const { violations } = checkOrder(here, answer.order);
+    const parts = here.rules.flatMap(({ after, before }) =>
+      before.map((first) => ({
+        part: 'step' as const,
+        right: answer.order.indexOf(first) < answer.order.indexOf(after),
+        of: [first, after] as const,
+      })),
+    );
+    return { parts, score: 1 - Math.min(1, costOf({ violations }) / ALL_LOST) };
+  },
+  'why-first': ({ key, answer }) => ({
+    parts: [one('why', keyAs(key, 'why-first').rules.includes(answer.rule))],
+  }),
+  // Neighbours count.
+  'lay-out': ({ key, answer }) => {
+    const { order } = keyAs(key, 'lay-out');
+    return {
+      parts: order.slice(1).map((id, k) => ({
+        part: 'step' as const,
+        right: answer.order.indexOf(order[k]!) + 1 === answer.order.indexOf(id),
+        of: [order[k]!, id] as const,
+      })),
+    };
+  },
+  'way-round': ({ key, answer }) => ({
+    parts: [
+      one('way', answer.way === 'right'),
+      one('becomes', answer.becomes === keyAs(key, 'way-round').becomes),
+    ],
+  }),
+  verdict: ({ key, answer }) => {
+    const { right } = keyAs(key, 'verdict');
+    const fits = judgedAgainst({ right }, answer.decision, answer.reason);
+    return { parts: [one('decision', fits.decision), one('reason', fits.reason)] };
+  },
+  'read-gauge': ({ question, key, answer }) => {
+    const { value, standing } = keyAs(key, 'read-gauge');
+    return {
+      parts: [
+        one('value', within(gaugeTolerance(question.measure), value, answer.value)),
+        one('side', standing === 'in-doubt' || standing === answer.side),
+      ],
+    };
+  },
+  'choose-size': ({ key, answer }) => ({
+    parts: [one('size', Math.abs(answer.size - keyAs(key, 'choose-size').size) < 1e-9)],
+  }),
+  'worth-it': ({ key, answer }) => ({
+    parts: [one('value', within(WORTH_TOLERANCE, keyAs(key, 'worth-it').value, answer.value))],
+  }),
+  'whole-job': ({ question, subject, key, answer }) => {
+    const { job, plan } = laid(question, subject);
+    return wholeJob(reportOn(job, plan, answer.work), keyAs(key, 'whole-job').stations);
+  },
+};
+
+/** Each station counts alike; those that can be half right are. */
+function wholeJob(report: JobReport, stations: readonly Station[]): Judged<StripPart> {
+  const judged =
+    report.judged.length +
+    report.missed.filter((id) => !report.judged.some((j) => j.part === id)).length;
+  const good = report.judged.filter((j) => j.decision && j.reason).length;
+  const shares: Readonly<Partial<Record<StripPart, number>>> = {
+    before: report.measuredBefore ? 1 : 0,
+    off: 1 - Math.min(1, report.offCost / (2 * ALL_LOST)),
+    inspect: judged === 0 ? 0 : good / judged,
+    order: report.order.right ? 1 : 0,
+    together: report.errors.length + report.leftOut.length === 0 ? 1 : 0,
+  };
+  const parts = stations.flatMap((station) => {
+    const share = station === 'prove' ? undefined : shares[station];
+    return share === undefined ? [] : [{ part: station as StripPart, right: share === 1, share }];
+  });
+  return {
+    parts: parts.map(({ part, right }) => ({ part, right })),
+    score: parts.reduce((sum, p) => sum + p.share, 0) / Math.max(1, parts.length),
+  };
+}
