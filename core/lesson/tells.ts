@@ -11,7 +11,7 @@ import { subjectFor } from './families/subjects';
 import type { Family } from './family';
 import type { Thought } from './learners';
 import type { Lesson } from './lesson';
-import { WORTH_TOLERANCE } from './families/strip-down/grade';
+import { WORTH_TOLERANCE } from './families/strip-down/tolerances';
 import type { Misconception } from './misconceptions';
 import { triedOut } from './posed';
 import type { Tolerance } from './questionParts';

@@ -38,11 +38,25 @@ interface Props {
   begins?: Station;
 }
 
-/** A job from the first bolt to the road: one station after the other, or each by itself. */
-export function JobBench({ job, plan, bar, begins }: Props) {
+/** A job from the first bolt to the road, its work kept with the tab. */
+export function JobBench({ job, ...rest }: Props) {
+  const [work, setWork] = useKept<JobWork>(`Job work ${job.id} ${job.seed}`, NEW_JOB_WORK);
+  return (
+    <JobStations
+      job={job}
+      {...rest}
+      work={work}
+      onWork={(change) => setWork((now) => ({ ...now, ...change }))}
+    />
+  );
+}
+
+type StationsProps = Props & Pick<OnBench, 'work' | 'onWork' | 'closed'>;
+
+/** One station after the other, or each by itself. */
+export function JobStations({ job, plan, bar, begins, ...done }: StationsProps) {
   const { t } = useTranslation();
   const stations = stationsOf(job);
-  const [work, setWork] = useKept<JobWork>(`Job work ${job.id} ${job.seed}`, NEW_JOB_WORK);
   const [at, setAt] = useKept<Station>(
     `Job station ${job.id} ${job.seed}`,
     begins && stations.includes(begins) ? begins : stations[0]!,
@@ -62,13 +76,7 @@ export function JobBench({ job, plan, bar, begins }: Props) {
           options={stations.map((s) => ({ value: s, label: t(`strip.stations.${s}`) }))}
         />
       </div>
-      <Screen
-        job={job}
-        plan={plan}
-        parts={parts}
-        work={work}
-        onWork={(change) => setWork((now) => ({ ...now, ...change }))}
-      />
+      <Screen job={job} plan={plan} parts={parts} {...done} />
     </div>
   );
 }

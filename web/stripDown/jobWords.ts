@@ -52,3 +52,7 @@ export const sizeText = (numbers: Numbers, size: number): string =>
   `${formatNumber(numbers.toDisplay(size, 'length'), numbers.system === 'si' ? 2 : 4)} ${numbers.unit('length')}`;
 
 export const machineOf = ({ unit, clutch }: Job): string => (unit ?? clutch)?.name ?? '';
+
+/** How a reading is typed in: in the reader's lengths, or in ohms. */
+export const typedIn = (measure: MeasureId) =>
+  isLength(measure) ? { quantity: 'length' as const } : { unit: 'Ω' };

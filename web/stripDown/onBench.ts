@@ -7,4 +7,6 @@ export interface OnBench {
   parts: ReadonlyMap<string, Part>;
   work: JobWork;
   onWork: (change: Partial<JobWork>) => void;
+  /** It is asked about: nothing tells what was right before it is handed in. */
+  closed?: boolean;
 }

@@ -1,3 +1,4 @@
+import type { Job } from '../../../core/assembly';
 import type { Clutch, ClutchPack } from '../../../core/clutch';
 import type { Converter, Engine } from '../../../core/converter';
 import type { FaultCase } from '../../../core/faults';
@@ -14,6 +15,7 @@ export interface LessonShelf {
   readonly clutches: Clutch[];
   readonly clutchPacks: ClutchPack[];
   readonly cases: FaultCase[];
+  readonly jobs: Job[];
 }
 
 export const useLessonShelf = (): LessonShelf => ({
@@ -24,4 +26,5 @@ export const useLessonShelf = (): LessonShelf => ({
   clutches: useLessonModels('fair-sprocket/clutch').models,
   clutchPacks: useLessonModels('fair-sprocket/clutch-pack').models,
   cases: useLessonModels('fair-sprocket/fault-case').models,
+  jobs: useLessonModels('fair-sprocket/job').models,
 });

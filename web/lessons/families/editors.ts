@@ -5,6 +5,7 @@ import type { FamilyEditor } from './familyEditor';
 import { FAULT_EDITOR } from './fault/offer';
 import { GEAR_SET_EDITOR } from './gear-set/offer';
 import { OWN_EDITOR } from './own/offer';
+import { STRIP_EDITOR } from './strip-down/offer';
 import { UNIT_EDITOR } from './unit/offer';
 
 /** How each family is asked, in the order in which the kinds are offered. */
@@ -14,6 +15,7 @@ const EDITORS: { readonly [F in FamilyName]: FamilyEditor<F> } = {
   converter: CONVERTER_EDITOR,
   clutch: CLUTCH_EDITOR,
   fault: FAULT_EDITOR,
+  'strip-down': STRIP_EDITOR,
   own: OWN_EDITOR,
 };
 

@@ -19,6 +19,7 @@ import type { FamilyWords } from './familyWords';
 import { FAULT_WORDS } from './fault/words';
 import { GEAR_SET_WORDS } from './gear-set/words';
 import { OWN_WORDS } from './own/words';
+import { STRIP_WORDS } from './strip-down/words';
 import { UNIT_WORDS } from './unit/words';
 
 /** Any question with what it is about, put into words. */
@@ -28,6 +29,7 @@ const WORDS: { readonly [F in FamilyName]: FamilyWords<F> } = {
   converter: CONVERTER_WORDS,
   clutch: CLUTCH_WORDS,
   fault: FAULT_WORDS,
+  'strip-down': STRIP_WORDS,
   own: OWN_WORDS,
 };
 

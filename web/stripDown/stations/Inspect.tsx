@@ -125,8 +125,8 @@ function PartCard({ part, ...bench }: CardProps) {
     if (decision && reason) onWork({ judged: { ...work.judged, [part.id]: { decision, reason } } });
   };
   return (
-    <div className="part-card">
-      <div className="part-card-look">
+    <div className="bench-part">
+      <div className="bench-part-look">
         <h3>{partName(t, job.unit ?? null, part)}</h3>
         <PartPicture kind={part.kind} damage={damage} />
         <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
@@ -166,7 +166,7 @@ function PartCard({ part, ...bench }: CardProps) {
         )}
       </div>
       {measures.length > 0 && (
-        <div className="part-card-measures">
+        <div className="bench-part-measures">
           {measures.map((measure) => (
             <MeasurePanel key={measure} {...bench} part={part} measure={measure} before={false} />
           ))}

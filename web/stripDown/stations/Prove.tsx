@@ -60,12 +60,14 @@ export function Prove(bench: OnBench) {
         <Button type="primary" onClick={() => setView('drive')} disabled={view === 'drive'}>
           {t('strip.drive')}
         </Button>
-        <Button onClick={() => setView('book')} disabled={view === 'book'}>
-          {t('strip.openBook')}
-        </Button>
+        {!bench.closed && (
+          <Button onClick={() => setView('book')} disabled={view === 'book'}>
+            {t('strip.openBook')}
+          </Button>
+        )}
         <span className="quiet">{t('strip.driveHow')}</span>
       </div>
-      {view === 'book' && <Book {...bench} report={report} together={together} />}
+      {view === 'book' && !bench.closed && <Book {...bench} report={report} together={together} />}
       {view === 'drive' && <Driven job={job} faults={report.faults} />}
     </section>
   );

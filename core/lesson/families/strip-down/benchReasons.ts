@@ -21,7 +21,8 @@ import { keyAs, type Keyed, type Of, type Reasons, type ThoughtOf } from '../../
 import { NumberThoughts } from '../../numberClaims';
 import { effectsOffered, measuredGap } from './bench';
 import { onceRound, type StripClaim } from './claims';
-import { gaugeTolerance, laid, WORTH_TOLERANCE } from './grade';
+import { laid } from './grade';
+import { gaugeTolerance, WORTH_TOLERANCE } from './tolerances';
 import type { StripAnswer } from './kinds';
 import type { StripSlip } from './slips';
 import type { StripTypes } from './types';

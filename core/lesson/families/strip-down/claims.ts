@@ -17,6 +17,7 @@ import {
   type Damage,
   type ErrorKind,
   type FacingRule,
+  type Instrument,
   type JobWork,
   type MeasureId,
   type OrderRule,
@@ -25,7 +26,7 @@ import {
 import { sameNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { becomesOf, laidJob, measuredGap, onlyThese, shownOn } from './bench';
-import { gaugeTolerance, WORTH_TOLERANCE } from './grade';
+import { gaugeTolerance, WORTH_TOLERANCE } from './tolerances';
 import { placeOf, rulesBetween } from './key';
 import type { Becomes, StripQuestion, StripSubject } from './kinds';
 
@@ -149,14 +150,14 @@ function rightNumber(question: StripQuestion, stored: StripSubject['job']) {
 }
 
 /** Once round of an instrument's hand or drum, mm; `null` where nothing goes round. */
-export function onceRound(measure: MeasureId): number | null {
-  switch (MEASURES[measure].instrument) {
-    case 'dial-gauge':
-    case 'bore-gauge':
-      return 1;
-    case 'micrometer':
-      return 0.5;
-    default:
-      return null;
-  }
-}
+const ONCE_ROUND: Readonly<Record<Instrument, number | null>> = {
+  'dial-gauge': 1,
+  'bore-gauge': 1,
+  micrometer: 0.5,
+  caliper: null,
+  feeler: null,
+  straightedge: null,
+  ohmmeter: null,
+};
+export const onceRound = (measure: MeasureId): number | null =>
+  ONCE_ROUND[MEASURES[measure].instrument];

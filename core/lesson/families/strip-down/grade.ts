@@ -2,26 +2,18 @@ import {
   checkOrder,
   costOf,
   judgedAgainst,
-  MEASURES,
   reportOn,
   type JobReport,
-  type MeasureId,
   type Station,
 } from '../../../assembly';
 import { keyAs, type Family, type GradedPart, type Judged } from '../../family';
-import { within, type Tolerance } from '../../questionParts';
+import { within } from '../../questionParts';
 import { laidJob, onlyThese, type LaidJob } from './bench';
+import { gaugeTolerance, WORTH_TOLERANCE } from './tolerances';
 import type { StripPart, StripTypes } from './types';
 
 /** Marks that lose all of an order: what hurts does. */
 const ALL_LOST = 5;
-/** A scale is read to this many of its steps. */
-const STEPS = 1.5;
-export const WORTH_TOLERANCE: Tolerance = { kind: 'percent', value: 5 };
-export const gaugeTolerance = (measure: MeasureId): Tolerance => ({
-  kind: 'absolute',
-  value: STEPS * MEASURES[measure].readsTo,
-});
 
 /** The job as the question has it. @throws Error without one: its key was asked for first */
 export function laid(question: StripTypes['question'], subject: StripTypes['subject']): LaidJob {

@@ -123,17 +123,8 @@ const within = (ids: readonly string[], list: readonly string[]): boolean =>
   ids.some((id) => list.includes(id));
 
 function namedIn(question: StripQuestion): readonly string[] {
-  switch (question.kind) {
-    case 'free-now':
-      return [...question.off, ...question.offered];
-    case 'strip-order':
-    case 'lay-out':
-      return question.parts;
-    case 'why-first':
-      return [question.first, question.part];
-    case 'whole-job':
-      return [];
-    default:
-      return [question.part];
-  }
+  if (question.kind === 'free-now') return [...question.off, ...question.offered];
+  if (question.kind === 'why-first') return [question.first, question.part];
+  if ('parts' in question) return question.parts;
+  return 'part' in question ? [question.part] : [];
 }

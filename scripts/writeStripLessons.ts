@@ -1,0 +1,272 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import type { Job } from '../core/assembly';
+import { openValue } from '../core/formats';
+import {
+  CAUTION_TOPICS,
+  carrying,
+  keyFor,
+  subjectFor,
+  type Block,
+  type Lesson,
+  type StripQuestion,
+} from '../core/lesson';
+
+/** `npm run demo`: the five lessons of the Strip-down bench, with the demo jobs in them. */
+const job = (id: string): Job => JSON.parse(readFileSync(`demo/jobs/${id}.json`, 'utf8')) as Job;
+
+type Asked = StripQuestion extends infer Q
+  ? Q extends StripQuestion
+    ? Omit<Q, 'prompt'>
+    : never
+  : never;
+interface Told {
+  readonly title: string;
+  readonly text?: string;
+  readonly caution?: (typeof CAUTION_TOPICS)[number];
+  readonly ask?: Asked;
+}
+interface Course {
+  readonly id: string;
+  readonly title: string;
+  readonly summary: string;
+  readonly jobs: readonly string[];
+  readonly steps: readonly Told[];
+}
+
+const SLIP = 'slip-tractor-second';
+const QUAY = 'quay-hauler-noise';
+const PACK = 'one-pack-bench';
+const CRANE = 'bollard-clutch';
+
+const COURSES: readonly Course[] = [
+  {
+    id: 'what-comes-off-first',
+    title: 'What must come off first',
+    summary: 'A stack of parts leaves in an order, and each step of it has a why.',
+    jobs: [SLIP],
+    steps: [
+      {
+        title: 'Before the hand goes there',
+        caution: 'heavy-parts',
+        text: 'A part leaves when nothing lies in its way, nothing holds it, and nothing will fall. **Say what is free before you reach for it.**',
+      },
+      {
+        title: 'The first bolt',
+        text: 'The tractor stands on the lift, whole.',
+        ask: {
+          kind: 'free-now',
+          job: SLIP,
+          off: [],
+          offered: [
+            'fluid',
+            'pan',
+            'converter',
+            'pump',
+            'valve-body',
+            'B1.servo',
+            'speed-pickup',
+            'extension',
+          ],
+        },
+      },
+      {
+        title: 'Half way in',
+        text: 'Outside, pan and valve body are off.',
+        ask: {
+          kind: 'free-now',
+          job: SLIP,
+          off: [
+            'fluid',
+            'solenoid-plug',
+            'cable',
+            'speed-pickup',
+            'converter',
+            'pan',
+            'filter',
+            'valve-body',
+          ],
+          offered: [
+            'pump',
+            'support',
+            'support-bolt',
+            'park-rod',
+            'C1.drum',
+            'B1.band',
+            'B1.anchor',
+            'sun.shell',
+          ],
+        },
+      },
+      {
+        title: 'The band and its drum',
+        ask: { kind: 'why-first', job: SLIP, first: 'B1.band', part: 'sun.shell' },
+      },
+      {
+        title: 'A spring behind a ring',
+        caution: 'springs',
+        ask: { kind: 'why-first', job: SLIP, first: 'B1.servo-ring', part: 'B1.servo' },
+      },
+      {
+        title: 'One pack apart',
+        text: 'The drum lies on the bench.',
+        caution: 'compressed-air',
+        ask: {
+          kind: 'strip-order',
+          job: SLIP,
+          parts: ['C1.seals', 'C1.spring', 'C1.ring', 'C1.piston', 'C1.pack'],
+        },
+      },
+      {
+        title: 'In a row',
+        ask: {
+          kind: 'lay-out',
+          job: SLIP,
+          parts: ['C1.drum', 'C2.drum', 'P1.ring', 'support', 'sun.shell', 'P2.carrier'],
+        },
+      },
+    ],
+  },
+  {
+    id: 'which-way-round',
+    title: 'Which way round',
+    summary: 'Most parts fit two ways. One of them is a fault that the driver will meet.',
+    jobs: [SLIP, CRANE],
+    steps: [
+      {
+        title: 'It fits, and is wrong',
+        text: 'What fits the wrong way does not tell you by itself. **Know the rule, know the check, know what the road would say.**',
+      },
+      { title: 'A one-way clutch', ask: { kind: 'way-round', job: SLIP, part: 'F1.race' } },
+      { title: 'A lip', ask: { kind: 'way-round', job: SLIP, part: 'C1.seals' } },
+      { title: 'A ring in its groove', ask: { kind: 'way-round', job: SLIP, part: 'C2.ring' } },
+      { title: 'Plates by turns', ask: { kind: 'way-round', job: SLIP, part: 'C1.pack' } },
+      { title: 'The pump', ask: { kind: 'way-round', job: SLIP, part: 'pump' } },
+      {
+        title: 'A dry disc',
+        caution: 'dust',
+        ask: { kind: 'way-round', job: CRANE, part: 'disc' },
+      },
+    ],
+  },
+  {
+    id: 'reuse-it-or-not',
+    title: 'Reuse it or not',
+    summary: 'Eye, hand and gauge; then reuse, clean or replace, with a reason that fits.',
+    jobs: [SLIP, QUAY, PACK],
+    steps: [
+      {
+        title: 'Three ways to know',
+        text: 'The eye tells cracks and heat. The hand tells what catches. **Where neither tells, measure**, and judge by the limits of the maker.',
+      },
+      { title: 'The band', ask: { kind: 'verdict', job: SLIP, part: 'B1.band' } },
+      { title: 'The drum', ask: { kind: 'verdict', job: SLIP, part: 'C2.drum' } },
+      { title: 'The seals', ask: { kind: 'verdict', job: SLIP, part: 'C2.seals' } },
+      { title: 'A carrier', ask: { kind: 'verdict', job: QUAY, part: 'P1.carrier' } },
+      { title: 'Its pinions', ask: { kind: 'verdict', job: QUAY, part: 'P1.pinions' } },
+      { title: 'A pack that looks good', ask: { kind: 'verdict', job: QUAY, part: 'C3.pack' } },
+      { title: 'Is a new one worth it?', ask: { kind: 'worth-it', job: QUAY, part: 'thrust-2' } },
+    ],
+  },
+  {
+    id: 'set-it',
+    title: 'Set it',
+    summary: 'Read the scale, then choose the part that the play asks for.',
+    jobs: [SLIP, PACK, CRANE],
+    steps: [
+      {
+        title: 'Read, then judge',
+        text: 'A scale is read, not guessed: small hand first, then the long one. **A thicker part leaves less play.**',
+      },
+      {
+        title: 'End play',
+        ask: { kind: 'read-gauge', job: SLIP, part: 'input-shaft', measure: 'end-play-in' },
+      },
+      {
+        title: 'A friction plate',
+        ask: { kind: 'read-gauge', job: SLIP, part: 'C1.pack', measure: 'lining' },
+      },
+      {
+        title: 'The clutch disc',
+        ask: { kind: 'read-gauge', job: CRANE, part: 'disc', measure: 'disc-thickness' },
+      },
+      {
+        title: 'The washer behind the pump',
+        ask: { kind: 'choose-size', job: SLIP, part: 'thrust-1' },
+      },
+      { title: 'The ring of a pack', ask: { kind: 'choose-size', job: PACK, part: 'C1.ring' } },
+      { title: 'Another pack', ask: { kind: 'choose-size', job: PACK, part: 'C3.ring' } },
+    ],
+  },
+  {
+    id: 'your-own-work',
+    title: 'Your own work on the road',
+    summary: 'A whole clutch job, from the first bolt to the road. What you get wrong stays in.',
+    jobs: [CRANE],
+    steps: [
+      {
+        title: 'The job',
+        caution: 'lifting',
+        text: 'The crane truck judders. **Strip it, judge every part, order, put it together and drive it**: if something is wrong then, it is yours.',
+      },
+      {
+        title: 'Why the battery first',
+        ask: { kind: 'why-first', job: CRANE, first: 'battery', part: 'box' },
+      },
+      { title: 'The whole of it', ask: { kind: 'whole-job', job: CRANE } },
+    ],
+  },
+];
+
+function lessonOf({ id, title, summary, jobs, steps }: Course): Lesson {
+  const bare: Lesson = {
+    format: 'fair-sprocket/lesson',
+    version: 1,
+    id,
+    title,
+    summary,
+    author: 'Harbour training shop',
+    steps: steps.map((step, k) => ({
+      id: `s${k + 1}`,
+      title: step.title,
+      blocks: [
+        ...(step.text === undefined
+          ? []
+          : [{ id: `t${k + 1}`, kind: 'text', markdown: step.text } satisfies Block]),
+        ...(step.caution === undefined
+          ? []
+          : [
+              {
+                id: `c${k + 1}`,
+                kind: 'caution',
+                topic: step.caution,
+                markdown: '',
+              } satisfies Block,
+            ]),
+        ...(step.ask === undefined
+          ? []
+          : [
+              {
+                id: `q${k + 1}`,
+                kind: 'question',
+                question: { ...step.ask, prompt: '' } as StripQuestion,
+              } satisfies Block,
+            ]),
+      ],
+    })),
+  };
+  return carrying(bare, jobs.map(job));
+}
+
+for (const course of COURSES) {
+  const lesson = lessonOf(course);
+  const opened = openValue(JSON.parse(JSON.stringify(lesson)), 'fair-sprocket/lesson');
+  if (!opened.ok) throw new Error(`${course.id}: ${JSON.stringify(opened.failure)}`);
+  for (const step of lesson.steps)
+    for (const block of step.blocks)
+      if (block.kind === 'question') {
+        const subject = subjectFor(lesson, block.question);
+        const key = subject && keyFor(block.question, subject);
+        if (!key?.ok) throw new Error(`${course.id}, ${step.title}: ${JSON.stringify(key)}`);
+      }
+  writeFileSync(`demo/lessons/${course.id}.json`, `${JSON.stringify(lesson, null, 2)}\n`);
+}
