@@ -1,3 +1,4 @@
+import { jobProblems, planOfJob, type Job } from '../core/assembly';
 import type { Documents, DocumentKind } from '../core/formats';
 import { clutchFindings, packFindings, type Clutch, type ClutchPack } from '../core/clutch';
 import { pairFindings } from '../core/converter';
@@ -27,6 +28,7 @@ export function notesOn(document: Documents[DocumentKind]): Notes {
   if (document.format === 'fair-sprocket/clutch') noteClutch(document, '', found);
   if (document.format === 'fair-sprocket/clutch-pack') notePack(document, '', found);
   if (document.format === 'fair-sprocket/fault-case') noteCase(document, '', found);
+  if (document.format === 'fair-sprocket/job') noteJob(document, '', found);
   if (document.format === 'fair-sprocket/lesson') noteLesson(document, found);
   return found;
 }
@@ -56,6 +58,12 @@ function noteCase(faultCase: FaultCase, prefix: string, found: Notes): void {
     found.problems.push(`${prefix}cause: ${line(code, values)}`);
 }
 
+/** A job whose hidden damage has no place in its machine can't be given out. */
+function noteJob(job: Job, prefix: string, found: Notes): void {
+  for (const { code, ...values } of jobProblems(job, planOfJob(job)))
+    found.problems.push(`${prefix}hidden: ${line(code, values)}`);
+}
+
 function line(code: string, values: Readonly<Record<string, unknown>>): string {
   const facts = Object.entries(values).map(
     ([k, v]) => `${k} ${typeof v === 'number' ? Number(v.toPrecision(3)) : String(v)}`,
@@ -68,6 +76,7 @@ function noteLesson(lesson: Lesson, found: Notes): void {
   (lesson.clutches ?? []).forEach((c, k) => noteClutch(c, `clutches[${k}]: `, found));
   (lesson.clutchPacks ?? []).forEach((p, k) => notePack(p, `clutchPacks[${k}]: `, found));
   (lesson.cases ?? []).forEach((c, k) => noteCase(c, `cases[${k}].`, found));
+  (lesson.jobs ?? []).forEach((j, k) => noteJob(j, `jobs[${k}].`, found));
   lesson.steps.forEach((step, s) =>
     step.blocks.forEach((block, k) => {
       const path = `steps[${s}].blocks[${k}]`;

@@ -144,6 +144,26 @@ export function screenList(browser: () => Browser): Screen[] {
       '/learn/strip-down/jobs/one-pack-bench',
       [radio('Together'), press('Case'), press('Put it in'), press('Air check')],
     ],
+    [
+      'player, which next',
+      '/teach/lessons/what-comes-off-first/preview',
+      [press('Begin'), press(/3 Half way/)],
+    ],
+    [
+      'player, reuse it or not',
+      '/teach/lessons/reuse-it-or-not/preview',
+      [press('Begin'), press(/2 The band/)],
+    ],
+    [
+      'player, read the scale',
+      '/teach/lessons/set-it/preview',
+      [press('Begin'), press(/2 End play/)],
+    ],
+    [
+      'player, a whole job',
+      '/teach/lessons/your-own-work/preview',
+      [press('Begin'), press(/3 The whole/), radio('Together')],
+    ],
     ['editor, job', '/teach/models/jobs/wherry-whole', [() => b.see('What was hidden')]],
     ['unit editor', '/teach/models/units/harbour-trainer', [() => b.see('Nothing wrong found')]],
     ['unit editor, elements', '/teach/models/units/quay-four', [radio('Elements')]],

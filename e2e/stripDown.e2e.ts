@@ -1,3 +1,4 @@
+import { answering } from './answering';
 import type { Browser } from './browser';
 import { session } from './session';
 
@@ -32,7 +33,7 @@ test('from the Apply bench a unit is taken apart; what lies before a part keeps 
 });
 
 test('what is free is shown on demand; the tray outlives a reload, and the last part goes back', async () => {
-  await b.press('checkbox', 'show what is free now');
+  await b.press('checkbox', /show what is free now/);
   const free = () =>
     b.driver.executeScript<string[]>(
       'return [...document.querySelectorAll(".part-button[data-free=true]")].map((e) => e.innerText)',
@@ -133,4 +134,36 @@ test('a job that no longer fits its unit says so, and loses nothing', async () =
   await b.see(/Made by|tells\./);
   await b.visit(run.at('/learn/strip-down/jobs/nothing-here'));
   await b.see('There is no such job here.');
+});
+
+test('questions about jobs: what is free, which way round, what a scale reads, and the whole job', async () => {
+  const { begin, commit } = answering(run, () => b);
+  await begin('what-comes-off-first', /^3 Half way/);
+  await b.press('checkbox', 'Pump');
+  await b.press('checkbox', 'Sun shell');
+  await commit();
+  await b.see('Took the drum before its band.');
+  await b.press('button', 'Try again with other parts');
+  await b.see('Commit prediction');
+  await begin('which-way-round', /^2 A one-way/);
+  await b.press('radio', /tried by hand/);
+  await b.press('radio', 'wrong way round');
+  await commit();
+  await b.see('Right');
+  await begin('set-it', /^3 A friction/);
+  await b.fill('spinbutton', 'What it reads', '1.44');
+  await b.press('radio', 'within its limits');
+  await commit();
+  await b.see('Missed a turn of the scale.');
+  await begin('reuse-it-or-not', /^4 The seals/);
+  await b.press('radio', 'reuse');
+  await b.press('radio', 'it is sound');
+  await commit();
+  await b.see('Used again what is used once.');
+  await begin('your-own-work', /^3 The whole/);
+  await b.press('radio', 'Inspect');
+  await b.press('button', /Take the other/);
+  await commit();
+  await b.see(/Not right|Partly right/);
+  await b.see('Putting it together not right');
 });

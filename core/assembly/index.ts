@@ -124,6 +124,7 @@ export {
   causesOf,
   comesBack,
   conditionIn,
+  HELP_COSTS,
   jobProblems,
   mustBeNew,
   NEW_JOB_WORK,

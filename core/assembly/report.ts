@@ -38,6 +38,8 @@ export interface JobWork {
   fits: Fit[];
   /** Tries to put in what could not go in yet. */
   wasted: number;
+  /** How often it was asked what is free. */
+  helped: number;
 }
 export const NEW_JOB_WORK: JobWork = {
   tried: [],
@@ -46,6 +48,7 @@ export const NEW_JOB_WORK: JobWork = {
   ordered: [],
   fits: [],
   wasted: 0,
+  helped: 0,
 };
 
 /** Parts that must be new, however the shop works: what is bad, and what is used once. */
@@ -79,7 +82,7 @@ export interface JudgedPart {
 export interface JobReport {
   /** The end play was measured while it still could be. */
   readonly measuredBefore: boolean;
-  /** Marks lost by taking parts out of turn. */
+  /** Marks lost by taking parts out of turn, and by asking what is free. */
   readonly offCost: number;
   readonly judged: readonly JudgedPart[];
   /** Parts with something wrong that nobody has judged, or judged right. */
@@ -91,6 +94,9 @@ export interface JobReport {
   /** What is driven out with. */
   readonly faults: readonly Fault[];
 }
+
+/** Asking what is free costs as much as a wasted try. */
+export const HELP_COSTS = 1;
 
 /** Everything that can be said of a piece of work, computed from the job's models. */
 export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
@@ -108,7 +114,7 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
   const errors = errorsIn(job, plan, work.judged, together.in);
   return {
     measuredBefore: work.taken.some((r) => r.before && MEASURES[r.measure].on === 'shaft'),
-    offCost: workOf(plan, work.tried).cost,
+    offCost: workOf(plan, work.tried).cost + HELP_COSTS * work.helped,
     judged,
     missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
     order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, job.prices),
@@ -187,5 +193,6 @@ export function perfectWork(job: Job, plan: StripPlan): JobWork {
     ordered: [...mustBeNew(job, plan)],
     fits: [...order].reverse().map((part) => ({ part, turned: false, ...sizeOf(part) })),
     wasted: 0,
+    helped: 0,
   };
 }

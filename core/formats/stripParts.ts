@@ -63,6 +63,7 @@ const work = z.strictObject({
     )
     .max(MOST_STEPS),
   wasted: z.number().int().min(0).max(1e6),
+  helped: z.number().int().min(0).max(1e6),
 });
 
 export const stripAnswers = [

@@ -1,7 +1,14 @@
 import { Button, Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { freeParts, hazardsOf, workOf, type Part, type Violation } from '../../../core/assembly';
+import {
+  freeParts,
+  hazardsOf,
+  HELP_COSTS,
+  workOf,
+  type Part,
+  type Violation,
+} from '../../../core/assembly';
 import type { Unit } from '../../../core/geartrain';
 import { CautionBox } from '../../bench/CautionBox';
 import { useKept } from '../../shared/kept';
@@ -61,12 +68,18 @@ export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
             {t('stripDown.again')}
           </Button>
         </div>
-        <Checkbox checked={helped} onChange={(e) => setHelped(e.target.checked)}>
+        <Checkbox
+          checked={helped}
+          onChange={(e) => {
+            setHelped(e.target.checked);
+            if (e.target.checked) onWork({ helped: done.helped + 1 });
+          }}
+        >
           {t('stripDown.showFree')}
         </Checkbox>
         <p>
           <span className="label">{t('stripDown.cost')}</span>{' '}
-          <strong className="figure">{work.cost}</strong>
+          <strong className="figure">{work.cost + HELP_COSTS * done.helped}</strong>
         </p>
         <Tray
           title={t('stripDown.tray')}
