@@ -2,11 +2,11 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import type { Job } from '../core/assembly';
 import { openValue } from '../core/formats';
 import {
-  CAUTION_TOPICS,
   carrying,
   keyFor,
   subjectFor,
   type Block,
+  type CautionBlock,
   type Lesson,
   type StripQuestion,
 } from '../core/lesson';
@@ -22,7 +22,7 @@ type Asked = StripQuestion extends infer Q
 interface Told {
   readonly title: string;
   readonly text?: string;
-  readonly caution?: (typeof CAUTION_TOPICS)[number];
+  readonly caution?: CautionBlock['topic'];
   readonly ask?: Asked;
 }
 interface Course {
@@ -248,7 +248,7 @@ function lessonOf({ id, title, summary, jobs, steps }: Course): Lesson {
               {
                 id: `q${k + 1}`,
                 kind: 'question',
-                question: { ...step.ask, prompt: '' } as StripQuestion,
+                question: { ...step.ask, prompt: '' },
               } satisfies Block,
             ]),
       ],
