@@ -1,5 +1,7 @@
+import path from 'node:path';
 import { answering } from './answering';
 import type { Browser } from './browser';
+import { chooseFile, writeFile } from './files';
 import { session } from './session';
 
 /** The Strip-down bench: parts come off in an order of one's own, and a broken rule says why it is one. */
@@ -65,6 +67,15 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   await b.see('the starter may do it for you');
   await b.press('radio', 'Inspect');
   await b.press('button', /Take the other/);
+  await b.press('radio', 'Off and out');
+  // The log: what is no picture says so and changes nothing; a photograph is made small.
+  await chooseFile(b, writeFile(b, 'note.png', 'no picture at all'));
+  await b.see('That file is no picture. Nothing was changed.');
+  await chooseFile(b, path.resolve('docs/screenshots/home.png'));
+  await b.role('img', 'Photograph of Crankshaft seal');
+  await b.fill('textbox', 'Note', 'spring side inwards, bag 3');
+  await b.press('button', 'Write it down in the log');
+  await b.press('radio', 'Inspect');
   // What stands between the hand and the verdict is a scale that is read.
   await b.press('button', 'Disc');
   await b.see('A dark, shining stain on the facing.');
@@ -98,6 +109,8 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
     if (way) await b.press('radio', way);
     await b.press('button', 'Put it in');
   };
+  await b.press('button', 'Crankshaft seal');
+  await b.see('spring side inwards, bag 3');
   await put('Clutch cover', /crosswise/);
   await put('Disc', /raised hub$/);
   await b.see('Disc: it won’t go in.');

@@ -126,6 +126,7 @@ export {
   conditionIn,
   HELP_COSTS,
   jobProblems,
+  LOG_LIMITS,
   mustBeNew,
   NEW_JOB_WORK,
   perfectWork,
@@ -133,5 +134,6 @@ export {
   verdictFor,
   type JobReport,
   type JobWork,
+  type LogEntry,
   type Taken,
 } from './report';

@@ -27,6 +27,18 @@ export interface Taken {
   before: boolean;
 }
 
+/** What was written down of a part as it came off, for the day it goes back. */
+export interface LogEntry {
+  part: string;
+  note: string;
+  /** A small picture, as a data URL. */
+  photo?: string;
+  /** To be looked at again. */
+  doubt: boolean;
+}
+/** Most entries of a log, and characters of a note and of a picture. */
+export const LOG_LIMITS = { entries: 40, note: 500, photo: 80_000 } as const;
+
 /** What somebody has done on a job: nothing of it is an answer. */
 export interface JobWork {
   /** Every try to take a part off. */
@@ -40,6 +52,7 @@ export interface JobWork {
   wasted: number;
   /** How often it was asked what is free. */
   helped: number;
+  log: LogEntry[];
 }
 export const NEW_JOB_WORK: JobWork = {
   tried: [],
@@ -49,6 +62,7 @@ export const NEW_JOB_WORK: JobWork = {
   fits: [],
   wasted: 0,
   helped: 0,
+  log: [],
 };
 
 /** Parts that must be new, however the shop works: what is bad, and what is used once. */
@@ -194,5 +208,6 @@ export function perfectWork(job: Job, plan: StripPlan): JobWork {
     fits: [...order].reverse().map((part) => ({ part, turned: false, ...sizeOf(part) })),
     wasted: 0,
     helped: 0,
+    log: [],
   };
 }

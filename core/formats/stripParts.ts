@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { DECISIONS, MEASURE_IDS, ORDER_RULES, REASONS, STATES, type OrderRule } from '../assembly';
+import {
+  DECISIONS,
+  LOG_LIMITS,
+  MEASURE_IDS,
+  ORDER_RULES,
+  REASONS,
+  STATES,
+  type OrderRule,
+} from '../assembly';
 import { DIFFICULTIES, FAULT_KINDS } from '../faults';
 import { id, markdown, reference } from './parts';
 
@@ -64,6 +72,21 @@ const work = z.strictObject({
     .max(MOST_STEPS),
   wasted: z.number().int().min(0).max(1e6),
   helped: z.number().int().min(0).max(1e6),
+  log: z
+    .array(
+      z.strictObject({
+        part: partId,
+        note: z.string().max(LOG_LIMITS.note),
+        photo: z.exactOptional(
+          z
+            .string()
+            .max(LOG_LIMITS.photo)
+            .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/),
+        ),
+        doubt: z.boolean(),
+      }),
+    )
+    .max(LOG_LIMITS.entries),
 });
 
 export const stripAnswers = [

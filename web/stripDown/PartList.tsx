@@ -1,7 +1,9 @@
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { OPENINGS, type StripPlan } from '../../core/assembly';
 import type { Unit } from '../../core/geartrain';
 import { partName } from './partName';
+import { stackNumbers } from './stackNumbers';
 
 /** The parts of a unit as they stand now, and which one the hand is on. */
 export interface PartsNow {
@@ -17,6 +19,7 @@ export interface PartsNow {
 /** What is still on the unit, by the way it leaves. */
 export function PartList({ plan, unit, off, free, chosen, onPart }: PartsNow) {
   const { t } = useTranslation();
+  const numbers = useMemo(() => stackNumbers(plan), [plan]);
   return (
     <div className="part-list">
       {([...OPENINGS, 'none'] as const).map((opening) => {
@@ -37,6 +40,11 @@ export function PartList({ plan, unit, off, free, chosen, onPart }: PartsNow) {
                       data-free={free.has(part.id)}
                       onClick={() => onPart(part.id)}
                     >
+                      {numbers.has(part.id) && (
+                        <span className="part-number" aria-hidden>
+                          {numbers.get(part.id)}
+                        </span>
+                      )}
                       {partName(t, unit, part)}
                     </button>
                   </li>

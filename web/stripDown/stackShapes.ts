@@ -1,7 +1,7 @@
 import type { Part, PartKind, Place, StripPlan } from '../../core/assembly';
 
 /** The stack of a unit drawn apart along its axis: one parametrised shape for each kind of part, out of the plan's places. */
-export const STACK = { height: 300, axis: 128, step: 62, radius: 104 } as const;
+export const STACK = { height: 310, axis: 146, step: 62, radius: 110 } as const;
 
 export interface StackShape {
   readonly part: Part;

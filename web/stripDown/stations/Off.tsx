@@ -14,6 +14,7 @@ import { CautionBox } from '../../bench/CautionBox';
 import { useKept } from '../../shared/kept';
 import { useShortcuts } from '../../shared/useShortcuts';
 import type { OnBench } from '../onBench';
+import { LogForm } from '../Log';
 import { PartList } from '../PartList';
 import { partName } from '../partName';
 import { StackDrawing } from '../StackDrawing';
@@ -22,7 +23,8 @@ import { Tray } from '../Tray';
 const NONE: string[] = [];
 
 /** What is still on it, what lies in the tray and in what order, and what the last step cost. */
-export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
+export function Off(bench: OnBench) {
+  const { job, plan, parts, work: done, onWork } = bench;
   const { t } = useTranslation();
   const unit = job.unit ?? null;
   const { tried } = done;
@@ -33,8 +35,9 @@ export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
   const off = useMemo(() => new Set(work.off), [work]);
   const free = useMemo(() => new Set(helped ? freeParts(plan, off) : []), [helped, plan, off]);
   const part = chosen !== null && !off.has(chosen) ? parts.get(chosen) : undefined;
+  const take = (id: string) => setTried([...tried, id]);
   const takeOff = () => {
-    if (part) setTried([...tried, part.id]);
+    if (part) take(part.id);
   };
   // The last try at a part that is off is the one that took it off; what was wasted before stays wasted.
   const putBack = () =>
@@ -52,7 +55,7 @@ export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
             })}
           </span>
         </div>
-        <StackDrawing {...now} />
+        <StackDrawing {...now} onTake={take} />
         <PartList {...now} />
       </section>
       <aside className="side-column" aria-label={t('stripDown.work')}>
@@ -81,6 +84,7 @@ export function Off({ job, plan, parts, work: done, onWork }: OnBench) {
           <span className="label">{t('stripDown.cost')}</span>{' '}
           <strong className="figure">{work.cost + HELP_COSTS * done.helped}</strong>
         </p>
+        {work.off.length > 0 && <LogForm {...bench} part={work.off.at(-1)!} />}
         <Tray
           title={t('stripDown.tray')}
           empty={t('stripDown.trayEmpty')}

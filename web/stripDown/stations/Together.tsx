@@ -22,6 +22,7 @@ import { useKept } from '../../shared/kept';
 import { useNumbers } from '../../shared/numbers';
 import { sizeText } from '../jobWords';
 import type { OnBench } from '../onBench';
+import { LogOf } from '../Log';
 import { PartList } from '../PartList';
 import { partName } from '../partName';
 import { StackDrawing } from '../StackDrawing';
@@ -111,7 +112,8 @@ interface PutInProps extends OnBench {
 
 type Way = 'right' | 'wrong';
 
-function PutIn({ job, plan, part, fitted, onPut }: PutInProps) {
+function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
+  const { job, plan } = bench;
   const { t } = useTranslation();
   const numbers = useNumbers();
   const [way, setWay] = useState<Way | null>(null);
@@ -127,6 +129,7 @@ function PutIn({ job, plan, part, fitted, onPut }: PutInProps) {
   return (
     <div className="strip-down-next">
       <h3>{partName(t, job.unit ?? null, part)}</h3>
+      <LogOf {...bench} part={part.id} />
       {part.kind === 'spring' && (
         <CautionBox block={{ id: 'springs', kind: 'caution', topic: 'springs', markdown: '' }} />
       )}

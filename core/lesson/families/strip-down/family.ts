@@ -40,7 +40,7 @@ export const STRIP_FAMILY: Family<StripTypes> = {
         among(Object.keys(work.judged), known) &&
         among(work.ordered, known) &&
         among(
-          work.taken.map((r) => r.part),
+          [...work.taken, ...work.log].map((r) => r.part),
           known,
         )
       );
