@@ -19,6 +19,7 @@ import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { useServices } from '../state/hooks';
 import { partName } from './partName';
+import './StripDown.css';
 
 interface Props {
   job: Job;

@@ -13,6 +13,7 @@ import {
 } from '../../core/assembly';
 import { moneyText } from './jobWords';
 import { partName } from './partName';
+import './StripDown.css';
 
 const TIERS = [1, 2, 3] as const;
 

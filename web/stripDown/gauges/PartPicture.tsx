@@ -41,6 +41,8 @@ const FACES: Readonly<Partial<Record<PartKind, Face>>> = {
   bearing: { inner: 0.4, outer: 0.75, round: { count: 10, at: 0.58, size: 0.08 } },
 };
 const PLAIN: Face = { inner: 0.35, outer: 0.85 };
+/** Of a pack, the plate that has no lining. */
+const STEEL: Face = { inner: 0.62, outer: 0.96, teeth: 'outside' };
 
 const MIDDLE = [90, 90] as const;
 const RADIUS = 84;
@@ -56,14 +58,14 @@ interface Props {
 export function PartPicture({ kind, damage }: Props) {
   const { t } = useTranslation();
   const seen = seenOn(damage);
+  const face = seen === 'blue-steels' ? STEEL : (FACES[kind] ?? PLAIN);
   return (
     <div className="part-picture">
       {([null, seen] as const).map((look, k) => (
         <figure key={k === 0 ? 'new' : 'used'}>
           <svg viewBox="0 0 180 180" aria-hidden="true">
-            <Whole face={FACES[kind] ?? PLAIN} />
-            {k === 1 && <Worn face={FACES[kind] ?? PLAIN} />}
-            {look && MARKS[look](FACES[kind] ?? PLAIN)}
+            <Whole face={face} used={k === 1} />
+            {look && MARKS[look](face)}
           </svg>
           <figcaption className="label">{t(k === 0 ? 'strip.new' : 'strip.used')}</figcaption>
         </figure>
@@ -72,7 +74,7 @@ export function PartPicture({ kind, damage }: Props) {
   );
 }
 
-function Whole({ face }: { face: Face }) {
+function Whole({ face, used }: { face: Face; used: boolean }) {
   const { inner, outer, teeth, lining, round, gap } = face;
   const [x, y] = MIDDLE;
   const [a, b] = [inner * RADIUS, outer * RADIUS];
@@ -95,6 +97,7 @@ function Whole({ face }: { face: Face }) {
           fillRule="evenodd"
         />
       )}
+      {used && <Worn face={face} />}
       {round &&
         Array.from({ length: round.count }, (_, k) => {
           const [cx, cy] = onCircle(x, y, round.at * RADIUS, k / round.count);

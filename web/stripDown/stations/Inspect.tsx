@@ -20,6 +20,7 @@ import { PartPicture } from '../gauges/PartPicture';
 import { MeasurePanel } from '../MeasurePanel';
 import type { OnBench } from '../onBench';
 import { partName } from '../partName';
+import { useShownWhenNarrow } from '../useShownWhenNarrow';
 
 /** Nothing is judged of these: they are poured away, or stay in the shop. */
 const NOT_JUDGED: readonly Part['kind'][] = ['fluid', 'mark', 'battery'];
@@ -29,6 +30,7 @@ export function Inspect(bench: OnBench) {
   const { job, plan, parts, work, onWork } = bench;
   const { t } = useTranslation();
   const [chosen, setChosen] = useKept<string | null>('Inspect chosen', null);
+  const shown = useShownWhenNarrow(chosen);
   const off = new Set(workOf(plan, work.tried).off);
   const all = !stationsOf(job).includes('off');
   const laid = plan.parts.filter((p) => !NOT_JUDGED.includes(p.kind) && (all || off.has(p.id)));
@@ -79,7 +81,7 @@ export function Inspect(bench: OnBench) {
           ))}
         </div>
       </section>
-      <aside className="side-column" aria-label={t('strip.partCard')}>
+      <aside ref={shown} className="side-column" aria-label={t('strip.partCard')}>
         {part ? (
           <PartCard key={part.id} {...bench} part={parts.get(part.id)!} />
         ) : (

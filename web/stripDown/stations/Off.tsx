@@ -17,6 +17,7 @@ import type { OnBench } from '../onBench';
 import { LogForm } from '../Log';
 import { PartList } from '../PartList';
 import { partName } from '../partName';
+import { useShownWhenNarrow } from '../useShownWhenNarrow';
 import { StackDrawing } from '../StackDrawing';
 import { Tray } from '../Tray';
 
@@ -30,6 +31,7 @@ export function Off(bench: OnBench) {
   const { tried } = done;
   const setTried = (next: string[]) => onWork({ tried: next });
   const [chosen, setChosen] = useKept<string | null>('Off chosen', null);
+  const shown = useShownWhenNarrow(chosen);
   const [helped, setHelped] = useKept('Off helped', false);
   const work = useMemo(() => workOf(plan, tried), [plan, tried]);
   const off = useMemo(() => new Set(work.off), [work]);
@@ -58,7 +60,7 @@ export function Off(bench: OnBench) {
         <StackDrawing {...now} onTake={take} />
         <PartList {...now} />
       </section>
-      <aside className="side-column" aria-label={t('stripDown.work')}>
+      <aside ref={shown} className="side-column" aria-label={t('stripDown.work')}>
         <NextPart unit={unit} part={part} onTakeOff={takeOff} />
         {work.last.map((v) => (
           <Broken key={v.rule} violation={v} unit={unit} parts={parts} />

@@ -25,6 +25,7 @@ import type { OnBench } from '../onBench';
 import { LogOf } from '../Log';
 import { PartList } from '../PartList';
 import { partName } from '../partName';
+import { useShownWhenNarrow } from '../useShownWhenNarrow';
 import { StackDrawing } from '../StackDrawing';
 import { Tray } from '../Tray';
 import { Broken } from './Off';
@@ -38,6 +39,7 @@ export function Together(bench: OnBench) {
   const { t } = useTranslation();
   const unit = job.unit ?? null;
   const [chosen, setChosen] = useKept<string | null>('Together chosen', null);
+  const shown = useShownWhenNarrow(chosen);
   const together = useMemo(() => togetherOf(plan, work.fits), [plan, work.fits]);
   const inside = useMemo(() => new Set(together.in.map((f) => f.part)), [together]);
   const part = chosen === null ? undefined : parts.get(chosen);
@@ -71,7 +73,7 @@ export function Together(bench: OnBench) {
           onPart={setChosen}
         />
       </section>
-      <aside className="side-column" aria-label={t('strip.putIn')}>
+      <aside ref={shown} className="side-column" aria-label={t('strip.putIn')}>
         {part ? (
           <PutIn key={part.id} {...bench} part={part} fitted={inside.has(part.id)} onPut={put} />
         ) : (
