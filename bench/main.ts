@@ -13,6 +13,7 @@ import { compare, type Comparison } from './compare';
 import { benchConverter } from './converter';
 import { benchFaults } from './faults';
 import { benchReasons } from './reasons';
+import { benchStripDown } from './stripDown';
 import { benchUnits } from './units';
 
 /** `npm run bench`: our kernels against general-purpose libraries on the same work in the same run. */
@@ -64,5 +65,6 @@ benchConverter();
 benchClutch();
 benchFaults();
 benchReasons();
+benchStripDown();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

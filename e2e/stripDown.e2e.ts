@@ -78,6 +78,8 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   await b.press('radio', 'Inspect');
   // What stands between the hand and the verdict is a scale that is read.
   await b.press('button', 'Disc');
+  await b.see('It looks used, and even all over.');
+  await b.press('button', 'Turn it over');
   await b.see('A dark, shining stain on the facing.');
   await b.driver.executeScript('document.querySelector(".measure-panel button").click()');
   await b.fill('spinbutton', 'What it reads', '8.2');
@@ -117,7 +119,7 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   await b.press('button', 'Take the last one out again');
   await put('Crankshaft seal', /towards the oil/);
   await put('Flywheel', /to the mark/);
-  await put('Pilot bush');
+  await put('Pilot bush', /quarter teaspoon/);
   await put('Disc', /raised hub$/);
   await b.press('button', 'Turn the input');
   await b.see('Disc: it drags, or binds.');
@@ -128,7 +130,9 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   await b.press('radio', 'Prove');
   await b.see(/parts are still on the bench/);
   await b.press('radio', 'Together');
-  await b.press('button', /Put in the next 4 parts/);
+  await put('Gearbox', /on the jack/);
+  await put('Linkage', /felt at the pedal/);
+  await b.press('button', /Put in the next 2 parts/);
   await b.press('radio', 'Prove');
   await b.press('button', 'Drive it');
   await b.see('In the seat');

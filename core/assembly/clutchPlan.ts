@@ -9,7 +9,7 @@ import type { StripPlan } from './parts';
 export function clutchPlan(clutch: Clutch): StripPlan {
   const bill = new Bill();
   bill.part('battery', 'battery', ['side']);
-  bill.part('linkage', 'fitting', ['side']);
+  bill.part('linkage', 'linkage', ['side']);
   bill.part('propeller-shaft', 'output-shaft', ['rear']);
   bill.part('box', 'gearbox', ['rear']);
   bill.part('fork', 'fork', ['rear']);

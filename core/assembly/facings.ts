@@ -32,6 +32,9 @@ export const FACING_RULES = [
   'crosswise',
   'not-washed',
   'on-its-mark',
+  'held-in-line',
+  'little-grease',
+  'play-set',
 ] as const;
 export type FacingRule = (typeof FACING_RULES)[number];
 
@@ -60,4 +63,7 @@ export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
   'clutch-cover': facing('crosswise', null, 'clutch-uneven-levers'),
   bearing: facing('not-washed', 'by-hand', 'clutch-rough-release-bearing'),
   flywheel: facing('on-its-mark', null, null),
+  gearbox: facing('held-in-line', null, 'clutch-warped-disc'),
+  bush: facing('little-grease', null, 'clutch-oiled'),
+  linkage: facing('play-set', 'by-hand', 'clutch-no-free-play'),
 };

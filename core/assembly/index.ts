@@ -93,6 +93,7 @@ export {
   priceOf,
   sheetOf,
   sizesToHave,
+  timeOf,
   USUAL_PRICES,
   type OrderGrade,
   type Prices,

@@ -44,6 +44,7 @@ import {
   sizesToHave,
   spreadOf,
   standingOf,
+  timeOf,
   togetherOf,
   USUAL_PRICES,
   USUAL_SCHOOL,
@@ -408,4 +409,19 @@ test('a job that no longer fits its unit, or is set upside down, says so', () =>
     'hidden-twice',
     'limits-upside-down',
   ]);
+});
+
+test('what an order takes: minutes of each part, and the turns on the stand', () => {
+  const order = legalOrder(plan);
+  const alone = plan.parts.reduce((sum, p) => sum + timeOf(plan, [p.id]).minutes, 0);
+  const { minutes, turns } = timeOf(plan, order);
+  // Each turn is four minutes more (from memory), and parts alone turn nothing.
+  expect(minutes).toBe(alone + 4 * turns);
+  expect(turns).toBeGreaterThan(0);
+  // Half of what having it apart and together takes, but for the turns.
+  expect(alone / 60).toBeCloseTo(hoursOf(plan) / 2, 9);
+  // To and fro costs turns: pan, pump, pan again.
+  expect(timeOf(plan, ['pan', 'pump', 'filter']).turns).toBe(2);
+  expect(timeOf(plan, ['pan', 'filter', 'pump']).turns).toBe(1);
+  expect(timeOf(plan, ['nothing'])).toEqual({ minutes: 0, turns: 0 });
 });

@@ -1,5 +1,5 @@
 import { ONE_USE_KINDS, TIERS, type Tier } from './verdict';
-import type { Part, PartKind, StripPlan } from './parts';
+import type { Opening, Part, PartKind, StripPlan } from './parts';
 
 /**
  * What coming back costs, and what is therefore worth replacing while it is apart (derived here):
@@ -77,6 +77,41 @@ const MINUTES_OF: Readonly<Partial<Record<PartKind, number>>> = {
 const USUAL_MINUTES = 3;
 export const minutesOf = ({ kind }: Pick<Part, 'kind'>): number =>
   MINUTES_OF[kind] ?? USUAL_MINUTES;
+
+/** How a unit lies on its stand while a part leaves: that side is up. What leaves by the side can leave however it lies. */
+export type Attitude = 'front-up' | 'rear-up' | 'pan-up';
+const ATTITUDE_OF: Readonly<Partial<Record<Opening, Attitude>>> = {
+  front: 'front-up',
+  rear: 'rear-up',
+  below: 'pan-up',
+};
+/** Minutes to turn it, with a second pair of hands (from memory). */
+const MINUTES_TO_TURN = 4;
+
+export interface OrderTime {
+  readonly minutes: number;
+  /** How often it was turned on its stand. */
+  readonly turns: number;
+}
+
+/** What an order takes: each part its minutes, and each time that the unit has to be turned. */
+export function timeOf({ parts }: StripPlan, order: readonly string[]): OrderTime {
+  const byId = new Map(parts.map((p) => [p.id, p]));
+  let at: Attitude | null = null;
+  let turns = 0;
+  let minutes = 0;
+  for (const id of order) {
+    const part = byId.get(id);
+    if (!part) continue;
+    minutes += minutesOf(part);
+    const wanted = part.openings.flatMap((o) => ATTITUDE_OF[o] ?? []);
+    const anyhow = part.openings.some((o) => ATTITUDE_OF[o] === undefined) || wanted.length === 0;
+    if (anyhow || (at !== null && wanted.includes(at))) continue;
+    if (at !== null) turns++;
+    at = wanted[0]!;
+  }
+  return { minutes: minutes + MINUTES_TO_TURN * turns, turns };
+}
 
 /** Hours to have all of it apart and together again. */
 export const hoursOf = ({ parts }: StripPlan): number =>

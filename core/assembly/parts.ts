@@ -52,6 +52,7 @@ export const PART_KINDS = [
   'flywheel',
   'gearbox',
   'battery',
+  'linkage',
   'mark',
   'bush',
   'bearing',

@@ -1,11 +1,10 @@
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
-import { useMemo } from 'react';
+
 import { useTranslation } from 'react-i18next';
 import {
   damagesOf,
   DAMAGE_SPECS,
   drawDamage,
-  planOfJob,
   STATIONS,
   stationsOf,
   type Damage,
@@ -18,6 +17,7 @@ import { DIFFICULTIES } from '../../core/faults';
 import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { useServices } from '../state/hooks';
+import { useJobPlan } from '../workers/unitWorker';
 import { partName } from './partName';
 import './StripDown.css';
 
@@ -116,7 +116,7 @@ export function JobFields({ job, onJob }: Props) {
 function HiddenFields({ job, onJob }: Props) {
   const { t } = useTranslation();
   const services = useServices();
-  const plan = useMemo(() => planOfJob(job), [job]);
+  const plan = useJobPlan(job);
   const able = (plan?.parts ?? []).filter((p) => damagesOf(p).length > 0);
   const set = (hidden: HiddenDamage[], field: string) => onJob({ ...job, hidden }, field);
   const draw = (difficulty: (typeof DIFFICULTIES)[number]) => {

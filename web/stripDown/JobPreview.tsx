@@ -6,12 +6,12 @@ import {
   hoursOf,
   jobProblems,
   mustBeNew,
-  planOfJob,
   selectivesOf,
   sheetOf,
   type Job,
 } from '../../core/assembly';
 import { moneyText } from './jobWords';
+import { useJobPlan } from '../workers/unitWorker';
 import { partName } from './partName';
 import './StripDown.css';
 
@@ -20,7 +20,7 @@ const TIERS = [1, 2, 3] as const;
 /** What a job comes to, for its instructor: parts, hours, what is hidden, and what it should cost. */
 export function JobPreview({ job }: { job: Job }) {
   const { t } = useTranslation();
-  const plan = useMemo(() => planOfJob(job), [job]);
+  const plan = useJobPlan(job);
   const problems = useMemo(() => jobProblems(job, plan), [job, plan]);
   if (!plan) return <p className="library-empty">{t('strip.problems.no-machine')}</p>;
   const parts = new Map(plan.parts.map((p) => [p.id, p]));

@@ -50,7 +50,7 @@ export function StackDrawing(props: Props) {
           ))}
         </svg>
       </div>
-      <div className="stack-tools row">
+      <div className="strip-tools row">
         <Button
           size="small"
           aria-label={t('stripDown.smaller')}

@@ -3,7 +3,6 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import {
-  clutchPlan,
   drawDamage,
   jobProblems,
   USUAL_PRICES,
@@ -19,7 +18,7 @@ import { shelfOf } from '../bench/modelPlaces';
 import { useKept } from '../shared/kept';
 import { useAppSelector, useServices } from '../state/hooks';
 import { selectJobs, selectUnits } from '../state/modelsSlice';
-import { useStripPlan } from '../workers/unitWorker';
+import { useJobPlan, useStripPlan } from '../workers/unitWorker';
 import { JobBench } from './JobBench';
 import { machineOf } from './jobWords';
 import './StripDown.css';
@@ -120,17 +119,10 @@ function LooseUnit({ unit, pick }: { unit: Unit; pick: React.ReactNode }) {
 }
 
 /** A job of the shelf; that it no longer fits its unit is told before anything is taken apart. */
-export function OnePlanned({ job, bar }: { job: Job; bar?: React.ReactNode }) {
-  return job.unit ? (
-    <UnitPlanned job={job} unit={job.unit} bar={bar} />
-  ) : (
-    <Checked job={job} plan={job.clutch ? clutchPlan(job.clutch) : null} bar={bar} />
-  );
-}
-
-function UnitPlanned({ job, unit, bar }: { job: Job; unit: Unit; bar?: React.ReactNode }) {
-  const plan = useStripPlan(unit);
-  return plan ? <Checked job={job} plan={plan} bar={bar} /> : <Spin />;
+function OnePlanned({ job, bar }: { job: Job; bar?: React.ReactNode }) {
+  const plan = useJobPlan(job);
+  // The parts of a large unit come a moment later.
+  return plan || !job.unit ? <Checked job={job} plan={plan} bar={bar} /> : <Spin />;
 }
 
 function Checked({ job, plan, bar }: { job: Job; plan: StripPlan | null; bar?: React.ReactNode }) {

@@ -1,5 +1,5 @@
 import type { Remote } from 'comlink';
-import { planOf, type StripPlan } from '../../core/assembly';
+import { clutchPlan, planOf, type Job, type StripPlan } from '../../core/assembly';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import {
   chartRows,
@@ -63,11 +63,18 @@ export function useCombined(unit: Unit): Combined | null {
 }
 
 /** Its parts and what may leave before what; `null` while that is not known yet. */
-export function useStripPlan(unit: Unit): StripPlan | null {
-  const large = isLarge(unit);
-  const atOnce = useMemo(() => (large ? null : planOf(unit)), [large, unit]);
+export function useStripPlan(unit: Unit | null): StripPlan | null {
+  const large = unit !== null && isLarge(unit);
+  const atOnce = useMemo(() => (large || !unit ? null : planOf(unit)), [large, unit]);
   const later = useLater(large, unit, NO_RANGES, stripPlanOf);
   return atOnce ?? later;
+}
+
+/** Of a job: of its unit, or of its clutch where it has none. */
+export function useJobPlan({ unit, clutch }: Pick<Job, 'unit' | 'clutch'>): StripPlan | null {
+  const ofUnit = useStripPlan(unit ?? null);
+  const ofClutch = useMemo(() => (!unit && clutch ? clutchPlan(clutch) : null), [unit, clutch]);
+  return ofUnit ?? ofClutch;
 }
 
 const NO_RANGES: readonly Range[] = [];

@@ -1,5 +1,6 @@
 import { Button, Select } from 'antd';
 import type { TFunction } from 'i18next';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   conditionIn,
@@ -15,6 +16,7 @@ import {
   type Part,
   type Reason,
 } from '../../../core/assembly';
+import { randomFromSeed } from '../../../core/numerics';
 import { useKept } from '../../shared/kept';
 import { PartPicture } from '../gauges/PartPicture';
 import { MeasurePanel } from '../MeasurePanel';
@@ -109,6 +111,11 @@ function groupsOf(parts: readonly Part[]): [string, Part[]][] {
 const groupName = (t: TFunction, of: string): string =>
   of === 'unit' || of === 'thrust' || of === 'links' ? t(`strip.groups.${of}`) : of;
 
+type Face = 'front' | 'rear';
+
+const faceOf = (seed: string, part: string): Face =>
+  randomFromSeed(`face ${seed} ${part}`).next() < 0.5 ? 'front' : 'rear';
+
 interface CardProps extends OnBench {
   part: Part;
 }
@@ -119,6 +126,9 @@ function PartCard({ part, ...bench }: CardProps) {
   const { t } = useTranslation();
   const [felt, setFelt] = useKept(`Felt ${part.id}`, false);
   const { damage } = conditionIn(job, part);
+  const [face, setFace] = useState<Face>('front');
+  // What can be seen is on one of its faces: it has to be turned over to be sure.
+  const onThisFace = face === faceOf(job.seed, part.id) ? damage : null;
   const measures = measuresOf(part).filter((m) => m !== 'end-play-in' && m !== 'end-play-out');
   const judged = work.judged[part.id];
   const [decision, setDecision] = useKept<Decision | null>(`Decision ${part.id}`, null);
@@ -130,8 +140,14 @@ function PartCard({ part, ...bench }: CardProps) {
     <div className="bench-part">
       <div className="bench-part-look">
         <h3>{partName(t, job.unit ?? null, part)}</h3>
-        <PartPicture kind={part.kind} damage={damage} />
-        <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
+        <PartPicture kind={part.kind} damage={onThisFace} />
+        <div className="row">
+          <Button onClick={() => setFace(face === 'front' ? 'rear' : 'front')}>
+            {t('strip.turnOver')}
+          </Button>
+          <span>{t(`strip.faces.${face}`)}</span>
+        </div>
+        <p>{t(`strip.looks.${seenOn(onThisFace) ?? 'sound'}`)}</p>
         <div className="row">
           <Button onClick={() => setFelt(true)}>{t('strip.feel')}</Button>
           {felt && <span role="status">{t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}</span>}

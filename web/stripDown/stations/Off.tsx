@@ -5,6 +5,7 @@ import {
   freeParts,
   hazardsOf,
   HELP_COSTS,
+  timeOf,
   workOf,
   type Part,
   type Violation,
@@ -82,6 +83,7 @@ export function Off(bench: OnBench) {
         >
           {t('stripDown.showFree')}
         </Checkbox>
+        <p className="quiet">{t('stripDown.time', { ...timeOf(plan, work.off) })}</p>
         <p>
           <span className="label">{t('stripDown.cost')}</span>{' '}
           <strong className="figure">{work.cost + HELP_COSTS * done.helped}</strong>

@@ -5,6 +5,7 @@ import {
   errorsIn,
   FACINGS,
   hasFacing,
+  hazardsOf,
   legalOrder,
   selectivesOf,
   shownBy,
@@ -132,9 +133,9 @@ function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
     <div className="strip-down-next">
       <h3>{partName(t, job.unit ?? null, part)}</h3>
       <LogOf {...bench} part={part.id} />
-      {part.kind === 'spring' && (
-        <CautionBox block={{ id: 'springs', kind: 'caution', topic: 'springs', markdown: '' }} />
-      )}
+      {hazardsOf(part).map((topic) => (
+        <CautionBox key={topic} block={{ id: topic, kind: 'caution', topic, markdown: '' }} />
+      ))}
       {facing && (
         <>
           <p>{t(`strip.facings.${facing.rule}.ask`)}</p>
