@@ -27,7 +27,7 @@ const WEB = {
   workers: ['shared'],
   state: ['shared', 'storage', 'workers'],
   files: ['shared', 'storage', 'workers', 'state'],
-  bench: ['shared', 'state'],
+  bench: ['shared', 'state', 'workers'],
   ...Object.fromEntries(
     Object.entries(BENCHES).map(([name, known]) => [name, [...BELOW_BENCHES, ...known]]),
   ),

@@ -132,6 +132,11 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/strip-down/harbour-trainer',
       [press('Fluid'), press('Take it off'), press('C1 drum'), press('Take it off')],
     ],
+    [
+      'strip-down job, cut open',
+      '/learn/strip-down/jobs/slip-tractor-second',
+      [radio('Off and out'), radio('Section'), press('Pump')],
+    ],
     ['strip-down job, before', '/learn/strip-down/jobs/slip-tractor-second', []],
     [
       'strip-down job, a part in the hand',

@@ -40,13 +40,13 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'strip-down',
-    route: '/teach/strip-down/skerry-three',
+    route: '/teach/strip-down/jobs/one-pack-bench',
     steps: async (b) => {
-      for (const part of ['Fluid', 'Converter', 'C1 drum']) {
-        await b.press('button', part);
-        await b.press('button', 'Take it off');
-      }
-      await b.press('button', 'Pump');
+      await b.press('button', 'C2 plates');
+      await b.press('button', 'Turn it by hand');
+      await b.driver.executeScript(
+        'for (const p of document.querySelectorAll(".measure-panel")) p.querySelector(".row button").click()',
+      );
     },
   },
   {

@@ -1,17 +1,10 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { USUAL_COUPLING } from '../core/clutch';
 import { caseProblems, type FaultCase } from '../core/faults';
 import { openValue } from '../core/formats';
+import { model, yard } from './demoModels';
 
 /** `npm run demo`: puts the models of the demo library into the demo cases and writes demo/fault-cases/. */
-const model = (file: string): never =>
-  JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as never;
-
-const yard = () => ({
-  engine: model('engines/yard-diesel'),
-  converter: model('converters/jetty-eleven'),
-  vehicle: model('vehicles/yard-tractor'),
-});
 const petrol = () => ({
   engine: model('engines/pilot-petrol'),
   vehicle: model('vehicles/yard-tractor'),

@@ -1,17 +1,9 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { jobProblems, planOfJob, USUAL_PRICES, USUAL_SCHOOL, type Job } from '../core/assembly';
 import { openValue } from '../core/formats';
+import { model, yard } from './demoModels';
 
 /** `npm run demo`: puts the models of the demo library into the demo jobs and writes demo/jobs/. */
-const model = (file: string): never =>
-  JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as never;
-
-const yard = () => ({
-  engine: model('engines/yard-diesel'),
-  converter: model('converters/jetty-eleven'),
-  vehicle: model('vehicles/yard-tractor'),
-});
-
 type Told = Pick<Job, 'id' | 'name' | 'notes' | 'complaint' | 'hidden'> & Partial<Job>;
 
 const JOBS: readonly Told[] = [

@@ -1,8 +1,4 @@
-import type { Clutch } from '../clutch';
-import type { Converter, Engine } from '../converter';
-import type { Rig } from '../faults';
-import type { Unit } from '../geartrain';
-import type { Vehicle } from '../vehicle';
+import { rigOfModels, type MachineModels, type Rig } from '../faults';
 import { clutchPlan } from './clutchPlan';
 import type { HiddenDamage } from './damage';
 import type { OwnLimits } from './measures';
@@ -19,7 +15,7 @@ export type Station = (typeof STATIONS)[number];
  * A job for the Strip-down bench as people exchange it: a unit or a dry clutch, what is hidden in it, the shop's school,
  * prices and limits. Parts, order, ways round and measures come out of the model. Its schema is `formats/jobV1.ts`.
  */
-export interface Job {
+export interface Job extends MachineModels {
   format: 'fair-sprocket/job';
   version: 1;
   id: string;
@@ -28,11 +24,6 @@ export interface Job {
   notes?: string;
   /** In the driver's own words. */
   complaint: string;
-  unit?: Unit;
-  clutch?: Clutch;
-  engine?: Engine;
-  converter?: Converter;
-  vehicle?: Vehicle;
   /** What readings and lots are drawn from. */
   seed: string;
   hidden: HiddenDamage[];
@@ -57,15 +48,7 @@ export function planOfJob({ unit, clutch }: Pick<Job, 'unit' | 'clutch'>): Strip
 }
 
 /** What is driven once it is together. */
-export const rigOfJob = ({ unit, clutch, engine, converter, vehicle }: Job): Rig => ({
-  unit: unit ?? null,
-  clutch: clutch ?? null,
-  engine: engine ?? null,
-  converter: converter ?? null,
-  vehicle: vehicle ?? null,
-  coupling: null,
-  minutes: 0,
-});
+export const rigOfJob = (job: Job): Rig => rigOfModels(job, 0);
 
 export const stationsOf = ({ stations }: Pick<Job, 'stations'>): readonly Station[] =>
   stations.length > 0 ? STATIONS.filter((s) => stations.includes(s)) : STATIONS;

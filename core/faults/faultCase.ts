@@ -10,11 +10,37 @@ import type { Fault, FaultKind } from './fault';
 import { rigFaultProblem, type Rig } from './rig';
 import { openShop } from './shop';
 
+/** The models that a case or a job is about, each as it was when it was put in. */
+export interface MachineModels {
+  unit?: Unit;
+  engine?: Engine;
+  converter?: Converter;
+  clutch?: Clutch;
+  vehicle?: Vehicle;
+}
+
+/** Only the models, of a document that is about them. */
+export function modelsIn({
+  unit,
+  engine,
+  converter,
+  clutch,
+  vehicle,
+}: MachineModels): MachineModels {
+  return {
+    ...(unit ? { unit } : {}),
+    ...(engine ? { engine } : {}),
+    ...(converter ? { converter } : {}),
+    ...(clutch ? { clutch } : {}),
+    ...(vehicle ? { vehicle } : {}),
+  };
+}
+
 /**
  * A case for the Fault desk as people exchange it: a machine with its models, what is wrong with it, and how it came to
  * the shop. What anyone sees, hears or measures of it is computed. Its schema is `formats/faultCaseV1.ts`.
  */
-export interface FaultCase {
+export interface FaultCase extends MachineModels {
   format: 'fair-sprocket/fault-case';
   version: 1;
   id: string;
@@ -23,11 +49,6 @@ export interface FaultCase {
   notes?: string;
   /** In the driver's own words; empty: the program words what differs from a sound machine. */
   complaint: string;
-  unit?: Unit;
-  engine?: Engine;
-  converter?: Converter;
-  clutch?: Clutch;
-  vehicle?: Vehicle;
   coupling?: Coupling;
   cause: CaseFault[];
   /** Driven like this before it came in. */
@@ -62,15 +83,21 @@ export interface CaseFault {
   severity?: number;
 }
 
-export const rigOfCase = (c: FaultCase): Rig => ({
-  unit: c.unit ?? null,
-  engine: c.engine ?? null,
-  converter: c.converter ?? null,
-  clutch: c.clutch ?? null,
-  vehicle: c.vehicle ?? null,
-  coupling: c.coupling ?? null,
-  minutes: c.minutes,
+/** @param minutes driven before it came in */
+export const rigOfModels = (
+  m: MachineModels & Pick<FaultCase, 'coupling'>,
+  minutes: number,
+): Rig => ({
+  unit: m.unit ?? null,
+  engine: m.engine ?? null,
+  converter: m.converter ?? null,
+  clutch: m.clutch ?? null,
+  vehicle: m.vehicle ?? null,
+  coupling: m.coupling ?? null,
+  minutes,
 });
+
+export const rigOfCase = (c: FaultCase): Rig => rigOfModels(c, c.minutes);
 
 export const causeOf = ({ cause }: FaultCase): Fault[] =>
   cause.map(({ target, kind, severity }) =>

@@ -1,11 +1,7 @@
 import { z } from 'zod';
 import { FAULT_KINDS } from '../faults';
-import { clutchV1 } from './clutchV1';
-import { converterV1 } from './converterV1';
-import { engineV1 } from './engineV1';
+import { machineModels } from './machineModels';
 import { id, markdown, name, reporter } from './parts';
-import { unitV1 } from './unitV1';
-import { vehicleV1 } from './vehicleV1';
 
 /** Schema of `fair-sprocket/fault-case`, version 1. The type is `faults/faultCase.ts`. */
 const coupling = z.strictObject({
@@ -40,11 +36,7 @@ export const faultCaseV1 = z
     name,
     notes: z.exactOptional(markdown),
     complaint: markdown,
-    unit: z.exactOptional(unitV1),
-    engine: z.exactOptional(engineV1),
-    converter: z.exactOptional(converterV1),
-    clutch: z.exactOptional(clutchV1),
-    vehicle: z.exactOptional(vehicleV1),
+    ...machineModels,
     coupling: z.exactOptional(coupling),
     cause: z.array(faultV1).max(MOST_CAUSES),
     minutes: z.number().min(0).max(100_000),

@@ -1,11 +1,7 @@
 import { z } from 'zod';
 import { DAMAGES, MEASURE_IDS, PART_KINDS, STATIONS } from '../assembly';
-import { clutchV1 } from './clutchV1';
-import { converterV1 } from './converterV1';
-import { engineV1 } from './engineV1';
+import { machineModels } from './machineModels';
 import { id, markdown, name } from './parts';
-import { unitV1 } from './unitV1';
-import { vehicleV1 } from './vehicleV1';
 
 /** Schema of `fair-sprocket/job`, version 1. The type is `assembly/job.ts`. */
 const partId = z.string().min(1).max(161);
@@ -20,11 +16,7 @@ export const jobV1 = z.strictObject({
   name,
   notes: z.exactOptional(markdown),
   complaint: markdown,
-  unit: z.exactOptional(unitV1),
-  clutch: z.exactOptional(clutchV1),
-  engine: z.exactOptional(engineV1),
-  converter: z.exactOptional(converterV1),
-  vehicle: z.exactOptional(vehicleV1),
+  ...machineModels,
   seed: z.string().min(1).max(80),
   hidden: z
     .array(

@@ -1,4 +1,4 @@
-import { Button, Checkbox } from 'antd';
+import { Button, Checkbox, Segmented } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -19,10 +19,14 @@ import { LogForm } from '../Log';
 import { PartList } from '../PartList';
 import { partName } from '../partName';
 import { useShownWhenNarrow } from '../useShownWhenNarrow';
+import { SectionParts } from '../SectionParts';
 import { StackDrawing } from '../StackDrawing';
 import { Tray } from '../Tray';
 
 const NONE: string[] = [];
+/** The stack drawn apart along its axis, or the unit cut open. */
+const SEEN = ['stack', 'section'] as const;
+type Seen = (typeof SEEN)[number];
 
 /** What is still on it, what lies in the tray and in what order, and what the last step cost. */
 export function Off(bench: OnBench) {
@@ -33,12 +37,14 @@ export function Off(bench: OnBench) {
   const setTried = (next: string[]) => onWork({ tried: next });
   const [chosen, setChosen] = useKept<string | null>('Off chosen', null);
   const shown = useShownWhenNarrow(chosen);
+  const [seen, setSeen] = useKept<Seen>('Off seen', 'stack');
   const [helped, setHelped] = useKept('Off helped', false);
   const work = useMemo(() => workOf(plan, tried), [plan, tried]);
   const off = useMemo(() => new Set(work.off), [work]);
   const free = useMemo(() => new Set(helped ? freeParts(plan, off) : []), [helped, plan, off]);
   const part = chosen !== null && !off.has(chosen) ? parts.get(chosen) : undefined;
   const take = (id: string) => setTried([...tried, id]);
+  const time = timeOf(plan, work.off);
   const takeOff = () => {
     if (part) take(part.id);
   };
@@ -58,7 +64,19 @@ export function Off(bench: OnBench) {
             })}
           </span>
         </div>
-        <StackDrawing {...now} onTake={take} />
+        {unit && (
+          <Segmented<Seen>
+            aria-label={t('stripDown.drawing')}
+            value={seen}
+            onChange={setSeen}
+            options={SEEN.map((s) => ({ value: s, label: t(`stripDown.drawings.${s}`) }))}
+          />
+        )}
+        {unit && seen === 'section' ? (
+          <SectionParts {...now} unit={unit} />
+        ) : (
+          <StackDrawing {...now} onTake={take} />
+        )}
         <PartList {...now} />
       </section>
       <aside ref={shown} className="side-column" aria-label={t('stripDown.work')}>
@@ -83,7 +101,7 @@ export function Off(bench: OnBench) {
         >
           {t('stripDown.showFree')}
         </Checkbox>
-        <p className="quiet">{t('stripDown.time', { ...timeOf(plan, work.off) })}</p>
+        <p className="quiet">{t('stripDown.time', { minutes: time.minutes, count: time.turns })}</p>
         <p>
           <span className="label">{t('stripDown.cost')}</span>{' '}
           <strong className="figure">{work.cost + HELP_COSTS * done.helped}</strong>

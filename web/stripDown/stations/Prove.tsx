@@ -10,7 +10,7 @@ import {
   stationsOf,
   type JobReport,
 } from '../../../core/assembly';
-import type { DiagnosisGrade, FaultCase } from '../../../core/faults';
+import { modelsIn, type DiagnosisGrade, type FaultCase } from '../../../core/faults';
 import { Desk } from '../../faults/Desk';
 import { faultText } from '../../faults/faultWords';
 import { Opening } from '../../faults/Opening';
@@ -83,11 +83,7 @@ function Driven({ job, faults }: Pick<OnBench, 'job'> & { faults: JobReport['fau
       id: job.id,
       name,
       complaint: t('strip.roadTest'),
-      ...(job.unit ? { unit: job.unit } : {}),
-      ...(job.engine ? { engine: job.engine } : {}),
-      ...(job.converter ? { converter: job.converter } : {}),
-      ...(job.clutch ? { clutch: job.clutch } : {}),
-      ...(job.vehicle ? { vehicle: job.vehicle } : {}),
+      ...modelsIn(job),
       cause: faults.map((f) => ({ ...f })),
       minutes: 0,
     }),
