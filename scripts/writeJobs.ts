@@ -62,7 +62,7 @@ const JOBS: readonly Told[] = [
     clutch: model('clutches/bollard-nine'),
     seed: 'crane-truck',
     hidden: [
-      { part: 'crank-seal', damage: 'torn-lip' },
+      { part: 'crank-seal', damage: 'weeping-seal' },
       { part: 'disc', damage: 'oiled-disc', because: 'crank-seal' },
       { part: 'cover', damage: 'uneven-fingers' },
       { part: 'flywheel', damage: 'hot-flywheel' },

@@ -19,7 +19,7 @@ export function clutchPlan(clutch: Clutch): StripPlan {
   bill.part('disc', 'disc', ['rear'], { count: clutch.disc.discs });
   bill.part('pilot-bush', 'bush', ['rear']);
   bill.part('flywheel', 'flywheel', ['rear']);
-  bill.part('crank-seal', 'seals', ['rear']);
+  bill.part('crank-seal', 'crank-seal', ['rear']);
   bill.rule('box', 'battery-first', ['battery']);
   bill.rule('box', 'outside-first', ['linkage', 'propeller-shaft']);
   bill.rule('bearing', 'behind-the-box', ['box']);

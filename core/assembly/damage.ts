@@ -1,6 +1,6 @@
 import type { FaultKind } from '../faults';
 import { randomFromSeed, type Random } from '../numerics';
-import { measuresOf, soundValue, type MeasureId } from './measures';
+import { frictionsIn, measuresOf, soundValue, type MeasureId } from './measures';
 import type { Part, PartKind, StripPlan } from './parts';
 
 /** What can be wrong with a part that is laid out, by what tells: it is seen, it is felt when the part is turned or moved, or only
@@ -9,6 +9,7 @@ export const SEEN_DAMAGES = [
   'burnt',
   'blue-steels',
   'torn-lip',
+  'weeping-seal',
   'cracked-carrier',
   'pitted-teeth',
   'broken-cage',
@@ -125,6 +126,7 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
     measure: { id: 'steel-flat', reads: [0.12, 0.2] },
   }),
   'torn-lip': eye(['seals'], 'torn-lip', 'seal-leaks', { cause: true }),
+  'weeping-seal': eye(['crank-seal'], 'torn-lip', 'clutch-oiled', { cause: true }),
   'weak-spring': gauge(['spring'], 'spring-length', [27.6, 28.6], null),
   'cracked-carrier': eye(['carrier'], 'crack', 'broken'),
   'pitted-teeth': eye(['sun', 'ring'], 'step-or-groove', 'rough-teeth'),
@@ -150,7 +152,7 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   'worn-disc': gauge(['disc'], 'disc-thickness', [6.2, 6.8], 'clutch-worn', {
     measure: { id: 'disc-thickness', reads: [6.2, 6.8] },
   }),
-  'oiled-disc': eye(['disc'], 'heat-marks', 'clutch-oiled'),
+  'oiled-disc': eye(['disc'], 'heat-marks', 'clutch-oiled', { effect: true }),
   'hot-flywheel': eye(['flywheel'], 'heat-marks', 'clutch-warped-disc', {
     measure: { id: 'flywheel-flat', reads: [0.14, 0.25] },
   }),
@@ -179,18 +181,33 @@ export interface Condition {
   readonly values: Readonly<Partial<Record<MeasureId, number>>>;
 }
 
-/** @param seed of the job: the same part always is the same */
+/** What one measure of a part is, by the job's seed and what is wrong with it. */
+function valueOf(part: Part, id: MeasureId, damage: Damage | null, seed: string): number {
+  const random = randomFromSeed(`${seed} ${part.id} ${id}`);
+  const measure = damage ? DAMAGE_SPECS[damage].measure : undefined;
+  if (measure?.id !== id) return soundValue(id, part, random);
+  const [low, high] = measure.reads;
+  return low + random.next() * (high - low);
+}
+
+/**
+ * What a part is now. What its plates have lost in thickness is in a pack's clearance, and what a thrust washer has lost is in
+ * the end play.
+ * @param seed of the job: the same part always is the same
+ */
 export function conditionOf(part: Part, hidden: readonly HiddenDamage[], seed: string): Condition {
   const damage = hidden.find((h) => h.part === part.id)?.damage ?? null;
-  const spec = damage ? DAMAGE_SPECS[damage] : null;
   const values: Partial<Record<MeasureId, number>> = {};
-  for (const id of measuresOf(part)) {
-    const random = randomFromSeed(`${seed} ${part.id} ${id}`);
-    const reads = spec?.measure?.id === id ? spec.measure.reads : null;
-    values[id] = reads
-      ? reads[0] + random.next() * (reads[1] - reads[0])
-      : soundValue(id, part, random);
-  }
+  for (const id of measuresOf(part)) values[id] = valueOf(part, id, damage, seed);
+  const lost = (own: Part, id: MeasureId, d: Damage | null) =>
+    Math.max(0, valueOf(own, id, null, seed) - valueOf(own, id, d, seed));
+  if (values['pack-clearance'] !== undefined)
+    values['pack-clearance'] += frictionsIn(part) * lost(part, 'lining', damage);
+  if (values['end-play-in'] !== undefined)
+    for (const thin of hidden.filter((h) => h.damage === 'thin-washer')) {
+      const washer: Part = { ...part, id: thin.part, kind: 'thrust-washer' };
+      values['end-play-in'] += lost(washer, 'washer', 'thin-washer');
+    }
   return { damage, values };
 }
 

@@ -49,6 +49,7 @@ export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
   'thrust-bearing': facing('side-told', 'end-play', null),
   'thrust-washer': facing('tabs-in-slots', 'end-play', null),
   seals: facing('lip-to-oil', 'air', 'seal-leaks'),
+  'crank-seal': facing('lip-to-oil', null, 'clutch-oiled'),
   race: facing('locks-as-told', 'by-hand', 'reversed'),
   'snap-ring': facing('in-its-groove', 'by-hand', 'ring-out'),
   pack: facing('steel-at-piston', 'clearance', 'slips'),

@@ -32,11 +32,14 @@ export {
   MEASURE_IDS,
   MEASURES,
   measuresOf,
+  offsetOf,
   readingOf,
   soundValue,
   spreadOf,
   standingOf,
+  stateAsked,
   STATES,
+  windowAsMeasured,
   windowOf,
   type Instrument,
   type MeasureId,
@@ -110,6 +113,7 @@ export {
   type Station,
 } from './job';
 export {
+  conditionFitted,
   errorsIn,
   faultsOf,
   hasFacing,

@@ -10,6 +10,7 @@ import {
   changeCost,
   comeBackCost,
   comesBack,
+  conditionFitted,
   conditionIn,
   DAMAGE_SPECS,
   DAMAGES,
@@ -31,6 +32,7 @@ import {
   MEASURE_IDS,
   MEASURES,
   measuresOf,
+  offsetOf,
   mustBeNew,
   NEW_JOB_WORK,
   planOf,
@@ -49,6 +51,7 @@ import {
   USUAL_PRICES,
   USUAL_SCHOOL,
   verdictFor,
+  windowAsMeasured,
   windowOf,
   type Fit,
   type Job,
@@ -206,6 +209,10 @@ test('verdicts: seals always new, the eye before the gauge, doubt counts both wa
   expect(verdictFor(job({ hidden: thin }), part('C1.pack'), all).right).toEqual([
     { decision: 'replace', reasons: ['out-of-window'] },
   ]);
+  // Burnt is plain to see: measuring it first is no answer, though it could be measured.
+  const burnt: Job['hidden'] = [{ part: 'C1.pack', damage: 'burnt' }];
+  expect(says(burnt, 'C1.pack', 'measure', 'cannot-be-seen').decision).toBe(false);
+  expect(says(burnt, 'C1.pack', 'replace', 'bare')).toEqual({ decision: true, reason: true });
   // A sound pack: both schools count.
   expect(verdictFor(job(), part('C1.pack'), all).right.map((r) => r.decision)).toEqual([
     'reuse',
@@ -217,6 +224,7 @@ test('verdicts: seals always new, the eye before the gauge, doubt counts both wa
   // In the band of doubt (2 s of 0.08 mm round 29.1 mm) both count; beyond it one does.
   const springs = windowOf('spring-length', part('C1.spring'));
   expect(standingOf(29.2, 'spring-length', springs)).toBe('in-doubt');
+  expect(standingOf(29, 'spring-length', springs)).toBe('in-doubt');
   expect(standingOf(29.3, 'spring-length', springs)).toBe('inside');
   expect(standingOf(28.9, 'spring-length', springs)).toBe('outside');
 });
@@ -298,6 +306,8 @@ test('a size from another row: too tight shows as no play, no gap at all presses
   const jammed = at(ring.now + gap + 0.2);
   expect(jammed).toMatchObject([{ kind: 'too-tight', shows: 'clearance' }]);
   expect(jammed[0]!.faults).toEqual([{ target: 'C1', kind: 'stuck-on' }]);
+  // Too tight with some gap left drags, but presses nothing.
+  expect(at(ring.now + gap - 0.05)).toMatchObject([{ kind: 'too-tight', faults: [] }]);
   expect(at(ring.now - 3)).toMatchObject([{ kind: 'too-loose', faults: [] }]);
 });
 
@@ -325,6 +335,11 @@ test('what coming back costs, by hand, and what is therefore worth a new one', (
   const cheapest = gradeOrder(plan, must, [...must], USUAL_PRICES);
   expect(cheapest).toMatchObject({ missing: [], needless: [], right: true });
   expect(gradeOrder(plan, must, [...must].slice(1), USUAL_PRICES).right).toBe(false);
+  // A carrier more is far beyond a tenth of what is needed.
+  expect(gradeOrder(plan, must, [...must, 'P1.carrier'], USUAL_PRICES)).toMatchObject({
+    needless: ['P1.carrier'],
+    right: false,
+  });
   expect(
     gradeOrder(
       plan,
@@ -424,4 +439,51 @@ test('what an order takes: minutes of each part, and the turns on the stand', ()
   expect(timeOf(plan, ['pan', 'pump', 'filter']).turns).toBe(2);
   expect(timeOf(plan, ['pan', 'filter', 'pump']).turns).toBe(1);
   expect(timeOf(plan, ['nothing'])).toEqual({ minutes: 0, turns: 0 });
+});
+
+test('what is worn away is found in the gap: plates in the clearance, a washer in the end play', () => {
+  const c1 = part('C1.pack');
+  const n = (c1.count - 1) / 2;
+  const sound = conditionIn(job(), c1).values;
+  const burnt = job({ hidden: [{ part: 'C1.pack', damage: 'burnt' }] });
+  const now = conditionIn(burnt, c1).values;
+  // Each friction plate gives what it has lost (derived here).
+  const lost = sound.lining! - now.lining!;
+  expect(lost).toBeGreaterThan(0.3);
+  expect(now['pack-clearance']).toBeCloseTo(sound['pack-clearance']! + n * lost, 9);
+  // With new plates the gap is the sound one again; as they were, the old ring is far too loose.
+  const ring = selectivesOf(plan).find((s) => s.part === 'C1.ring')!;
+  const fit = [{ part: 'C1.ring', turned: false, size: ring.now }];
+  const decided = { 'C1.pack': { decision: 'replace' as const } };
+  expect(conditionFitted(burnt, c1, decided).values).toEqual(sound);
+  expect(errorsIn(burnt, plan, decided, fit)).toEqual([]);
+  expect(errorsIn(burnt, plan, {}, fit)).toMatchObject([{ kind: 'too-loose' }]);
+  const shaft = part('input-shaft');
+  const thin = job({ hidden: [{ part: 'thrust-2', damage: 'thin-washer' }] });
+  const more =
+    conditionIn(thin, shaft).values['end-play-in']! -
+    conditionIn(job(), shaft).values['end-play-in']!;
+  const washer = part('thrust-2');
+  expect(more).toBeCloseTo(
+    conditionIn(job(), washer).values.washer! - conditionIn(thin, washer).values.washer!,
+    9,
+  );
+});
+
+test('a pack’s window follows the shop’s way with the cushion plate', () => {
+  const pack = part('C1.pack');
+  const plain = windowOf('pack-clearance', pack);
+  for (const cushion of ['pressed', 'free', 'left-out'] as const) {
+    const shop = { school: { ...USUAL_SCHOOL, cushion }, limits: {} };
+    const by = offsetOf('pack-clearance', cushion);
+    const { least, most } = windowAsMeasured('pack-clearance', pack, shop);
+    expect(most! - plain.most!).toBeCloseTo(by, 9);
+    expect(least).toBeCloseTo(Math.max(0, plain.least! + by), 9);
+  }
+  // Free it takes up some of the gap, left out it gives its thickness (common practice, no source).
+  expect(offsetOf('pack-clearance', 'free')).toBeLessThan(0);
+  expect(offsetOf('pack-clearance', 'left-out')).toBeGreaterThan(0);
+  // Oil is measured with a thickness, and fills some of a gap (common practice, no source).
+  expect(offsetOf('lining', 'wet')).toBeGreaterThan(0);
+  expect(offsetOf('pump-side', 'wet')).toBeLessThan(0);
 });

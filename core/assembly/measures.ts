@@ -63,9 +63,14 @@ export interface MeasureSpec {
   readonly sets?: true;
 }
 
+/** A film of oil is measured with a thickness, and fills some of a gap. */
 const DRY: MeasureSpec['states'] = [
   ['dry', 0],
   ['wet', 0.04],
+];
+const DRY_GAP: MeasureSpec['states'] = [
+  ['dry', 0],
+  ['wet', -0.015],
 ];
 
 export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
@@ -110,7 +115,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     // The cushion plate pressed flat; free it takes up some of the gap, left out it gives some.
     states: [
       ['pressed', 0],
-      ['free', -0.5],
+      ['free', -0.2],
       ['left-out', 1.2],
     ],
     each: true,
@@ -132,7 +137,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     most: 0.1,
     scatter: 0.008,
     readsTo: 0.01,
-    states: DRY,
+    states: DRY_GAP,
   },
   'spring-length': {
     on: 'spring',
@@ -154,7 +159,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     most: 0.06,
     scatter: 0.004,
     readsTo: 0.005,
-    states: DRY,
+    states: DRY_GAP,
   },
   'pump-tips': {
     on: 'pump',
@@ -164,7 +169,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     most: 0.2,
     scatter: 0.008,
     readsTo: 0.01,
-    states: DRY,
+    states: DRY_GAP,
   },
   bush: {
     on: 'extension',
@@ -174,7 +179,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     most: 0.1,
     scatter: 0.005,
     readsTo: 0.005,
-    states: DRY,
+    states: DRY_GAP,
   },
   'pinion-play': {
     on: 'pinions',
@@ -184,7 +189,7 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     most: 0.6,
     scatter: 0.02,
     readsTo: 0.05,
-    states: DRY,
+    states: DRY_GAP,
   },
   washer: {
     on: 'thrust-washer',
@@ -296,6 +301,30 @@ export function windowOf(
   };
 }
 
+/** How a shop has a part while it measures: of a pack, by its own way with the cushion plate. */
+export const stateAsked = (
+  measure: MeasureId,
+  { cushion }: { readonly cushion: MeasureState },
+): MeasureState => (MEASURES[measure].each ? cushion : MEASURES[measure].states[0]![0]);
+
+/** What that state adds to a reading: limits are told for it, and sizes go by what is left without it. */
+export const offsetOf = (measure: MeasureId, state: MeasureState): number =>
+  MEASURES[measure].states.find(([s]) => s === state)?.[1] ?? 0;
+
+/** The window as it stands on the shop's sheet: for the state in which it measures. */
+export function windowAsMeasured(
+  measure: MeasureId,
+  part: Pick<Part, 'kind' | 'count'>,
+  shop: { readonly school: { readonly cushion: MeasureState }; readonly limits: OwnLimits },
+): Window {
+  const { least, most } = windowOf(measure, part, shop.limits);
+  const by = offsetOf(measure, stateAsked(measure, shop.school));
+  return {
+    least: least === null ? null : Math.max(0, least + by),
+    most: most === null ? null : Math.max(0, most + by),
+  };
+}
+
 /** What a sound part of this kind would read, from its seed. */
 export function soundValue(
   measure: MeasureId,
@@ -318,8 +347,8 @@ export function readingOf(
   state: MeasureState,
   random: Random,
 ): number {
-  const { scatter, readsTo, states } = MEASURES[measure];
-  const offset = states.find(([s]) => s === state)?.[1] ?? 0;
+  const { scatter, readsTo } = MEASURES[measure];
+  const offset = offsetOf(measure, state);
   const read = Math.max(0, value + offset + scatter * scattered(random));
   return Math.round(read / readsTo) * readsTo;
 }

@@ -24,6 +24,7 @@ export const USUAL_PRICES: Prices = { rate: 60, day: 150, daysLost: 2, parts: {}
 const PRICE_OF: Readonly<Partial<Record<PartKind, number>>> = {
   filter: 18,
   seals: 6,
+  'crank-seal': 12,
   pack: 55,
   'snap-ring': 4,
   spring: 24,

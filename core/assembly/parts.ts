@@ -31,6 +31,7 @@ export const PART_KINDS = [
   'spring',
   'piston',
   'seals',
+  'crank-seal',
   'band',
   'anchor',
   'servo-ring',

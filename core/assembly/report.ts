@@ -13,7 +13,15 @@ import { legalOrder, workOf } from './order';
 import { gradeOrder, type OrderGrade } from './orderSheet';
 import type { Part, StripPlan } from './parts';
 import { bestSize, selectivesOf } from './selective';
-import { errorsIn, faultsOf, leftOut, togetherOf, type AssemblyError, type Fit } from './together';
+import {
+  conditionFitted,
+  errorsIn,
+  faultsOf,
+  leftOut,
+  togetherOf,
+  type AssemblyError,
+  type Fit,
+} from './together';
 import { judgedAgainst, verdictOf } from './verdict';
 
 /** One reading that was taken. */
@@ -187,18 +195,18 @@ export function perfectWork(job: Job, plan: StripPlan): JobWork {
   const selectives = selectivesOf(plan);
   const shaft = plan.parts.find((p) => p.kind === 'shaft');
   const [measure] = shaft ? measuresOf(shaft) : [];
-  const sizeOf = (part: string): { size?: number } => {
-    const selective = selectives.find((s) => s.part === part);
-    const on = selective && plan.parts.find((p) => p.id === selective.on);
-    const gap = on && conditionIn(job, on).values[selective.measure];
-    const size = gap === undefined ? null : bestSize(selective!, gap, on!, job.limits);
-    return size === null ? {} : { size };
-  };
   const judged: JobWork['judged'] = {};
   for (const part of plan.parts) {
     const [best] = verdictFor(job, part, measuresOf(part)).right;
     judged[part.id] = { decision: best!.decision, reason: best!.reasons[0]! };
   }
+  const sizeOf = (part: string): { size?: number } => {
+    const selective = selectives.find((s) => s.part === part);
+    const on = selective && plan.parts.find((p) => p.id === selective.on);
+    const gap = on && conditionFitted(job, on, judged).values[selective.measure];
+    const size = gap === undefined ? null : bestSize(selective!, gap, on!, job.limits);
+    return size === null ? {} : { size };
+  };
   return {
     tried: order,
     taken:

@@ -7,7 +7,7 @@ import {
   type Rig,
 } from '../faults';
 import { CASE } from '../geartrain';
-import { conditionOf, DAMAGE_SPECS, type Decision } from './damage';
+import { conditionOf, DAMAGE_SPECS, type Condition, type Decision } from './damage';
 import { FACINGS, type TogetherCheck } from './facings';
 import { rigOfJob, type Job } from './job';
 import { frictionsIn, standingOf, windowOf } from './measures';
@@ -91,9 +91,19 @@ export function errorsIn(
         rig,
         selectives.find((s) => s.part === part.id),
         fit,
+        decided,
       ),
     ];
   });
+}
+
+/**
+ * What a part is once it is fitted: a new one in the place of what was replaced, and thrust washers as they are chosen anew.
+ */
+export function conditionFitted(job: Job, part: Part, decided: Decided): Condition {
+  const stays = (id: string) => decided[id]?.decision !== 'replace';
+  const hidden = job.hidden.filter((h) => stays(h.part) && h.damage !== 'thin-washer');
+  return conditionOf(part, hidden, job.seed);
 }
 
 /** What is left on the bench when it is closed. */
@@ -139,12 +149,13 @@ function wrongSize(
   rig: Rig,
   selective: Selective | undefined,
   { part: id, size }: Fit,
+  decided: Decided,
 ): AssemblyError[] {
   const on = selective && parts.get(selective.on);
   const part = parts.get(id)!;
   if (!on || size === undefined) return [];
   const gap = gapWith(
-    conditionOf(on, job.hidden, job.seed).values[selective.measure]!,
+    conditionFitted(job, on, decided).values[selective.measure]!,
     selective,
     size,
   );

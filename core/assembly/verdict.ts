@@ -23,7 +23,7 @@ export interface School {
 export const USUAL_SCHOOL: School = { bearings: 'reuse', tier: 2, cushion: 'pressed' };
 
 /** Never used twice once they were moved (common practice, no source). */
-export const ONE_USE_KINDS: readonly PartKind[] = ['seals', 'filter', 'bearing'];
+export const ONE_USE_KINDS: readonly PartKind[] = ['seals', 'crank-seal', 'filter', 'bearing'];
 /** New from this tier on, sound as they are. */
 export const TIERS: Readonly<Partial<Record<PartKind, Tier>>> = {
   pack: 1,

@@ -6,7 +6,8 @@ import {
   MEASURES,
   readingOf,
   spreadOf,
-  windowOf,
+  stateAsked,
+  windowAsMeasured,
   type MeasureId,
   type MeasureState,
   type Part,
@@ -38,7 +39,7 @@ export function MeasurePanel({ job, part, measure, before, work, onWork }: Props
   const [typed, setTyped] = useState<number | null>(null);
   const [told, setTold] = useState<'misread' | 'state' | null>(null);
   const taken = work.taken.filter((r) => r.part === part.id && r.measure === measure);
-  const right = spec.each ? job.school.cushion : spec.states[0]![0];
+  const right = stateAsked(measure, job.school);
   const take = () => {
     const random = randomFromSeed(
       `${job.seed} ${part.id} ${measure} ${work.taken.length} ${state}`,
@@ -63,7 +64,7 @@ export function MeasurePanel({ job, part, measure, before, work, onWork }: Props
       <h4>{t(`strip.measures.${measure}`)}</h4>
       <p className="quiet">
         {t('strip.with', { instrument: t(`strip.instruments.${spec.instrument}`) })}{' '}
-        {windowText(t, numbers, measure, windowOf(measure, part, job.limits))}
+        {windowText(t, numbers, measure, windowAsMeasured(measure, part, job))}
       </p>
       {spec.each && <p>{t(`strip.cushion.${job.school.cushion}`)}</p>}
       {spec.states.length > 1 && (

@@ -28,6 +28,7 @@ const FACES: Readonly<Partial<Record<PartKind, Face>>> = {
   ring: { inner: 0.72, outer: 0.96, teeth: 'inside' },
   gear: { inner: 0.25, outer: 0.86, teeth: 'outside' },
   seals: { inner: 0.8, outer: 0.92 },
+  'crank-seal': { inner: 0.62, outer: 0.9 },
   spring: { inner: 0.5, outer: 0.9, round: { count: 14, at: 0.7, size: 0.09 } },
   race: { inner: 0.55, outer: 0.9 },
   cage: { inner: 0.6, outer: 0.84, round: { count: 16, at: 0.72, size: 0.07 } },
@@ -170,6 +171,7 @@ const MARKS: Readonly<Record<SeenDamage, Mark>> = {
       d={sector(MIDDLE, inner * RADIUS - 3, ((inner + outer) / 2) * RADIUS, 0.12, 0.17)}
     />
   ),
+  'weeping-seal': patches('part-stain', [[0.4, 0.62]]),
   'cracked-carrier': zigzag,
   'broken-cage': zigzag,
   'pitted-teeth': pits,

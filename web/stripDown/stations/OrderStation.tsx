@@ -7,6 +7,7 @@ import {
   comeBackCost,
   hoursOf,
   MEASURES,
+  offsetOf,
   priceOf,
   selectivesOf,
   sheetOf,
@@ -115,7 +116,9 @@ function Sizes({ job, plan, work }: Pick<OnBench, 'job' | 'plan' | 'work'>) {
     const reads = work.taken.filter(
       (r) => r.part === selective.on && r.measure === selective.measure,
     );
-    return reads.length > 0 ? [{ selective, ...spreadOf(reads.map((r) => r.value)) }] : [];
+    // Without what the state in which it was read adds.
+    const gaps = reads.map((r) => r.value - offsetOf(r.measure, r.state));
+    return reads.length > 0 ? [{ selective, ...spreadOf(gaps) }] : [];
   });
   if (rows.length === 0) return <p className="quiet">{t('strip.noSizes')}</p>;
   const nameOf = (s: Selective) =>

@@ -1,13 +1,14 @@
 import {
+  conditionFitted,
   conditionIn,
   drawDamage,
   FACINGS,
   faultsOf,
   errorsIn,
-  MEASURES,
   planOfJob,
   readingOf,
   selectivesOf,
+  stateAsked,
   type Job,
   type MeasureId,
   type Part,
@@ -83,9 +84,11 @@ const sameMachine = ({ unit }: Job, effect: Becomes): boolean =>
 export function shownOn({ job, parts }: LaidJob, part: string, measure: MeasureId): number {
   const value = conditionIn(job, parts.get(part)!).values[measure]!;
   const random = randomFromSeed(`shown ${job.seed} ${part} ${measure}`);
-  const [state] = MEASURES[measure].states[0]!;
-  return readingOf(measure, value, state, random);
+  return readingOf(measure, value, stateAsked(measure, job.school), random);
 }
+
+const allNew = ({ hidden }: Job) =>
+  Object.fromEntries(hidden.map((h) => [h.part, { decision: 'replace' as const }]));
 
 /** A selective part with the gap that was measured, mm to the hundredth. */
 export function measuredGap(
@@ -95,6 +98,7 @@ export function measuredGap(
   const selective = selectivesOf(laid.plan).find((s) => s.part === part);
   const on = selective && laid.parts.get(selective.on);
   if (!selective || !on) return null;
-  const gap = conditionIn(laid.job, on).values[selective.measure];
+  // With all that must be new in: worn plates are not set.
+  const gap = conditionFitted(laid.job, on, allNew(laid.job)).values[selective.measure];
   return gap === undefined ? null : { selective, gap: Math.round(100 * gap) / 100, on };
 }

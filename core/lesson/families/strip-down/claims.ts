@@ -13,6 +13,7 @@ import {
   priceOf,
   reportOn,
   standingOf,
+  windowAsMeasured,
   windowOf,
   type Damage,
   type ErrorKind,
@@ -91,11 +92,13 @@ export function stripClaimHolds(
     case 'nothing-wrong':
       return conditionIn(job, part!).damage === null;
     case 'stands': {
-      const window = windowOf(claim.measure, part!, job.limits);
-      const shown =
-        question.kind === 'read-gauge'
-          ? shownOn(laid, claim.part, claim.measure)
-          : conditionIn(job, part!).values[claim.measure];
+      const asked = question.kind === 'read-gauge';
+      const window = asked
+        ? windowAsMeasured(claim.measure, part!, job)
+        : windowOf(claim.measure, part!, job.limits);
+      const shown = asked
+        ? shownOn(laid, claim.part, claim.measure)
+        : conditionIn(job, part!).values[claim.measure];
       return (
         shown !== undefined &&
         sameNumber(shown, claim.value) &&

@@ -8,7 +8,7 @@ import {
   standingOf,
   stationsOf,
   verdictFor,
-  windowOf,
+  windowAsMeasured,
   type OrderRule,
   type Right,
   type Standing,
@@ -97,7 +97,7 @@ export function stripKey(question: StripQuestion, { job: stored }: StripSubject)
       const part = parts.get(question.part)!;
       if (!measuresOf(part).includes(question.measure)) return refused('nothing-to-choose');
       const value = shownOn(laid, question.part, question.measure);
-      const window = windowOf(question.measure, part, job.limits);
+      const window = windowAsMeasured(question.measure, part, job);
       return found({
         kind: 'read-gauge',
         value,

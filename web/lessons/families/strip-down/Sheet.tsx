@@ -11,6 +11,8 @@ import {
   priceOf,
   readingOf,
   seenOn,
+  stateAsked,
+  windowAsMeasured,
   windowOf,
   type JobWork,
   type Part,
@@ -159,7 +161,7 @@ function OnePart({ laid: { job }, part, name }: { laid: LaidJob; part: Part; nam
       </p>
       {measuresOf(part).map((measure) => {
         const random = randomFromSeed(`verdict ${job.seed} ${part.id} ${measure}`);
-        const [state] = MEASURES[measure].states[0]!;
+        const state = stateAsked(measure, job.school);
         const reads = Array.from({ length: READINGS }, () =>
           readingOf(measure, values[measure]!, state, random),
         );
@@ -168,7 +170,7 @@ function OnePart({ laid: { job }, part, name }: { laid: LaidJob; part: Part; nam
             <strong>{t(`strip.measures.${measure}`)}:</strong>{' '}
             {reads.map((r) => measureText(numbers, measure, r)).join(', ')}.{' '}
             <span className="quiet">
-              {windowText(t, numbers, measure, windowOf(measure, part, job.limits))}
+              {windowText(t, numbers, measure, windowAsMeasured(measure, part, job))}
             </span>
           </p>
         );
@@ -189,7 +191,7 @@ function OneScale({
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { part, measure } = question;
-  const window = windowOf(measure, laid.parts.get(part)!, laid.job.limits);
+  const window = windowAsMeasured(measure, laid.parts.get(part)!, laid.job);
   return (
     <>
       <h2>

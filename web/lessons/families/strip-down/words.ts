@@ -1,5 +1,11 @@
 import type { TFunction } from 'i18next';
-import { FACINGS, legalOrder, windowOf, type MeasureId } from '../../../../core/assembly';
+import {
+  FACINGS,
+  legalOrder,
+  windowAsMeasured,
+  windowOf,
+  type MeasureId,
+} from '../../../../core/assembly';
 import {
   laidJob,
   stripKey,
@@ -218,7 +224,16 @@ function wantedOf(
   { job }: StripSubject,
 ): string {
   const part = laidJob(job, question)?.parts.get(id);
-  return part ? windowText(t, numbers, measure, windowOf(measure, part, job.limits)) : '';
+  return part
+    ? windowText(
+        t,
+        numbers,
+        measure,
+        question.kind === 'read-gauge'
+          ? windowAsMeasured(measure, part, job)
+          : windowOf(measure, part, job.limits),
+      )
+    : '';
 }
 
 export const STRIP_WORDS: FamilyWords<'strip-down'> = {
