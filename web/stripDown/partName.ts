@@ -9,7 +9,15 @@ export function partName(t: TFunction, unit: Unit | null, { id, kind, of }: Part
   if (kind === 'thrust-washer' || kind === 'thrust-bearing')
     return [t(`stripDown.thrusts.${kind}`), which].filter(Boolean).join(' ');
   if (of === 'unit') return t(`stripDown.fixed.${id}`, { defaultValue: id });
+  if (kind === 'gear') return t('stripDown.gearOn', { of, member: memberOfGear(unit, of, id) });
   if (kind !== 'shell' && kind !== 'shaft') return `${of} ${t(`stripDown.kinds.${kind}`)}`;
   // A member's own parts bear its name; where it has more than one, they are counted.
   return [unit ? memberName(unit, of) : of, which].filter(Boolean).join(' ');
+}
+
+/** The two gears of a pair are told apart by what they turn with. */
+function memberOfGear(unit: Unit | null, of: string, id: string): string {
+  const set = unit?.gearsets.find((g) => g.id === of);
+  if (!unit || set?.kind !== 'mesh') return '';
+  return memberName(unit, id.endsWith('.first') ? set.first : set.second);
 }

@@ -196,7 +196,8 @@ function stripChecks(job: Job): Checks {
     'gap-with': (claim) => {
       const own = selective(claim.part);
       const on = plan.parts.find((p) => p.id === own?.on);
-      const gap = on && conditionIn(job, on).values[own!.measure];
+      // Worn plates are not set: with new ones in.
+      const gap = on && conditionIn({ ...job, hidden: [] }, on).values[own!.measure];
       // The thicker by so much, the tighter by as much; the gap is told to a hundredth.
       return gap !== undefined && Math.abs(claim.gap + claim.size - own!.now - gap) < 0.006;
     },

@@ -229,6 +229,7 @@ function OneGap({ laid, part, name }: { laid: LaidJob; part: string; name: strin
         </tbody>
       </table>
       <p>{windowText(t, numbers, measure, windowOf(measure, on, laid.job.limits))}</p>
+      <p className="quiet">{t('stripPrompts.newIn')}</p>
     </>
   );
 }
