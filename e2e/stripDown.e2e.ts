@@ -149,6 +149,12 @@ test('a job that no longer fits its unit says so, and loses nothing', async () =
   await b.see('What was hidden');
   await b.press('button', /drawn: easy/);
   await b.see(/Made by|tells\./);
+  const add = await b.role('combobox', 'Set a limit of your own');
+  await add.click();
+  await add.sendKeys('\uE007');
+  await b.fill('spinbutton', 'at least', '3');
+  await b.see('The limits of Input end play are upside down.');
+  await b.press('button', 'Undo');
   await b.visit(run.at('/learn/strip-down/jobs/nothing-here'));
   await b.see('There is no such job here.');
 });

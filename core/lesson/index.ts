@@ -201,6 +201,8 @@ export {
   effectsOffered,
   laidJob,
   measuredGap,
+  onlyThese,
+  orderAnswers,
   shownOn,
   type LaidJob,
 } from './families/strip-down/bench';

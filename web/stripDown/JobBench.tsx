@@ -1,6 +1,7 @@
 import { Segmented } from 'antd';
-import { useMemo, type ReactNode } from 'react';
+import { useContext, useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useLocation } from 'react-router';
 import {
   NEW_JOB_WORK,
   stationsOf,
@@ -9,7 +10,7 @@ import {
   type Station,
   type StripPlan,
 } from '../../core/assembly';
-import { useKept } from '../shared/kept';
+import { KeptScope, useKept } from '../shared/kept';
 import type { OnBench } from './onBench';
 import { Before } from './stations/Before';
 import { Inspect } from './stations/Inspect';
@@ -56,6 +57,9 @@ type StationsProps = Props & Pick<OnBench, 'work' | 'onWork' | 'closed'>;
 /** One station after the other, or each by itself. */
 export function JobStations({ job, plan, bar, begins, ...done }: StationsProps) {
   const { t } = useTranslation();
+  // What was half decided belongs to this damage: another draw begins afresh.
+  const outer = useContext(KeptScope);
+  const { pathname } = useLocation();
   const stations = stationsOf(job);
   const [at, setAt] = useKept<Station>(
     `Job station ${job.id} ${job.seed}`,
@@ -76,7 +80,9 @@ export function JobStations({ job, plan, bar, begins, ...done }: StationsProps) 
           options={stations.map((s) => ({ value: s, label: t(`strip.stations.${s}`) }))}
         />
       </div>
-      <Screen job={job} plan={plan} parts={parts} {...done} />
+      <KeptScope.Provider value={`${outer || pathname} ${job.seed}`}>
+        <Screen job={job} plan={plan} parts={parts} {...done} />
+      </KeptScope.Provider>
     </div>
   );
 }

@@ -11,6 +11,7 @@ import {
   type HiddenDamage,
   type Job,
   type School,
+  type StripPlan,
   type Tier,
 } from '../../core/assembly';
 import { DIFFICULTIES } from '../../core/faults';
@@ -18,6 +19,7 @@ import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { useServices } from '../state/hooks';
 import { useJobPlan } from '../workers/unitWorker';
+import { OwnLimits, OwnPrices } from './OwnNumbers';
 import { partName } from './partName';
 import './StripDown.css';
 
@@ -32,6 +34,7 @@ const MOST_HIDDEN = 40;
 /** What a job is made of: the machine, what is hidden in it, the shop's school, its prices, and what is shown. */
 export function JobFields({ job, onJob }: Props) {
   const { t } = useTranslation();
+  const plan = useJobPlan(job);
   const without = (field: keyof Job): Job => {
     const next = { ...job };
     delete next[field];
@@ -60,9 +63,10 @@ export function JobFields({ job, onJob }: Props) {
           onChange={(e) => onJob({ ...job, complaint: e.target.value }, 'complaint')}
         />
       </label>
-      <HiddenFields job={job} onJob={onJob} />
+      <HiddenFields job={job} plan={plan} onJob={onJob} />
       <h3>{t('strip.school')}</h3>
       <p className="quiet">{t('strip.schoolHow')}</p>
+      <span className="label">{t('strip.bearings')}</span>
       <Segmented<School['bearings']>
         aria-label={t('strip.bearings')}
         value={job.school.bearings}
@@ -72,6 +76,7 @@ export function JobFields({ job, onJob }: Props) {
           label: t(`strip.bearing.${b}`),
         }))}
       />
+      <span className="label">{t('strip.tiers')}</span>
       <Segmented<Tier>
         aria-label={t('strip.tiers')}
         value={job.school.tier}
@@ -81,6 +86,7 @@ export function JobFields({ job, onJob }: Props) {
           label: t('strip.tierShort', { n }),
         }))}
       />
+      <span className="label">{t('strip.cushionAsked')}</span>
       <Segmented<School['cushion']>
         aria-label={t('strip.cushionAsked')}
         value={job.school.cushion}
@@ -101,6 +107,8 @@ export function JobFields({ job, onJob }: Props) {
           />
         ))}
       </div>
+      <OwnPrices job={job} plan={plan} onJob={onJob} />
+      <OwnLimits job={job} plan={plan} onJob={onJob} />
       <h3>{t('strip.shown')}</h3>
       <Checkbox.Group
         aria-label={t('strip.shown')}
@@ -113,10 +121,9 @@ export function JobFields({ job, onJob }: Props) {
 }
 
 /** What is hidden, part by part, or drawn from a seed. */
-function HiddenFields({ job, onJob }: Props) {
+function HiddenFields({ job, plan, onJob }: Props & { plan: StripPlan | null }) {
   const { t } = useTranslation();
   const services = useServices();
-  const plan = useJobPlan(job);
   const able = (plan?.parts ?? []).filter((p) => damagesOf(p).length > 0);
   const set = (hidden: HiddenDamage[], field: string) => onJob({ ...job, hidden }, field);
   const draw = (difficulty: (typeof DIFFICULTIES)[number]) => {

@@ -1,4 +1,5 @@
 import {
+  checkOrder,
   conditionFitted,
   conditionIn,
   drawDamage,
@@ -55,6 +56,18 @@ export function onlyThese(plan: StripPlan, ids: readonly string[]): StripPlan {
     }))
     .filter(({ before, any }) => before.length + any.length > 0);
   return { ...plan, parts: plan.parts.filter((p) => here.has(p.id)), rules };
+}
+
+/** Whether cards lie in an order that answers the question. */
+export function orderAnswers(
+  { plan }: LaidJob,
+  question: StripQuestion,
+  order: readonly string[],
+): boolean {
+  if (question.kind === 'strip-order')
+    return checkOrder(onlyThese(plan, question.parts), order).violations.length === 0;
+  const at = (id: string) => Math.min(...(plan.places[id] ?? []).map((p) => p.at));
+  return order.every((id, k) => k === 0 || at(order[k - 1]!) <= at(id));
 }
 
 /** What the wrong way of a part is on the road. */

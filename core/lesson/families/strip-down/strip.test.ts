@@ -11,7 +11,8 @@ import {
 } from '../..';
 import { kindsOf } from '../../question';
 import { marked } from '../../tests/marked';
-import { laidJob, measuredGap, shownOn } from './bench';
+import { openingOrder } from '../../openingOrder';
+import { laidJob, measuredGap, orderAnswers, shownOn } from './bench';
 import { perfectWork } from '../../../assembly';
 
 const SLIP = demoFile<Job>('jobs/slip-tractor-second');
@@ -135,6 +136,20 @@ describe('strip it in order, and why', () => {
     expect(
       graded({ kind: 'strip-order', parts: ['B1.band', 'B1.anchor', 'B1.servo'] }, band).score,
     ).toBe(1);
+  });
+  test('cards never open in an order that is right', () => {
+    for (const told of [
+      question,
+      { kind: 'lay-out', parts: ['C1.drum', 'P1.ring', 'support'] },
+    ] as Told[]) {
+      const asked = ask(told, SLIP) as Extract<StripQuestion, { parts: string[] }>;
+      const laid = laidJob(SLIP, asked)!;
+      expect(orderAnswers(laid, asked, asked.parts)).toBe(true);
+      for (let k = 0; k < 40; k++) {
+        const cards = openingOrder(asked.parts, `seed ${k}`, (o) => orderAnswers(laid, asked, o));
+        expect(orderAnswers(laid, asked, cards)).toBe(false);
+      }
+    }
   });
   test('why the ring before the servo: its spring throws the cover', () => {
     const why: Told = { kind: 'why-first', first: 'B1.servo-ring', part: 'B1.servo' };

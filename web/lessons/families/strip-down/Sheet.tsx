@@ -19,6 +19,7 @@ import {
 } from '../../../../core/assembly';
 import {
   measuredGap,
+  onlyThese,
   shownOn,
   type LaidJob,
   type StripAnswer,
@@ -104,10 +105,8 @@ export function StripSheet(props: Props) {
             told={
               given && question.kind === 'strip-order'
                 ? (_id, k) => {
-                    // All others are off: only what is among these cards can be missing.
-                    const right = checkOrder(plan, said.slice(0, k + 1))
-                      .violations.filter((v) => v.at === k)
-                      .every((v) => v.missing.every((m) => !said.includes(m)));
+                    const here = onlyThese(plan, said);
+                    const right = checkOrder(here, said).violations.every((v) => v.at !== k);
                     return { right, said: right ? '' : t('stripDown.tooSoon') };
                   }
                 : null

@@ -2,7 +2,6 @@ import { Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  checkOrder,
   DECISIONS,
   NEW_JOB_WORK,
   REASONS,
@@ -16,6 +15,7 @@ import {
   laidJob,
   measuredGap,
   openingOrder,
+  orderAnswers,
   rulesOffered,
   STRIP_FAMILY,
   type Becomes,
@@ -106,15 +106,10 @@ function Stage({ block, subject, round, ...frame }: StageProps<'strip-down'>) {
 }
 
 /** Cards never lie in an order that is right. */
-function cardsOf(question: StripQuestion, { plan }: LaidJob, seed: string): string[] {
-  if (question.kind !== 'strip-order' && question.kind !== 'lay-out') return [];
-  const placed = (id: string) => Math.min(...(plan.places[id] ?? []).map((p) => p.at));
-  return openingOrder(question.parts, seed, (order) =>
-    question.kind === 'lay-out'
-      ? order.every((id, k) => k === 0 || placed(order[k - 1]!) <= placed(id))
-      : checkOrder({ ...plan, parts: plan.parts }, order).violations.length === 0,
-  );
-}
+const cardsOf = (question: StripQuestion, laid: LaidJob, seed: string): string[] =>
+  question.kind === 'strip-order' || question.kind === 'lay-out'
+    ? openingOrder(question.parts, seed, (order) => orderAnswers(laid, question, order))
+    : [];
 
 function answerOf(question: StripQuestion, draft: Draft, work: JobWork): StripAnswer | null {
   const { parts, order, moved, choice, second, value } = draft;
