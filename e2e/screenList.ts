@@ -141,7 +141,7 @@ export function screenList(browser: () => Browser): Screen[] {
     [
       'strip-down job, a part in the hand',
       '/learn/strip-down/jobs/one-pack-bench',
-      [press('C1 plates'), press('Turn it by hand'), () => b.see('Pack clearance')],
+      [press('C1 plates'), press('Turn it over'), () => b.see('Pack clearance')],
     ],
     ['strip-down job, order', '/learn/strip-down/jobs/one-pack-bench', [radio('Order')]],
     [

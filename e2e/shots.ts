@@ -43,7 +43,7 @@ const SHOTS: readonly Shot[] = [
     route: '/teach/strip-down/jobs/one-pack-bench',
     steps: async (b) => {
       await b.press('button', 'C2 plates');
-      await b.press('button', 'Turn it by hand');
+      await b.press('button', 'Turn it over');
       await b.driver.executeScript(
         'for (const p of document.querySelectorAll(".measure-panel")) p.querySelector(".row button").click()',
       );

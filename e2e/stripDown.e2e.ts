@@ -138,8 +138,10 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   await b.see('In the seat');
   await b.see('16 of 16 left');
   await b.press('button', 'Open the book');
-  await b.see('Disc went in the wrong way. On the road: Clutch: warped disc.');
-  await b.see('Release bearing went in the wrong way. On the road: Clutch: release bearing rough.');
+  await b.see('Disc went in the wrong way. On the road it shows as: Clutch: warped disc.');
+  await b.see(
+    'Release bearing went in the wrong way. On the road it shows as: Clutch: release bearing rough.',
+  );
   await b.see('Disc: judged right.');
   await b.see(/4 not ordered/);
 });

@@ -1,6 +1,7 @@
 import type { FaultKind } from '../faults';
 import { randomFromSeed, type Random } from '../numerics';
-import { frictionsIn, measuresOf, soundValue, type MeasureId } from './measures';
+import { type MeasureId } from './measureTable';
+import { frictionsIn, measuresOf, soundValue } from './measures';
 import type { Part, PartKind, StripPlan } from './parts';
 
 /** What can be wrong with a part that is laid out, by what tells: it is seen, it is felt when the part is turned or moved, or only
@@ -49,8 +50,10 @@ export const seenOn = (damage: Damage | null): SeenDamage | null =>
 export const feltOn = (damage: Damage | null): FeltDamage | null =>
   FELT_DAMAGES.find((d) => d === damage) ?? null;
 
-export const SENSES = ['eye', 'hand', 'gauge'] as const;
-export type Sense = (typeof SENSES)[number];
+/** What tells of a damage. */
+export type Sense = 'eye' | 'hand' | 'gauge';
+export const senseOf = (damage: Damage): Sense =>
+  seenOn(damage) ? 'eye' : feltOn(damage) ? 'hand' : 'gauge';
 
 export const DECISIONS = ['reuse', 'clean', 'replace', 'measure'] as const;
 export type Decision = (typeof DECISIONS)[number];
@@ -75,7 +78,6 @@ export interface DamageSpec {
   readonly on: readonly PartKind[];
   /** Only on the part of this id. */
   readonly part?: string;
-  readonly shows: Sense;
   /** What it reads then. */
   readonly measure?: { readonly id: MeasureId; readonly reads: readonly [number, number] };
   readonly decision: Exclude<Decision, 'measure'>;
@@ -93,12 +95,12 @@ const eye = (
   reason: Reason,
   fault: FaultKind | null,
   more: Partial<DamageSpec> = {},
-): DamageSpec => ({ on, shows: 'eye', decision: 'replace', reason, fault, ...more });
+): DamageSpec => ({ on, decision: 'replace', reason, fault, ...more });
 const hand = (
   on: PartKind[],
   fault: FaultKind | null,
   more: Partial<DamageSpec> = {},
-): DamageSpec => ({ on, shows: 'hand', decision: 'replace', reason: 'wrong-feel', fault, ...more });
+): DamageSpec => ({ on, decision: 'replace', reason: 'wrong-feel', fault, ...more });
 const gauge = (
   on: PartKind[],
   id: MeasureId,
@@ -107,7 +109,6 @@ const gauge = (
   more: Partial<DamageSpec> = {},
 ): DamageSpec => ({
   on,
-  shows: 'gauge',
   measure: { id, reads },
   decision: 'replace',
   reason: 'out-of-window',
@@ -166,6 +167,10 @@ export const damagesOf = ({ id, kind }: Pick<Part, 'id' | 'kind'>): Damage[] =>
     const { on, part } = DAMAGE_SPECS[d];
     return on.includes(kind) && (part === undefined || part === id);
   });
+
+/** Whether what was decided puts a damage right: a new part does, cleaning only where it is dirt. */
+export const mends = (damage: Damage, decision: Decision | undefined): boolean =>
+  decision === 'replace' || (decision === 'clean' && DAMAGE_SPECS[damage].decision === 'clean');
 
 /** What is hidden in one part of a job. */
 export interface HiddenDamage {
@@ -230,8 +235,8 @@ export function drawDamage(
     const spec = DAMAGE_SPECS[damage];
     const part = random.pick(open().filter((p) => damagesOf(p).includes(damage)));
     // A hard job hides what only a gauge shows; an easy one shows itself.
-    if (difficulty === 'easy' && spec.shows === 'gauge') continue;
-    if (difficulty === 'hard' && spec.shows === 'eye' && random.next() < 0.5) continue;
+    if (difficulty === 'easy' && senseOf(damage) === 'gauge') continue;
+    if (difficulty === 'hard' && senseOf(damage) === 'eye' && random.next() < 0.5) continue;
     if (!spec.effect) {
       hidden.push({ part: part.id, damage });
       continue;

@@ -26,11 +26,19 @@ export {
   type Work,
 } from './order';
 export {
-  DOUBT,
-  frictionsIn,
   INSTRUMENTS,
   MEASURE_IDS,
   MEASURES,
+  STATES,
+  type Instrument,
+  type MeasureId,
+  type MeasureSpec,
+  type MeasureState,
+  type StateWhy,
+} from './measureTable';
+export {
+  DOUBT,
+  frictionsIn,
   measuresOf,
   offsetOf,
   readingOf,
@@ -38,15 +46,11 @@ export {
   spreadOf,
   standingOf,
   stateAsked,
-  STATES,
   windowAsMeasured,
   windowOf,
-  type Instrument,
-  type MeasureId,
-  type MeasureSpec,
-  type MeasureState,
   type OwnLimits,
   type Standing,
+  whyOff,
 } from './measures';
 export {
   conditionOf,
@@ -59,6 +63,7 @@ export {
   feltOn,
   SEEN_DAMAGES,
   seenOn,
+  senseOf,
   REASONS,
   type Condition,
   type Damage,

@@ -16,8 +16,7 @@ import {
   DAMAGES,
   damagesOf,
   drawDamage,
-  feltOn,
-  seenOn,
+  senseOf,
   errorsIn,
   FACINGS,
   gapWith,
@@ -376,10 +375,8 @@ test('every damage can sit somewhere, is shown by what it says, and its measure 
   for (const damage of DAMAGES) {
     const on = every.find((p) => damagesOf(p).includes(damage));
     expect([damage, on?.kind]).toEqual([damage, expect.any(String)]);
-    const { measure, shows } = DAMAGE_SPECS[damage];
-    const sense = seenOn(damage) ? 'eye' : feltOn(damage) ? 'hand' : 'gauge';
-    expect([damage, shows]).toEqual([damage, sense]);
-    if (shows === 'gauge') expect([damage, measure]).toEqual([damage, expect.anything()]);
+    const { measure } = DAMAGE_SPECS[damage];
+    if (senseOf(damage) === 'gauge') expect([damage, measure]).toEqual([damage, expect.anything()]);
     for (const value of measure?.reads ?? [])
       expect([damage, standingOf(value, measure!.id, windowOf(measure!.id, on!))]).toEqual([
         damage,
@@ -486,4 +483,25 @@ test('a pack’s window follows the shop’s way with the cushion plate', () => 
   // Oil is measured with a thickness, and fills some of a gap (common practice, no source).
   expect(offsetOf('lining', 'wet')).toBeGreaterThan(0);
   expect(offsetOf('pump-side', 'wet')).toBeLessThan(0);
+});
+
+test('checks find bad parts that went back, as they find wrong ways; a washer in its old place stays thin', () => {
+  const hidden: Job['hidden'] = [
+    { part: 'F1.race', damage: 'stepped-race' },
+    { part: 'C1.seals', damage: 'torn-lip' },
+    { part: 'thrust-2', damage: 'thin-washer' },
+    { part: 'pump', damage: 'scored-pump' },
+  ];
+  const own = job({ hidden });
+  const found = (check: 'by-hand' | 'air' | 'end-play' | 'turn') =>
+    shownBy(check, errorsIn(own, plan, {}, rightFits(plan))).map((e) => e.part);
+  // Common practice, no source: the hand feels a step again, air hisses past a torn lip.
+  expect(found('by-hand')).toEqual(['F1.race']);
+  expect(found('air')).toEqual(['C1.seals']);
+  expect(found('end-play')).toEqual(['thrust-2']);
+  expect(found('turn')).toEqual([]);
+  const shaft = part('input-shaft');
+  const play = (decided: Parameters<typeof conditionFitted>[2]) =>
+    conditionFitted(own, shaft, decided).values['end-play-in']!;
+  expect(play({})).toBeGreaterThan(play({ 'thrust-2': { decision: 'replace' } }));
 });

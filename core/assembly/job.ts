@@ -1,7 +1,7 @@
 import { rigOfModels, type MachineModels, type Rig } from '../faults';
 import { clutchPlan } from './clutchPlan';
 import type { HiddenDamage } from './damage';
-import type { OwnLimits } from './measures';
+import { type OwnLimits } from './measures';
 import type { Prices } from './orderSheet';
 import type { StripPlan } from './parts';
 import { planOf } from './plan';

@@ -1,14 +1,15 @@
 import type { Fault } from '../faults';
 import {
   conditionOf,
-  DAMAGE_SPECS,
   damagesOf,
+  mends,
   type Condition,
   type Decision,
   type Reason,
 } from './damage';
 import type { Job, JobProblem } from './job';
-import { MEASURES, measuresOf, type MeasureId, type MeasureState } from './measures';
+import type { MeasureId, MeasureState } from './measureTable';
+import { measuresOf } from './measures';
 import { legalOrder, workOf } from './order';
 import { gradeOrder, type OrderGrade } from './orderSheet';
 import type { Part, StripPlan } from './parts';
@@ -102,8 +103,8 @@ export interface JudgedPart {
 }
 
 export interface JobReport {
-  /** The end play was measured while it still could be. */
-  readonly measuredBefore: boolean;
+  /** The end play was measured while it still could be; `null` where there is none to measure. */
+  readonly measuredBefore: boolean | null;
   /** Marks lost by taking parts out of turn, and by asking what is free. */
   readonly offCost: number;
   readonly judged: readonly JudgedPart[];
@@ -135,7 +136,9 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
   const together = togetherOf(plan, work.fits);
   const errors = errorsIn(job, plan, work.judged, together.in);
   return {
-    measuredBefore: work.taken.some((r) => r.before && MEASURES[r.measure].on === 'shaft'),
+    measuredBefore: plan.parts.some((p) => measuresOf(p).includes('end-play-in'))
+      ? work.taken.some((r) => r.before && r.measure === 'end-play-in')
+      : null,
     offCost: workOf(plan, work.tried).cost + HELP_COSTS * work.helped,
     judged,
     missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
@@ -181,12 +184,7 @@ export function causesOf(job: Job, part: string): string[] {
 export const comesBack = (job: Job, { judged }: Pick<JobWork, 'judged'>, part: string): boolean =>
   causesOf(job, part).some((id) => {
     const damage = job.hidden.find((h) => h.part === id)?.damage;
-    const decision = judged[id]?.decision;
-    return (
-      damage !== undefined &&
-      decision !== 'replace' &&
-      !(decision === 'clean' && DAMAGE_SPECS[damage].decision === 'clean')
-    );
+    return damage !== undefined && !mends(damage, judged[id]?.decision);
   });
 
 /** The job done without a mistake: every key of it at once, for tests and for what a wrong piece of work differs by. */

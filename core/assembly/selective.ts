@@ -1,5 +1,6 @@
 import { middleOf, nearestToMiddle } from '../clutch';
-import type { MeasureId, OwnLimits } from './measures';
+import { type MeasureId } from './measureTable';
+import { type OwnLimits } from './measures';
 import { windowOf } from './measures';
 import type { Part, StripPlan } from './parts';
 

@@ -7,7 +7,15 @@ import {
   type Rig,
 } from '../faults';
 import { CASE } from '../geartrain';
-import { conditionOf, DAMAGE_SPECS, type Condition, type Decision } from './damage';
+import {
+  conditionOf,
+  DAMAGE_SPECS,
+  feltOn,
+  mends,
+  type Condition,
+  type Damage,
+  type Decision,
+} from './damage';
 import { FACINGS, type TogetherCheck } from './facings';
 import { rigOfJob, type Job } from './job';
 import { frictionsIn, standingOf, windowOf } from './measures';
@@ -53,7 +61,7 @@ export function togetherOf(plan: StripPlan, tried: readonly Fit[]): Together {
   return { in: [...fitted.values()], last, wasted };
 }
 
-export const ERROR_KINDS = ['wrong-way', 'bad-part', 'too-tight', 'too-loose', 'left-out'] as const;
+export const ERROR_KINDS = ['wrong-way', 'bad-part', 'too-tight', 'too-loose'] as const;
 export type ErrorKind = (typeof ERROR_KINDS)[number];
 
 /** A mistake that is in the machine now. */
@@ -97,12 +105,9 @@ export function errorsIn(
   });
 }
 
-/**
- * What a part is once it is fitted: a new one in the place of what was replaced, and thrust washers as they are chosen anew.
- */
+/** What a part is once it is fitted, with new ones in the place of all that was replaced. */
 export function conditionFitted(job: Job, part: Part, decided: Decided): Condition {
-  const stays = (id: string) => decided[id]?.decision !== 'replace';
-  const hidden = job.hidden.filter((h) => stays(h.part) && h.damage !== 'thin-washer');
+  const hidden = job.hidden.filter((h) => decided[h.part]?.decision !== 'replace');
   return conditionOf(part, hidden, job.seed);
 }
 
@@ -133,14 +138,28 @@ const fedThrough = (plan: StripPlan): string[] =>
     .filter((r) => r.rule === 'in-the-drum' && r.before.includes('support'))
     .map((r) => plan.parts.find((p) => p.id === r.after)?.of ?? CASE);
 
+/** Checks that show a fault while it is still open, however it came in. */
+const SHOWN_BY: Readonly<Partial<Record<FaultKind, TogetherCheck>>> = {
+  'seal-leaks': 'air',
+  'will-not-hold': 'by-hand',
+  'ring-out': 'by-hand',
+};
+
+/** What a check tells of damage that went back: what the hand felt before it feels again. */
+function shownBad(damage: Damage): TogetherCheck | null {
+  if (feltOn(damage)) return 'by-hand';
+  if (DAMAGE_SPECS[damage].measure?.id === 'washer') return 'end-play';
+  const { fault } = DAMAGE_SPECS[damage];
+  return fault ? (SHOWN_BY[fault] ?? null) : null;
+}
+
 function badPart(job: Job, rig: Rig, part: Part, decision?: Decision): AssemblyError[] {
   const { damage } = conditionOf(part, job.hidden, job.seed);
   if (!damage) return [];
   const spec = DAMAGE_SPECS[damage];
-  const mended = decision === 'replace' || (decision === 'clean' && spec.decision === 'clean');
-  if (mended) return [];
+  if (mends(damage, decision)) return [];
   const faults = spec.fault ? faultOn(rig, part, spec.fault) : [];
-  return [{ part: part.id, kind: 'bad-part', shows: null, faults }];
+  return [{ part: part.id, kind: 'bad-part', shows: shownBad(damage), faults }];
 }
 
 function wrongSize(
@@ -154,11 +173,9 @@ function wrongSize(
   const on = selective && parts.get(selective.on);
   const part = parts.get(id)!;
   if (!on || size === undefined) return [];
-  const gap = gapWith(
-    conditionFitted(job, on, decided).values[selective.measure]!,
-    selective,
-    size,
-  );
+  // Whatever size goes in is a new part.
+  const fitted = conditionFitted(job, on, { ...decided, [id]: { decision: 'replace' } });
+  const gap = gapWith(fitted.values[selective.measure]!, selective, size);
   const window = windowOf(selective.measure, on, job.limits);
   if (standingOf(gap, selective.measure, window) !== 'outside') return [];
   const tight = window.least !== null && gap < window.least;

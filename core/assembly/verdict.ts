@@ -1,12 +1,6 @@
-import { DAMAGE_SPECS, type Condition, type Decision, type Reason } from './damage';
-import {
-  measuresOf,
-  standingOf,
-  windowOf,
-  type MeasureId,
-  type OwnLimits,
-  type Standing,
-} from './measures';
+import { DAMAGE_SPECS, senseOf, type Condition, type Decision, type Reason } from './damage';
+import { type MeasureId } from './measureTable';
+import { measuresOf, standingOf, windowOf, type OwnLimits, type Standing } from './measures';
 import type { Part, PartKind } from './parts';
 
 /** 1: what is plainly bad, filter and linings · 2: bands and rings too · 3: bearings, washers and bushes as well. */
@@ -68,20 +62,21 @@ export function verdictOf({ part, condition, school, limits, measured = [] }: Ju
   // What it sets is put right by another size: that is no reason to throw the part away.
   const worst = worstOf(standings, ({ id }) => id !== 'end-play-in' && id !== 'pack-clearance');
   const spec = condition.damage ? DAMAGE_SPECS[condition.damage] : null;
+  const plain = condition.damage !== null && senseOf(condition.damage) !== 'gauge';
   const right: Right[] = [];
   if (ONE_USE_KINDS.includes(part.kind))
     right.push({
       decision: 'replace',
       reasons: spec ? [...new Set<Reason>([spec.reason, 'one-use-only'])] : ['one-use-only'],
     });
-  else if (spec && (spec.shows !== 'gauge' || worst === 'outside')) {
+  else if (spec && (plain || worst === 'outside')) {
     const reasons: Reason[] = worst === 'outside' ? [spec.reason, 'out-of-window'] : [spec.reason];
     right.push({ decision: spec.decision, reasons: [...new Set(reasons)] });
   } else right.push(...ofSound(part.kind, worst));
   const unseen = measuresOf(part).some(
     (id) => !measured.includes(id) && standings[id] !== undefined,
   );
-  const eyeTells = ONE_USE_KINDS.includes(part.kind) || (spec !== null && spec.shows !== 'gauge');
+  const eyeTells = ONE_USE_KINDS.includes(part.kind) || plain;
   if (unseen && !eyeTells) right.push({ decision: 'measure', reasons: ['cannot-be-seen'] });
   return { right, school: ofSchool(right, part.kind, school), standings };
 }

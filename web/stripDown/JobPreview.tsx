@@ -2,11 +2,11 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   comeBackCost,
-  DAMAGE_SPECS,
   hoursOf,
   jobProblems,
   mustBeNew,
   selectivesOf,
+  senseOf,
   sheetOf,
   type Job,
 } from '../../core/assembly';
@@ -55,7 +55,7 @@ export function JobPreview({ job }: { job: Job }) {
           {job.hidden.map((h) => (
             <li key={h.part}>
               <strong>{name(h.part)}</strong>: {t(`strip.damages.${h.damage}`)}.{' '}
-              {t(`strip.shows.${DAMAGE_SPECS[h.damage].shows}`)}{' '}
+              {t(`strip.shows.${senseOf(h.damage)}`)}{' '}
               {h.because !== undefined && t('strip.because', { part: name(h.because) })}
             </li>
           ))}

@@ -6,11 +6,12 @@ import {
   MEASURES,
   readingOf,
   spreadOf,
-  stateAsked,
+  whyOff,
   windowAsMeasured,
   type MeasureId,
   type MeasureState,
   type Part,
+  type StateWhy,
 } from '../../core/assembly';
 import { randomFromSeed } from '../../core/numerics';
 import { useNumbers } from '../shared/numbers';
@@ -37,9 +38,8 @@ export function MeasurePanel({ job, part, measure, before, work, onWork }: Props
   const [state, setState] = useState<MeasureState>(firstState(measure, part.id, job.seed));
   const [standing, setStanding] = useState<number | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
-  const [told, setTold] = useState<'misread' | 'state' | null>(null);
+  const [told, setTold] = useState<'misread' | StateWhy | null>(null);
   const taken = work.taken.filter((r) => r.part === part.id && r.measure === measure);
-  const right = stateAsked(measure, job.school);
   const take = () => {
     const random = randomFromSeed(
       `${job.seed} ${part.id} ${measure} ${work.taken.length} ${state}`,
@@ -53,7 +53,7 @@ export function MeasurePanel({ job, part, measure, before, work, onWork }: Props
     if (typed === null || standing === null) return;
     const value = toMeasure(numbers, measure, typed);
     const off = Math.abs(value - standing) > MISREAD * spec.readsTo;
-    setTold(off ? 'misread' : state !== right ? 'state' : null);
+    setTold(off ? 'misread' : whyOff(measure, state, job.school));
     onWork({ taken: [...work.taken, { part: part.id, measure, state, value, before }] });
     setStanding(null);
     setTyped(null);
@@ -94,7 +94,7 @@ export function MeasurePanel({ job, part, measure, before, work, onWork }: Props
       </div>
       {told && (
         <p className="strip-told" role="alert">
-          {told === 'misread' ? t('strip.misread') : t(`strip.stateWhy.${state}`)}
+          {told === 'misread' ? t('strip.misread') : t(`strip.stateWhy.${told}`)}
         </p>
       )}
       {taken.length > 0 && (

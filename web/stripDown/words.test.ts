@@ -89,9 +89,15 @@ test('every measure, damage and way round has its words', () => {
   for (const id of MEASURE_IDS) {
     expect(t(`strip.measures.${id}`)).not.toMatch(NEVER);
     expect(t(`strip.instruments.${MEASURES[id].instrument}`)).not.toMatch(NEVER);
-    for (const [state] of MEASURES[id].states) {
+    for (const [state, offset, why] of MEASURES[id].states) {
       expect(t(`strip.states.${state}`)).not.toMatch(NEVER);
-      expect(t(`strip.stateWhy.${state}`)).toMatch(/\.$/);
+      // A state that adds something says why.
+      expect([id, state, why !== null]).toEqual([
+        id,
+        state,
+        offset !== 0 || MEASURES[id].each === true,
+      ]);
+      if (why) expect(t(`strip.stateWhy.${why}`)).toMatch(/\.$/);
     }
   }
   for (const damage of DAMAGES) expect(t(`strip.damages.${damage}`)).not.toMatch(NEVER);

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   conditionIn,
+  damagesOf,
   DECISIONS,
   feltOn,
   legalOrder,
@@ -148,10 +149,12 @@ function PartCard({ part, ...bench }: CardProps) {
           <span>{t(`strip.faces.${face}`)}</span>
         </div>
         <p>{t(`strip.looks.${seenOn(onThisFace) ?? 'sound'}`)}</p>
-        <div className="row">
-          <Button onClick={() => setFelt(true)}>{t('strip.feel')}</Button>
-          {felt && <span role="status">{t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}</span>}
-        </div>
+        {damagesOf(part).some(feltOn) && (
+          <div className="row">
+            <Button onClick={() => setFelt(true)}>{t('strip.feel')}</Button>
+            {felt && <span role="status">{t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}</span>}
+          </div>
+        )}
         <h4>{t('strip.verdict')}</h4>
         <Select<Decision>
           showSearch

@@ -126,7 +126,7 @@ interface BookProps extends OnBench {
 }
 
 /** What came of it, line by line: only now is told what was right. */
-function Book({ job, plan, parts, work, report, together }: BookProps) {
+function Book({ job, parts, work, report, together }: BookProps) {
   const { t } = useTranslation();
   const unit = job.unit ?? null;
   const name = (id: string) => partName(t, unit, parts.get(id)!);
@@ -135,7 +135,7 @@ function Book({ job, plan, parts, work, report, together }: BookProps) {
     <section className="job-book" aria-label={t('strip.book')}>
       <h3>{t('strip.book')}</h3>
       <ul className="plain-list">
-        {stations.includes('before') && plan.thrusts.length > 0 && (
+        {stations.includes('before') && report.measuredBefore !== null && (
           <Line good={report.measuredBefore}>
             {t(report.measuredBefore ? 'strip.report.measured' : 'strip.report.notMeasured')}
           </Line>
@@ -189,13 +189,16 @@ function Book({ job, plan, parts, work, report, together }: BookProps) {
                 })}
           </Line>
         )}
+        {together && report.wasted > 0 && (
+          <Line good={false}>{t('strip.report.wasted', { count: report.wasted })}</Line>
+        )}
         {together &&
           report.errors.map((e) => (
             <Line key={`${e.part} ${e.kind}`} good={false}>
               {t(`strip.errors.${e.kind}`, { part: name(e.part) })}{' '}
               {e.faults.length > 0
                 ? t('strip.report.becomes', { fault: faultText(t, unit, e.faults) })
-                : t('strip.report.noFault')}
+                : t(e.shows ? 'strip.report.noFaultShown' : 'strip.report.noFault')}
             </Line>
           ))}
         {together && report.errors.length === 0 && <Line good>{t('strip.report.sound')}</Line>}

@@ -183,7 +183,6 @@ function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
 
 /** What has one way to go in and nothing to choose goes in by itself, up to the next that has. */
 function PlainOnes({
-  job,
   plan,
   parts,
   work,
@@ -198,7 +197,6 @@ function PlainOnes({
     return stop < 0 ? order : order.slice(0, stop);
   };
   const next = plain();
-  if (job.stations.length > 0 && !job.stations.includes('together')) return null;
   return (
     <Button
       disabled={next.length === 0}

@@ -106,7 +106,7 @@ function wholeJob(report: JobReport, stations: readonly Station[]): Judged<Strip
     report.missed.filter((id) => !report.judged.some((j) => j.part === id)).length;
   const good = report.judged.filter((j) => j.decision && j.reason).length;
   const shares: Readonly<Partial<Record<StripPart, number>>> = {
-    before: report.measuredBefore ? 1 : 0,
+    ...(report.measuredBefore === null ? {} : { before: report.measuredBefore ? 1 : 0 }),
     off: 1 - Math.min(1, report.offCost / (2 * ALL_LOST)),
     inspect: judged === 0 ? 0 : good / judged,
     order: report.order.right ? 1 : 0,

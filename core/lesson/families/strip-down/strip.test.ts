@@ -291,10 +291,10 @@ describe('a whole job', () => {
     graded({ kind: 'whole-job' }, { kind: 'whole-job', work }, CRANE);
 
   test('done as it should be, all of it is right', () => {
-    // Nothing has to be measured before a dry clutch comes out: that station is lost.
-    const { parts, misconception } = hand(good);
-    expect(misconception).toBeNull();
-    expect(parts.filter((p) => !p.right).map((p) => p.part)).toEqual(['before']);
+    const { parts, misconception, score } = hand(good);
+    expect({ misconception, score }).toEqual({ misconception: null, score: 1 });
+    // Nothing has to be measured before a dry clutch comes out: nothing is counted for it.
+    expect(parts.map((p) => p.part)).toEqual(['off', 'inspect', 'order', 'together']);
   });
   test('the new disc without the seal that oiled it comes back', () => {
     const { 'crank-seal': _seal, ...judged } = good.judged;

@@ -4,6 +4,7 @@ import {
   checkOrder,
   comeBackCost,
   conditionIn,
+  damagesOf,
   feltOn,
   hoursOf,
   MEASURES,
@@ -155,9 +156,11 @@ function OnePart({ laid: { job }, part, name }: { laid: LaidJob; part: Part; nam
       <h2>{name}</h2>
       <PartPicture kind={part.kind} damage={damage} />
       <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
-      <p>
-        {t('strip.feel')}: {t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}
-      </p>
+      {damagesOf(part).some(feltOn) && (
+        <p>
+          {t('strip.feel')}: {t(`strip.feels.${feltOn(damage) ?? 'sound'}`)}
+        </p>
+      )}
       {measuresOf(part).map((measure) => {
         const random = randomFromSeed(`verdict ${job.seed} ${part.id} ${measure}`);
         const state = stateAsked(measure, job.school);
