@@ -45,7 +45,7 @@ const SHOTS: readonly Shot[] = [
       await b.press('button', 'C2 plates');
       await b.press('button', 'Turn it over');
       await b.driver.executeScript(
-        'for (const p of document.querySelectorAll(".measure-panel")) p.querySelector(".row button").click()',
+        'for (const p of document.querySelectorAll(".measure-panel")) p.querySelector(".row button").click(); document.querySelector(".laid-out").scrollTo(0, 0)',
       );
     },
   },

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { seenOn, type Damage, type PartKind, type SeenDamage } from '../../../core/assembly';
-import { arc, onCircle, ringPath, sector, toothedPath } from './circle';
+import { arc, circlePath, onCircle, ringPath, sector, toothedPath } from './circle';
 import './PartPicture.css';
 
 /** Seen from the front: how far it reaches from the axis, in shares of the sheet, and what it carries. */
@@ -81,10 +81,9 @@ function Whole({ face, used }: { face: Face; used: boolean }) {
   const [a, b] = [inner * RADIUS, outer * RADIUS];
   const outline =
     teeth === 'outside'
-      ? toothedPath(MIDDLE, b - 7, b, TEETH) + ringPath(x, y, 0.01, a)
+      ? toothedPath(MIDDLE, b - 7, b, TEETH) + circlePath(x, y, a)
       : teeth === 'inside'
-        ? ringPath(x, y, a, b).slice(0, ringPath(x, y, a, b).indexOf('Z') + 1) +
-          toothedPath(MIDDLE, a + 7, a, TEETH)
+        ? circlePath(x, y, b) + toothedPath(MIDDLE, a + 7, a, TEETH)
         : gap
           ? sector(MIDDLE, a, b, 0.03, 0.97)
           : ringPath(x, y, a, b);
@@ -129,12 +128,18 @@ const inset = (inner: number, outer: number): number => Math.min(6, 0.2 * (outer
 
 const patches =
   (className: string, at: readonly (readonly [number, number])[]): Mark =>
-  ({ inner, outer }) =>
+  ({ inner, outer, teeth }) =>
     at.map(([from, to]) => (
       <path
         key={from}
         className={className}
-        d={sector(MIDDLE, inner * RADIUS + inset(inner, outer), outer * RADIUS - 2, from, to)}
+        d={sector(
+          MIDDLE,
+          inner * RADIUS + inset(inner, outer),
+          outer * RADIUS - (teeth === 'outside' ? 8 : 2),
+          from,
+          to,
+        )}
       />
     ));
 const zigzag: Mark = ({ inner, outer }) => {

@@ -30,9 +30,12 @@ export function sector(
   );
 }
 
+export const circlePath = (x: number, y: number, r: number): string =>
+  `M${x} ${y - r}A${r} ${r} 0 1 1 ${x - 0.01} ${y - r}Z`;
+
 /** A whole ring, to be filled by the even-odd rule. */
 export const ringPath = (x: number, y: number, inner: number, outer: number): string =>
-  [outer, inner].map((r) => `M${x} ${y - r}A${r} ${r} 0 1 1 ${x - 0.01} ${y - r}Z`).join('');
+  circlePath(x, y, outer) + circlePath(x, y, inner);
 
 /** A wheel's outline with teeth between two radii. */
 export function toothedPath(
