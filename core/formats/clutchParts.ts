@@ -39,7 +39,11 @@ export const clutchQuestions = [
     oil: share,
     tolerance,
   }),
-  z.strictObject({ ...clutchBase, kind: z.literal('adjust-order') }),
+  z.strictObject({
+    ...clutchBase,
+    kind: z.literal('adjust-order'),
+    wear: z.exactOptional(wear),
+  }),
   z.strictObject({
     ...clutchBase,
     kind: z.literal('noise-test'),

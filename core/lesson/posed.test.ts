@@ -10,7 +10,7 @@ import { posedIn, varies } from './posed';
 import { familyOf, kindsOf, QUESTION_KINDS, type Question, type QuestionKind } from './question';
 import type { Subject } from './families/families';
 
-const STAY: readonly QuestionKind[] = ['adjust-order', 'own-choice', 'own-number', 'own-order'];
+const STAY: readonly QuestionKind[] = ['own-choice', 'own-number', 'own-order'];
 const VARYING = QUESTION_KINDS.filter((kind) => !STAY.includes(kind));
 
 function modelsOf(subject: Subject): Carried[] {

@@ -261,7 +261,17 @@ export function clutchClaimHolds(
         : claim.wear !== null && sameNumber(wear, claim.wear);
     }
     case 'order-leaves': {
-      const now = clutch && readInWindow(clutch, afterSteps(clutch, claim.steps), claim.of);
+      const now =
+        clutch &&
+        readInWindow(
+          clutch,
+          afterSteps(
+            clutch,
+            claim.steps,
+            question.kind === 'adjust-order' ? question.wear : undefined,
+          ),
+          claim.of,
+        );
       return now !== null && now.way !== 'inside' && sameWindow(now, claim);
     }
     case 'check-follows':

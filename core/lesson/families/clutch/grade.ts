@@ -1,10 +1,4 @@
-import {
-  AS_BUILT,
-  linkageVerdicts,
-  orderWorks,
-  type Adjustment,
-  type Clutch,
-} from '../../../clutch';
+import { linkageVerdicts, orderWorks, type Adjustment, type Clutch } from '../../../clutch';
 import { handedOut, runStart, SAME_PART, startJudged, type ClutchKey } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
 import {
@@ -16,7 +10,6 @@ import {
 } from '../../family';
 import { within } from '../../questionParts';
 import type { ClutchPart, ClutchTypes } from './types';
-import { misadjusted } from './setup';
 
 type Judged = JudgedAs<ClutchPart>;
 type ClutchGradedPart = GradedPart<ClutchPart>;
@@ -56,9 +49,9 @@ function held(
   };
 }
 
-function ordered(clutch: Clutch, order: readonly string[]): Judged {
+function ordered(clutch: Clutch, wear: number | undefined, order: readonly string[]): Judged {
   const steps = order as readonly Adjustment[];
-  const works = orderWorks(clutch, misadjusted(clutch, AS_BUILT), [
+  const works = orderWorks(clutch, handedOut(clutch, wear), [
     ...steps.filter((s) => s !== 'check-gap'),
     'check-gap',
   ]);
@@ -122,7 +115,8 @@ export const judge: Family<ClutchTypes>['judge'] = {
   'set-free-play': ({ question, subject, answer }) =>
     playSet(question, subject.rig.clutch!, answer),
   'will-it-hold': ({ question, key, answer }) => held(question, key, answer),
-  'adjust-order': ({ subject, answer }) => ordered(subject.rig.clutch!, answer.order),
+  'adjust-order': ({ question, subject, answer }) =>
+    ordered(subject.rig.clutch!, question.wear, answer.order),
   'noise-test': ({ key, answer }) => listened(keyAs(key, 'noise-test'), answer.test),
   'draw-start': ({ question, subject, answer }) => started(question, subject.rig, answer),
   'choose-selective': ({ key, answer }) => selected(keyAs(key, 'choose-selective'), answer),

@@ -106,7 +106,7 @@ export function clutchKey(question: ClutchQuestion, rig: ClutchRig): ClutchKeyRe
       return playKey(clutch, question.wear);
     case 'adjust-order': {
       const example = adjustmentsOf(clutch);
-      return orderWorks(clutch, misadjusted(clutch, AS_BUILT), example)
+      return orderWorks(clutch, handedOut(clutch, question.wear), example)
         ? found({ kind: 'adjust-order', example })
         : refused('linkage-can-not-be-set');
     }
@@ -124,17 +124,21 @@ export function clutchKey(question: ClutchQuestion, rig: ClutchRig): ClutchKeyRe
 }
 
 /** How a linkage that is out in every way stands after these adjustments, in their order. */
-export const afterSteps = (clutch: Clutch, steps: readonly Adjustment[]): ClutchState =>
+export const afterSteps = (
+  clutch: Clutch,
+  steps: readonly Adjustment[],
+  wear?: number,
+): ClutchState =>
   steps.reduce<ClutchState>(
     (state, step) => adjusted(clutch, state, step),
-    misadjusted(clutch, AS_BUILT),
+    handedOut(clutch, wear),
   );
 
 /** m within which two thicknesses are the same part. */
 export const SAME_PART = 1e-6;
 
-/** The linkage as a set-free-play question hands it out. */
-export const handedOut = (clutch: Clutch, wear: number): ClutchState =>
+/** A linkage that is out in every way, as a question hands it out. @param wear m that the disc has lost */
+export const handedOut = (clutch: Clutch, wear = 0): ClutchState =>
   misadjusted(clutch, worn(clutch, AS_BUILT, wear));
 
 function playKey(clutch: Clutch, wear: number): ClutchKeyResult {

@@ -58,6 +58,8 @@ export interface WillItHoldQuestion extends ClutchQuestionBase, Driven {
 /** Put the adjustments in an order that leaves everything in its window. */
 export interface AdjustOrderQuestion extends ClutchQuestionBase {
   kind: 'adjust-order';
+  /** m that the disc has lost; none where left out. */
+  wear?: number;
 }
 
 /** Which test tells two bearings apart. */

@@ -1,6 +1,5 @@
 import {
   adjustmentsOf,
-  AS_BUILT,
   linkageVerdicts,
   orderWorks,
   readLinkage,
@@ -10,7 +9,6 @@ import type { Of, Keyed, ThoughtOf } from '../../family';
 import { readInWindow, setTo, type ClutchClaim } from './claims';
 import { afterSteps, handedOut } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
-import { misadjusted } from './setup';
 import type { ClutchTypes } from './types';
 
 /** What is read of a linkage against a window. */
@@ -143,12 +141,13 @@ export function playThoughts({
 
 /** Orders of adjusting that ways of thinking lead to. */
 export function orderThoughts({
+  question: { wear },
   subject: { rig },
 }: Keyed<ClutchTypes, 'adjust-order'>): ThoughtOf<ClutchTypes, 'adjust-order'>[] {
   const { clutch } = rig;
   if (!clutch) return [];
   const right = adjustmentsOf(clutch);
-  const start = misadjusted(clutch, AS_BUILT);
+  const start = handedOut(clutch, wear);
   const steps = (order: readonly string[]) =>
     order.filter(
       (s): s is Adjustment => s !== 'check-gap' && (right as readonly string[]).includes(s),
@@ -157,7 +156,7 @@ export function orderThoughts({
     orderWorks(clutch, start, [...steps(order), 'check-gap']);
   const leaves = (order: readonly string[]): ClutchClaim[] => {
     const done = steps(order);
-    const state = afterSteps(clutch, done);
+    const state = afterSteps(clutch, done, wear);
     return READ.flatMap((of): ClutchClaim[] => {
       const now = readInWindow(clutch, state, of);
       if (!now || now.way === 'inside') return [];

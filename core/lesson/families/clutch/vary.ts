@@ -22,8 +22,12 @@ export const vary: Family<ClutchTypes>['vary'] = {
     wear: wearIn(rig, random),
     oil: question.oil === 0 ? 0 : random.whole(1, 6) / 10,
   }),
-  // The order is the clutch's own.
-  'adjust-order': null,
+  // An older disc leaves other plays on the way.
+  'adjust-order': (question, { rig }, random) => ({
+    ...question,
+    prompt: '',
+    wear: wearIn(rig, random),
+  }),
   'noise-test': (question, _subject, random) => {
     const first = random.pick(BEARINGS);
     return {

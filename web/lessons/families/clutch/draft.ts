@@ -1,6 +1,5 @@
 import {
   adjustmentsOf,
-  AS_BUILT,
   orderWorks,
   selectiveNow,
   type Adjustment,
@@ -9,7 +8,6 @@ import {
 import {
   fittedPack,
   handedOut,
-  misadjusted,
   openingOrder,
   type ClutchQuestion,
   type ClutchRig,
@@ -31,9 +29,9 @@ export interface ClutchDraft {
 const RESTING = { pedal: FEET_AT.map(() => 1), throttle: FEET_AT.map(() => 0.1) };
 
 /** Its adjustments as cards, in an order that does not put it right. */
-const cardsOf = (clutch: Clutch, seed: string): string[] =>
+const cardsOf = (clutch: Clutch, wear: number | undefined, seed: string): string[] =>
   openingOrder(adjustmentsOf(clutch), seed, (order) =>
-    orderWorks(clutch, misadjusted(clutch, AS_BUILT), order as readonly Adjustment[]),
+    orderWorks(clutch, handedOut(clutch, wear), order as readonly Adjustment[]),
   );
 
 /** @param seed what the cards of an order are mixed by */
@@ -48,7 +46,7 @@ export function clutchDraft(
     forkRod: out?.forkRod ?? 0,
     turnbuckle: out?.turnbuckle ?? 0,
     feet: RESTING,
-    order: question.kind === 'adjust-order' && clutch ? cardsOf(clutch, seed) : [],
+    order: question.kind === 'adjust-order' && clutch ? cardsOf(clutch, question.wear, seed) : [],
     thickness:
       question.kind === 'choose-selective' && pack ? selectiveNow(fittedPack(pack, question)) : 0,
     touched: false,

@@ -38,7 +38,9 @@ export function clutchPrompt(
     case 'set-free-play':
       return t('clutchPrompts.set-free-play', names);
     case 'adjust-order':
-      return t('clutchPrompts.adjust-order', names);
+      return question.wear
+        ? t('clutchPrompts.adjust-order-worn', { ...names, wear: gapText(numbers, question.wear) })
+        : t('clutchPrompts.adjust-order', names);
     case 'noise-test':
       return t('clutchPrompts.noise-test', {
         first: t(`clutch.bearings.${question.first}`),
