@@ -156,22 +156,16 @@ function PartCard({ part, ...bench }: CardProps) {
           </div>
         )}
         <h4>{t('strip.verdict')}</h4>
-        <Select<Decision>
-          showSearch
-          optionFilterProp="label"
-          aria-label={t('strip.decision')}
-          placeholder={t('strip.decision')}
+        <OneOf
+          label={t('strip.decision')}
           value={decision}
-          onChange={setDecision}
+          onValue={setDecision}
           options={DECISIONS.map((d) => ({ value: d, label: t(`strip.decisions.${d}`) }))}
         />
-        <Select<Reason>
-          showSearch
-          optionFilterProp="label"
-          aria-label={t('strip.reason')}
-          placeholder={t('strip.reason')}
+        <OneOf
+          label={t('strip.reason')}
           value={reason}
-          onChange={setReason}
+          onValue={setReason}
           options={REASONS.map((r) => ({ value: r, label: t(`strip.reasons.${r}`) }))}
         />
         <Button type="primary" onClick={judge} disabled={!decision || !reason}>
@@ -196,3 +190,23 @@ function PartCard({ part, ...bench }: CardProps) {
     </div>
   );
 }
+
+interface OneOfProps<V extends string> {
+  label: string;
+  value: V | null;
+  onValue: (value: V) => void;
+  options: { value: V; label: string }[];
+}
+
+/** One of a list that can be typed into. */
+const OneOf = <V extends string>({ label, value, onValue, options }: OneOfProps<V>) => (
+  <Select<V>
+    aria-label={label}
+    placeholder={label}
+    showSearch
+    optionFilterProp="label"
+    value={value}
+    onChange={onValue}
+    options={options}
+  />
+);
