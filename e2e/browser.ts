@@ -108,8 +108,10 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
     let found: WebElement[] = [];
     await driver
       .wait(async () => (found = await all(wanted, name)).length > 0, PATIENCE_MS)
-      .catch(() => {
-        throw new Error(`expected a ${wanted} named ${String(name)} on the page`);
+      .catch(async () => {
+        throw new Error(
+          `expected a ${wanted} named ${String(name)} on the page, which says:\n${await text()}`,
+        );
       });
     if (found.length > 1)
       throw new Error(`${found.length} elements are a ${wanted} named ${String(name)}`);
