@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { jobProblems, planOfJob, USUAL_PRICES, USUAL_SCHOOL, type Job } from '../core/assembly';
+import { jobProblems, newJob, planOfJob, USUAL_DEMANDS, type Job } from '../core/assembly';
 import { openValue } from '../core/formats';
 import { model, yard } from './demoModels';
 
@@ -53,6 +53,7 @@ const JOBS: readonly Told[] = [
       { part: 'C1.spring', damage: 'weak-spring' },
     ],
     school: { bearings: 'reuse', tier: 2, cushion: 'left-out' },
+    demands: { ...USUAL_DEMANDS, labels: 'lost' },
   },
   {
     id: 'bollard-clutch',
@@ -85,7 +86,8 @@ const JOBS: readonly Told[] = [
   {
     id: 'wherry-whole',
     name: 'Wherry four-speed, the whole of it',
-    notes: 'The largest of the shop’s units, with the most to find.',
+    notes:
+      'The largest of the shop’s units, down to its bolts, with the most to find. Somebody was at the tray over lunch.',
     complaint: 'Nobody could say what it does right. It came in **on a pallet**.',
     unit: model('units/wherry-four'),
     ...yard(),
@@ -97,23 +99,16 @@ const JOBS: readonly Told[] = [
       { part: 'P2.ring', damage: 'pitted-teeth' },
       { part: 'C2.ring', damage: 'stretched-ring' },
       { part: 'extension', damage: 'worn-bush' },
+      { part: 'C2.accumulator', damage: 'sticky-accumulator' },
     ],
+    demands: { parts: 'all', labels: 'kept', visitor: true, help: false, minutes: 720 },
     school: { bearings: 'replace', tier: 3, cushion: 'pressed' },
   },
 ];
 
 mkdirSync('demo/jobs', { recursive: true });
 for (const told of JOBS) {
-  const document: Job = {
-    format: 'fair-sprocket/job',
-    version: 1,
-    seed: told.id,
-    school: USUAL_SCHOOL,
-    prices: USUAL_PRICES,
-    limits: {},
-    stations: [],
-    ...told,
-  };
+  const document = newJob(told);
   const opened = openValue(JSON.parse(JSON.stringify(document)), 'fair-sprocket/job');
   if (!opened.ok) throw new Error(`${told.id}: ${JSON.stringify(opened.failure)}`);
   const problems = jobProblems(document, planOfJob(document));

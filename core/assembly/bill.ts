@@ -13,6 +13,8 @@ interface Belongs {
   /** Id of what it belongs to. */
   readonly of?: string;
   readonly count?: number;
+  readonly size?: number;
+  readonly fine?: true;
 }
 
 /** The growing list of parts and rules of one unit. */
@@ -22,15 +24,32 @@ export class Bill {
   private places: StripPlan['places'] = {};
   private thrusts: readonly Thrust[] = [];
 
+  /** @param unit its id */
+  constructor(readonly unit: string) {}
+
   /** @returns the id; a part that is there already stays as it is */
   part(
     id: string,
     kind: PartKind,
     openings: readonly Opening[],
-    { of = 'unit', count = 1 }: Belongs = {},
+    { of = 'unit', count = 1, ...more }: Belongs = {},
   ): string {
-    if (!this.parts.has(id)) this.parts.set(id, { id, kind, of, count, openings });
+    if (!this.parts.has(id)) this.parts.set(id, { id, kind, of, count, openings, ...more });
     return id;
+  }
+
+  all(): readonly Part[] {
+    return [...this.parts.values()];
+  }
+
+  has(id: string): boolean {
+    return this.parts.has(id);
+  }
+
+  /** How many pieces a part is, once that is known. */
+  counts(id: string, count: number): void {
+    const part = this.parts.get(id);
+    if (part) this.parts.set(id, { ...part, count });
   }
 
   /** The ways by which a part can leave, once they are known. */
@@ -57,7 +76,7 @@ export class Bill {
     this.thrusts = thrusts;
   }
 
-  plan(unit: string): StripPlan {
+  plan(): StripPlan {
     const there = (ids: readonly string[], after: string) =>
       [...new Set(ids)].filter((id) => this.parts.has(id) && id !== after);
     const rules = this.rules
@@ -69,7 +88,7 @@ export class Bill {
         rule,
       }))
       .filter(({ before, any }) => before.length + any.length > 0);
-    const { places, thrusts } = this;
+    const { unit, places, thrusts } = this;
     return { unit, parts: [...this.parts.values()], rules, thrusts, places };
   }
 }

@@ -7,7 +7,7 @@ import type { StripPlan } from './parts';
  * what lies behind it (common practice, no source; the maker's manual decides).
  */
 export function clutchPlan(clutch: Clutch): StripPlan {
-  const bill = new Bill();
+  const bill = new Bill(clutch.id);
   bill.part('battery', 'battery', ['side']);
   bill.part('linkage', 'linkage', ['side']);
   bill.part('propeller-shaft', 'output-shaft', ['rear']);
@@ -31,5 +31,5 @@ export function clutchPlan(clutch: Clutch): StripPlan {
   bill.rule('pilot-bush', 'way-out', ['disc']);
   bill.rule('flywheel', 'way-out', ['disc']);
   bill.rule('crank-seal', 'way-out', ['flywheel']);
-  return bill.plan(clutch.id);
+  return bill.plan();
 }

@@ -2,6 +2,7 @@ import type { Unit } from '../geartrain';
 import { randomFromSeed } from '../numerics';
 import { demoFile } from '../tests/demoFile';
 import {
+  clutchPlan,
   conditionFitted,
   conditionIn,
   DAMAGE_SPECS,
@@ -17,7 +18,6 @@ import {
   measuresOf,
   offsetOf,
   planOf,
-  planOfJob,
   readingOf,
   selectivesOf,
   spreadOf,
@@ -76,9 +76,9 @@ test('verdicts: seals always new, the eye before the gauge, doubt counts both wa
 
 test('readings scatter as stated, read to the instrument’s last figure, and a wrong state shifts them', () => {
   for (const id of MEASURE_IDS) {
-    const { scatter, readsTo, states, sound } = MEASURES[id];
+    const { scatter, readsTo, states, sound, fromSize } = MEASURES[id];
     const random = randomFromSeed(`scatter ${id}`);
-    const value = 100 * sound[1];
+    const value = fromSize ? 2 : 100 * sound[1];
     const reads = Array.from({ length: 4000 }, () => {
       const exact = value + random.next() * readsTo;
       return readingOf(id, exact, states[0]![0], random) - exact;
@@ -132,7 +132,7 @@ test('damage drawn from a seed: the same again, harder with the difficulty, what
 });
 
 test('every damage can sit somewhere, is shown by what it says, and its measure lies beyond the limit', () => {
-  const every = [plan, planOf(demoFile<Unit>('units/quay-four')), planOfJob({ clutch })!].flatMap(
+  const every = [plan, planOf(demoFile<Unit>('units/quay-four')), clutchPlan(clutch)].flatMap(
     (p) => p.parts,
   );
   for (const damage of DAMAGES) {

@@ -1,7 +1,7 @@
 import type { FaultKind } from '../faults';
 import { randomFromSeed, type Random } from '../numerics';
 import { type MeasureId } from './measureTable';
-import { frictionsIn, measuresOf, soundValue } from './measures';
+import { frictionsIn, measuresOf, soundValue, valueWithin } from './measures';
 import type { Part, PartKind, StripPlan } from './parts';
 
 /** What can be wrong with a part that is laid out, by what tells: it is seen, it is felt when the part is turned or moved, or only
@@ -21,12 +21,14 @@ export const SEEN_DAMAGES = [
   'oiled-disc',
   'hot-flywheel',
   'dusty-cover',
+  'stepped-rings',
 ] as const;
 export const FELT_DAMAGES = [
   'loose-pinions',
   'stepped-race',
   'rough-bearing',
   'hanging-valve',
+  'sticky-accumulator',
 ] as const;
 export const MEASURED_DAMAGES = [
   'worn-lining',
@@ -139,12 +141,17 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   'scored-pump': gauge(['pump'], 'pump-side', [0.08, 0.14], 'pump-worn', { cause: true }),
   'sprung-groove': eye(['drum'], 'step-or-groove', 'ring-out'),
   'light-scratch': eye(['drum', 'pump', 'shaft'], 'dirty-only', null, { decision: 'clean' }),
-  'thin-washer': gauge(['thrust-washer'], 'washer', [1.7, 1.84], null),
+  'thin-washer': gauge(['thrust-washer'], 'washer', [-0.3, -0.16], null),
   'rough-bearing': hand(['thrust-bearing'], null),
   'hanging-valve': hand(['valve-body'], 'regulator-low', {
     decision: 'clean',
     reason: 'dirty-only',
     cause: true,
+  }),
+  'stepped-rings': eye(['feed-rings'], 'step-or-groove', 'seal-leaks', { cause: true }),
+  'sticky-accumulator': hand(['accumulator'], 'accumulator-stuck', {
+    decision: 'clean',
+    reason: 'dirty-only',
   }),
   'burnt-band': eye(['band'], 'bare', 'burnt', { effect: true }),
   'stretched-ring': eye(['snap-ring'], 'one-use-only', 'ring-out'),
@@ -191,8 +198,7 @@ function valueOf(part: Part, id: MeasureId, damage: Damage | null, seed: string)
   const random = randomFromSeed(`${seed} ${part.id} ${id}`);
   const measure = damage ? DAMAGE_SPECS[damage].measure : undefined;
   if (measure?.id !== id) return soundValue(id, part, random);
-  const [low, high] = measure.reads;
-  return low + random.next() * (high - low);
+  return valueWithin(id, part, measure.reads, random);
 }
 
 /**
@@ -251,11 +257,14 @@ const damageIn = (parts: readonly Part[]): Damage[] => [
   ...new Set(parts.flatMap((p) => damagesOf(p))),
 ];
 
+/** What keeps the oil of one element in. */
+const OIL_KEEPERS: readonly PartKind[] = ['seals', 'feed-rings'];
+
 /** Something that lets a pack slip: its own seals, or what makes the pressure. */
 function causeFor(burnt: Part, parts: readonly Part[], random: Random): HiddenDamage | null {
   const causes = parts.flatMap((p) =>
     damagesOf(p)
-      .filter((d) => DAMAGE_SPECS[d].cause && (p.kind !== 'seals' || p.of === burnt.of))
+      .filter((d) => DAMAGE_SPECS[d].cause && (!OIL_KEEPERS.includes(p.kind) || p.of === burnt.of))
       .map((damage): HiddenDamage => ({ part: p.id, damage })),
   );
   return causes.length > 0 ? random.pick(causes) : null;

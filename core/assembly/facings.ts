@@ -35,6 +35,12 @@ export const FACING_RULES = [
   'held-in-line',
   'little-grease',
   'play-set',
+  'flat-to-friction',
+  'dish-as-told',
+  'rings-apart',
+  'spring-as-it-was',
+  'each-its-own',
+  'each-on-its-seat',
 ] as const;
 export type FacingRule = (typeof FACING_RULES)[number];
 
@@ -66,5 +72,11 @@ export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
   flywheel: facing('on-its-mark', null, null),
   gearbox: facing('held-in-line', null, 'clutch-warped-disc'),
   bush: facing('little-grease', null, 'clutch-oiled'),
+  'end-plate': facing('flat-to-friction', null, null),
+  'cushion-plate': facing('dish-as-told', 'clearance', 'accumulator-stuck'),
+  'feed-rings': facing('rings-apart', null, 'seal-leaks'),
+  accumulator: facing('spring-as-it-was', null, 'accumulator-stuck'),
+  'body-gaskets': facing('each-its-own', null, null),
+  balls: facing('each-on-its-seat', null, null),
   linkage: facing('play-set', 'by-hand', 'clutch-no-free-play'),
 };

@@ -17,6 +17,7 @@ const HAZARDS_OF: Readonly<Partial<Record<PartKind, readonly Hazard[]>>> = {
   spring: ['springs'],
   'servo-ring': ['springs'],
   servo: ['springs'],
+  accumulator: ['springs'],
   piston: ['compressed-air'],
   'clutch-cover': ['springs', 'last-bolt'],
   disc: ['dust'],

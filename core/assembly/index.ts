@@ -13,6 +13,15 @@ export {
   type StripPlan,
   type Thrust,
 } from './parts';
+export {
+  bagsOf,
+  demandsOf,
+  lateCost,
+  lookAlikes,
+  minutesTaken,
+  USUAL_DEMANDS,
+  type Demands,
+} from './demands';
 export { hazardsOf } from './hazards';
 export { planOf } from './plan';
 export { clutchPlan } from './clutchPlan';
@@ -109,6 +118,7 @@ export {
 } from './orderSheet';
 export { bestSize, gapWith, selectivesOf, type Selective } from './selective';
 export {
+  newJob,
   planOfJob,
   rigOfJob,
   STATIONS,
@@ -123,6 +133,7 @@ export {
   faultsOf,
   hasFacing,
   leftOut,
+  pieceIn,
   shownBy,
   togetherOf,
   type AssemblyError,

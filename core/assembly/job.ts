@@ -1,11 +1,12 @@
 import { rigOfModels, type MachineModels, type Rig } from '../faults';
 import { clutchPlan } from './clutchPlan';
+import { demandsOf, type Demands } from './demands';
 import type { HiddenDamage } from './damage';
 import { type OwnLimits } from './measures';
-import type { Prices } from './orderSheet';
+import { USUAL_PRICES, type Prices } from './orderSheet';
 import type { StripPlan } from './parts';
 import { planOf } from './plan';
-import type { School } from './verdict';
+import { USUAL_SCHOOL, type School } from './verdict';
 
 /** The stations of a job, in their order. */
 export const STATIONS = ['before', 'off', 'inspect', 'order', 'together', 'prove'] as const;
@@ -27,12 +28,28 @@ export interface Job extends MachineModels {
   /** What readings and lots are drawn from. */
   seed: string;
   hidden: HiddenDamage[];
+  /** The usual ones where nothing is said. */
+  demands?: Demands;
   school: School;
   prices: Prices;
   limits: OwnLimits;
   /** What is shown; all when it is empty. */
   stations: Station[];
 }
+
+/** A job of which only what is told here is special: sound, with the usual school and prices. */
+export const newJob = (told: Pick<Job, 'id' | 'name'> & Partial<Job>): Job => ({
+  format: 'fair-sprocket/job',
+  version: 1,
+  complaint: '',
+  seed: told.id,
+  hidden: [],
+  school: USUAL_SCHOOL,
+  prices: USUAL_PRICES,
+  limits: {},
+  stations: [],
+  ...told,
+});
 
 export type JobProblem =
   | { readonly code: 'no-machine' }
@@ -42,8 +59,9 @@ export type JobProblem =
   | { readonly code: 'limits-upside-down'; readonly measure: string };
 
 /** Everything on the bench: of a unit, or of a dry clutch where there is no unit. @returns `null` without either */
-export function planOfJob({ unit, clutch }: Pick<Job, 'unit' | 'clutch'>): StripPlan | null {
-  if (unit) return planOf(unit);
+export function planOfJob(job: Pick<Job, 'unit' | 'clutch' | 'demands'>): StripPlan | null {
+  const { unit, clutch } = job;
+  if (unit) return planOf(unit, demandsOf(job).parts);
   return clutch ? clutchPlan(clutch) : null;
 }
 

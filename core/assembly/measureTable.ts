@@ -86,6 +86,8 @@ export interface MeasureSpec {
   readonly states: readonly StateRow[];
   /** Sound values and limits are for one friction plate: they go by how many there are. */
   readonly each?: true;
+  /** Sound values and limits are told against the part's own thickness when it was new. */
+  readonly fromSize?: true;
   /** What it is taken for beside a verdict: it chooses the selective part. */
   readonly sets?: true;
 }
@@ -221,8 +223,9 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
   washer: {
     on: 'thrust-washer',
     instrument: 'micrometer',
-    sound: [1.96, 2],
-    least: 1.9,
+    sound: [-0.04, 0],
+    least: -0.1,
+    fromSize: true,
     scatter: 0.006,
     readsTo: 0.01,
     states: DRY,

@@ -22,20 +22,23 @@ export interface Window {
 /** Limits that an instructor has set. */
 export type OwnLimits = Partial<Record<MeasureId, { least?: number; most?: number }>>;
 
-/** Friction plates of a pack: as many steels, and the end plate. */
+/** Friction plates of a pack: as many steels; the end plate may be counted with them. */
 export const frictionsIn = ({ kind, count }: Pick<Part, 'kind' | 'count'>): number =>
-  kind === 'pack' ? Math.max(1, (count - 1) / 2) : 1;
+  kind === 'pack' ? Math.max(1, Math.floor(count / 2)) : 1;
+
+type Sized = Pick<Part, 'kind' | 'count' | 'size'>;
+
+/** What a measure of a part is told against, mm. */
+const newOf = (measure: MeasureId, { size = 0 }: Sized): number =>
+  MEASURES[measure].fromSize ? size : 0;
 
 /** The window that a part is judged by. */
-export function windowOf(
-  measure: MeasureId,
-  part: Pick<Part, 'kind' | 'count'>,
-  own: OwnLimits = {},
-): Window {
+export function windowOf(measure: MeasureId, part: Sized, own: OwnLimits = {}): Window {
   const spec = MEASURES[measure];
   // The usual ones are for each plate; an instructor's are for the part as it is.
   const times = spec.each ? frictionsIn(part) : 1;
-  const usual = (end: 'least' | 'most') => (spec[end] === undefined ? null : times * spec[end]);
+  const usual = (end: 'least' | 'most') =>
+    spec[end] === undefined ? null : newOf(measure, part) + times * spec[end];
   return {
     least: own[measure]?.least ?? usual('least'),
     most: own[measure]?.most ?? usual('most'),
@@ -65,7 +68,7 @@ export const whyOff = (
 /** The window as it stands on the shop's sheet: for the state in which it measures. */
 export function windowAsMeasured(
   measure: MeasureId,
-  part: Pick<Part, 'kind' | 'count'>,
+  part: Sized,
   shop: { readonly school: { readonly cushion: MeasureState }; readonly limits: OwnLimits },
 ): Window {
   const { least, most } = windowOf(measure, part, shop.limits);
@@ -77,14 +80,21 @@ export function windowAsMeasured(
 }
 
 /** What a sound part of this kind would read, from its seed. */
-export function soundValue(
+export function soundValue(measure: MeasureId, part: Sized, random: Random): number {
+  const { each } = MEASURES[measure];
+  return (
+    (each ? frictionsIn(part) : 1) * valueWithin(measure, part, MEASURES[measure].sound, random)
+  );
+}
+
+/** A value of a part between two that a table tells. */
+export function valueWithin(
   measure: MeasureId,
-  part: Pick<Part, 'kind' | 'count'>,
+  part: Sized,
+  [low, high]: readonly [number, number],
   random: Random,
 ): number {
-  const { sound, each } = MEASURES[measure];
-  const times = each ? frictionsIn(part) : 1;
-  return times * (sound[0] + random.next() * (sound[1] - sound[0]));
+  return newOf(measure, part) + low + random.next() * (high - low);
 }
 
 /** A number with mean 0 and standard deviation 1: four of the even distribution, near enough to the normal one. */

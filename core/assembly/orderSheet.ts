@@ -55,6 +55,18 @@ const PRICE_OF: Readonly<Partial<Record<PartKind, number>>> = {
   piston: 34,
   servo: 60,
   bush: 8,
+  'end-plate': 16,
+  'cushion-plate': 14,
+  accumulator: 28,
+  strut: 6,
+  'feed-rings': 8,
+  pins: 12,
+  needles: 10,
+  gasket: 4,
+  'body-gaskets': 9,
+  'separator-plate': 35,
+  balls: 3,
+  bolt: 3,
 };
 const USUAL_PRICE = 30;
 const MINUTES_TO_CHANGE = 6;

@@ -1,5 +1,6 @@
 import type { Bill } from './bill';
 import type { Opening } from './parts';
+import { RING_SIZES, sizeIn } from './sizes';
 
 /** Friction of a lining in oil, N on the plates, m of mean radius: of a usual pack (from memory; the maker's differ). */
 const USUAL = { friction: 0.12, force: 9000, radius: 0.065 } as const;
@@ -23,7 +24,10 @@ export function packParts(
   seals: number,
 ): void {
   const own = { of: id };
-  bill.part(`${id}.ring`, 'snap-ring', openings, own);
+  bill.part(`${id}.ring`, 'snap-ring', openings, {
+    of: id,
+    size: sizeIn(RING_SIZES, bill.unit, `${id}.ring`),
+  });
   // As many steels as frictions, and the end plate.
   bill.part(`${id}.pack`, 'pack', openings, { of: id, count: 2 * frictionsFor(madeFor) + 1 });
   bill.part(`${id}.spring`, 'spring', openings, own);

@@ -59,6 +59,17 @@ export const PART_KINDS = [
   'bearing',
   'thrust-washer',
   'thrust-bearing',
+  'end-plate',
+  'cushion-plate',
+  'accumulator',
+  'strut',
+  'feed-rings',
+  'pins',
+  'needles',
+  'gasket',
+  'body-gaskets',
+  'separator-plate',
+  'balls',
   'case',
 ] as const;
 export type PartKind = (typeof PART_KINDS)[number];
@@ -71,6 +82,10 @@ export interface Part {
   readonly count: number;
   /** Ways by which it can leave; of what lies in another part, that part's. */
   readonly openings: readonly Opening[];
+  /** Thickness when it was new, mm: of what looks like others and is told from them by it. */
+  readonly size?: number;
+  /** Small, beside the main ones: a job may leave it out. */
+  readonly fine?: true;
 }
 
 /** What a broken rule does: to a person, to a part, to a small part that falls, to the time; or nothing. */
@@ -100,6 +115,8 @@ export const ORDER_RULES = {
   'either-way-out': { why: 'lies-before-on-both-sides', consequence: 'wasted' },
   'washer-behind': { why: 'washer-stays-on-the-oil', consequence: 'lost' },
   'in-the-drum': { why: 'not-reachable', consequence: 'wasted' },
+  'thin-first': { why: 'thin-bolts-bend', consequence: 'breaks' },
+  'balls-under-plate': { why: 'balls-fall', consequence: 'lost' },
   retained: { why: 'is-retained', consequence: 'wasted' },
   'spring-press': { why: 'spring-flies', consequence: 'hurts' },
   'set-apart': { why: 'not-reachable', consequence: 'wasted' },

@@ -2,6 +2,7 @@ import { drivingOf, rigOfUnit } from '../faults';
 import type { Unit } from '../geartrain';
 import { mainClutchOf } from '../shift';
 import { Bill } from './bill';
+import { fineParts } from './fineParts';
 import { gearboxParts } from './gearbox';
 import type { Sort, StripPlan } from './parts';
 import { stackParts } from './stack';
@@ -16,9 +17,12 @@ function sortOf(unit: Unit): Sort {
   return { planetary, hydraulic: planetary || oil, dry };
 }
 
-/** Every part of a unit, and what may leave before what. */
-export function planOf(unit: Unit): StripPlan {
-  const bill = new Bill();
+/**
+ * Every part of a unit, and what may leave before what.
+ * @param parts `main`: without bolts, gaskets, needles and the like
+ */
+export function planOf(unit: Unit, parts: 'main' | 'all' = 'all'): StripPlan {
+  const bill = new Bill(unit.id);
   const sort = sortOf(unit);
   const { loads, sound } = drivingOf(rigOfUnit(unit));
   // What each was made to hold, N·m: as the desk has it.
@@ -26,14 +30,11 @@ export function planOf(unit: Unit): StripPlan {
   outsideParts(bill, sort);
   if (sort.planetary) stackParts(bill, unit, madeFor);
   else gearboxParts(bill, unit, sort, madeFor);
-  const { parts } = bill.plan(unit.id);
+  if (parts === 'all') fineParts(bill);
+  const there = bill.all().map((p) => p.id);
   bill.part('case', 'case', []);
-  bill.rule(
-    'case',
-    'all-out',
-    parts.map((p) => p.id),
-  );
-  return bill.plan(unit.id);
+  bill.rule('case', 'all-out', there);
+  return bill.plan();
 }
 
 /** What every unit of its sort has round its gears: fittings, pan, valve body, pump, rear end. */

@@ -7,6 +7,7 @@ import {
   type Decision,
   type Reason,
 } from './damage';
+import { lateCost, minutesTaken } from './demands';
 import type { Job, JobProblem } from './job';
 import type { MeasureId, MeasureState } from './measureTable';
 import { measuresOf } from './measures';
@@ -112,6 +113,9 @@ export interface JobReport {
   readonly missed: readonly string[];
   readonly order: OrderGrade;
   readonly wasted: number;
+  /** Shop minutes that it took, and what taking longer than was given costs. */
+  readonly minutes: number;
+  readonly lateCost: number;
   readonly errors: readonly AssemblyError[];
   readonly leftOut: readonly string[];
   /** What is driven out with. */
@@ -135,6 +139,7 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
   const seen = new Set(judged.filter((j) => j.decision).map((j) => j.part));
   const together = togetherOf(plan, work.fits);
   const errors = errorsIn(job, plan, work.judged, together.in);
+  const minutes = minutesTaken(plan, work);
   return {
     measuredBefore: plan.parts.some((p) => measuresOf(p).includes('end-play-in'))
       ? work.taken.some((r) => r.before && r.measure === 'end-play-in')
@@ -144,6 +149,8 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
     missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
     order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, job.prices),
     wasted: work.wasted + together.wasted,
+    minutes,
+    lateCost: lateCost(job, minutes),
     errors,
     leftOut: leftOut(plan, together.in),
     faults: faultsOf(errors),

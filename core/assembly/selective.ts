@@ -3,6 +3,7 @@ import { type MeasureId } from './measureTable';
 import { type OwnLimits } from './measures';
 import { windowOf } from './measures';
 import type { Part, StripPlan } from './parts';
+import { RING_SIZES, WASHER_SIZES } from './sizes';
 
 /** A part that is chosen by what was measured: thrust washers by the end play, a pack's ring by its clearance. */
 export interface Selective {
@@ -15,18 +16,11 @@ export interface Selective {
   readonly now: number;
 }
 
-/** Thicknesses of a row of selective parts: from, step, how many, mm (from memory; a maker has their own). */
-const WASHER_SIZES = sizes(1.2, 0.15, 9);
-const RING_SIZES = sizes(1.4, 0.2, 8);
-function sizes(from: number, step: number, count: number): number[] {
-  return Array.from({ length: count }, (_, k) => Math.round((from + k * step) * 100) / 100);
-}
-
-/** What is selective in a unit, with the size that is in: the middle one of its row. */
+/** What is selective in a unit, with the size that is in. */
 export function selectivesOf({ parts, thrusts }: StripPlan): Selective[] {
-  const middle = (row: readonly number[]) => row[Math.floor(row.length / 2)]!;
   const shaft = parts.find((p) => p.id === 'input-shaft');
   const front = thrusts.find((t) => t.selective);
+  const sizeOf = (id: string) => parts.find((p) => p.id === id)?.size ?? 0;
   return [
     ...(shaft && front
       ? [
@@ -35,7 +29,7 @@ export function selectivesOf({ parts, thrusts }: StripPlan): Selective[] {
             measure: 'end-play-in' as const,
             on: shaft.id,
             sizes: WASHER_SIZES,
-            now: middle(WASHER_SIZES),
+            now: sizeOf(front.part),
           },
         ]
       : []),
@@ -46,7 +40,7 @@ export function selectivesOf({ parts, thrusts }: StripPlan): Selective[] {
         measure: 'pack-clearance' as const,
         on: p.id,
         sizes: RING_SIZES,
-        now: middle(RING_SIZES),
+        now: sizeOf(`${p.of}.ring`),
       })),
   ];
 }

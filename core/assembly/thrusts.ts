@@ -1,6 +1,7 @@
 import { CASE } from '../geartrain';
 import type { Bill } from './bill';
 import type { Place, Thrust } from './parts';
+import { sizeIn, WASHER_SIZES } from './sizes';
 import { overlaps, type Piece } from './wayOut';
 
 /** The pump stands before everything on the axis. */
@@ -41,7 +42,8 @@ export function thrustsBetween(bill: Bill, pieces: Piece[], rearFrom: number): v
     const selective = k === 0 || k === pairs.length - 1;
     const bearing = !selective && (isGear(front) || isGear(rear));
     const kind = bearing ? 'thrust-bearing' : 'thrust-washer';
-    const part = bill.part(`thrust-${k + 1}`, kind, ['front']);
+    const id = `thrust-${k + 1}`;
+    const part = bill.part(id, kind, ['front'], { size: sizeIn(WASHER_SIZES, bill.unit, id) });
     if (from(rear) < rearFrom) {
       bill.rule(part, 'way-out', [front.id]);
       bill.rule(rear.id, 'washer-behind', [part]);

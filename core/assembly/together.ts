@@ -16,6 +16,7 @@ import {
   type Damage,
   type Decision,
 } from './damage';
+import { lookAlikes } from './demands';
 import { FACINGS, type TogetherCheck } from './facings';
 import { rigOfJob, type Job } from './job';
 import { frictionsIn, standingOf, windowOf } from './measures';
@@ -28,6 +29,8 @@ export interface Fit {
   part: string;
   /** The way that fits but is wrong. */
   turned: boolean;
+  /** The part that lies in this place, where it is another's that looks like it. */
+  piece?: string;
   /** Thickness chosen, mm, where it is selective. */
   size?: number;
 }
@@ -48,20 +51,28 @@ export interface Together {
  */
 export function togetherOf(plan: StripPlan, tried: readonly Fit[]): Together {
   const all = new Set(plan.parts.map((p) => p.id));
+  const alike = new Set(lookAlikes(plan).map((p) => p.id));
   const fitted = new Map<string, Fit>();
   let last: readonly Violation[] = [];
   let wasted = 0;
   for (const fit of tried) {
     if (!all.has(fit.part)) continue;
+    if (fit.piece !== undefined && !(alike.has(fit.part) && alike.has(fit.piece))) continue;
     const gone = new Set([...all].filter((id) => !fitted.has(id) && id !== fit.part));
     last = brokenOn(plan, fit.part, fitted.size, gone);
-    if (last.length > 0) wasted++;
+    const used = [...fitted.values()].some(
+      (f) => f.part !== fit.part && pieceIn(f) === pieceIn(fit),
+    );
+    if (last.length > 0 || used) wasted++;
     else fitted.set(fit.part, fit);
   }
   return { in: [...fitted.values()], last, wasted };
 }
 
-export const ERROR_KINDS = ['wrong-way', 'bad-part', 'too-tight', 'too-loose'] as const;
+/** The part that lies in a place. */
+export const pieceIn = ({ part, piece }: Fit): string => piece ?? part;
+
+export const ERROR_KINDS = ['wrong-way', 'bad-part', 'swapped', 'too-tight', 'too-loose'] as const;
 export type ErrorKind = (typeof ERROR_KINDS)[number];
 
 /** A mistake that is in the machine now. */
@@ -89,10 +100,12 @@ export function errorsIn(
   const selectives = selectivesOf(plan);
   return fitted.flatMap((fit): AssemblyError[] => {
     const part = parts.get(fit.part);
-    if (!part) return [];
+    const piece = parts.get(pieceIn(fit));
+    if (!part || !piece) return [];
     return [
       ...wrongWay(plan, rig, part, fit),
-      ...badPart(job, rig, part, decided[part.id]?.decision),
+      ...badPart(job, rig, piece, decided[piece.id]?.decision),
+      ...swapped(part, piece),
       ...wrongSize(
         job,
         parts,
@@ -152,6 +165,12 @@ function shownBad(damage: Damage): TogetherCheck | null {
   const { fault } = DAMAGE_SPECS[damage];
   return fault ? (SHOWN_BY[fault] ?? null) : null;
 }
+
+/** Another's washer: what it is thicker or thinner is missing from the play, or added to it, at that place. */
+const swapped = (part: Part, piece: Part): AssemblyError[] =>
+  piece.size === part.size
+    ? []
+    : [{ part: part.id, kind: 'swapped', shows: 'end-play', faults: [] }];
 
 function badPart(job: Job, rig: Rig, part: Part, decision?: Decision): AssemblyError[] {
   const { damage } = conditionOf(part, job.hidden, job.seed);

@@ -17,12 +17,20 @@ export interface School {
 export const USUAL_SCHOOL: School = { bearings: 'reuse', tier: 2, cushion: 'pressed' };
 
 /** Never used twice once they were moved (common practice, no source). */
-export const ONE_USE_KINDS: readonly PartKind[] = ['seals', 'crank-seal', 'filter', 'bearing'];
+export const ONE_USE_KINDS: readonly PartKind[] = [
+  'seals',
+  'crank-seal',
+  'filter',
+  'bearing',
+  'gasket',
+  'body-gaskets',
+];
 /** New from this tier on, sound as they are. */
 export const TIERS: Readonly<Partial<Record<PartKind, Tier>>> = {
   pack: 1,
   band: 2,
   'snap-ring': 2,
+  'feed-rings': 2,
   'thrust-bearing': 3,
   'thrust-washer': 3,
   extension: 3,

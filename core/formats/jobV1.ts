@@ -27,6 +27,15 @@ export const jobV1 = z.strictObject({
       }),
     )
     .max(MOST_HIDDEN),
+  demands: z.exactOptional(
+    z.strictObject({
+      parts: z.enum(['main', 'all']),
+      labels: z.enum(['kept', 'lost']),
+      visitor: z.boolean(),
+      help: z.boolean(),
+      minutes: z.number().min(1).max(10_000).nullable(),
+    }),
+  ),
   school: z.strictObject({
     bearings: z.enum(['replace', 'reuse']),
     tier: z.union([z.literal(1), z.literal(2), z.literal(3)]),

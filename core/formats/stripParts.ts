@@ -66,6 +66,7 @@ const work = z.strictObject({
       z.strictObject({
         part: partId,
         turned: z.boolean(),
+        piece: z.exactOptional(partId),
         size: z.exactOptional(reading),
       }),
     )

@@ -1,4 +1,4 @@
-import { USUAL_PRICES, USUAL_SCHOOL, type Job } from '../../core/assembly';
+import { newJob as soundJob, type Job } from '../../core/assembly';
 import { usualBlades, type Converter, type Engine } from '../../core/converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
@@ -58,17 +58,5 @@ export function newFaultCase(id: string, name: string, unit: Unit | undefined): 
 }
 
 /** @param unit that is on the bench; nothing is hidden in it yet */
-export const newJob = (id: string, name: string, unit: Unit | undefined): Job => ({
-  format: 'fair-sprocket/job',
-  version: 1,
-  id,
-  name,
-  complaint: '',
-  ...(unit ? { unit } : {}),
-  seed: id,
-  hidden: [],
-  school: USUAL_SCHOOL,
-  prices: USUAL_PRICES,
-  limits: {},
-  stations: [],
-});
+export const newJob = (id: string, name: string, unit: Unit | undefined): Job =>
+  soundJob({ id, name, ...(unit ? { unit } : {}) });

@@ -19,6 +19,7 @@ import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { useServices } from '../state/hooks';
 import { useJobPlan } from '../workers/unitWorker';
+import { DemandFields } from './DemandFields';
 import { OwnLimits, OwnPrices } from './OwnNumbers';
 import { partName } from './partName';
 import './StripDown.css';
@@ -64,6 +65,7 @@ export function JobFields({ job, onJob }: Props) {
         />
       </label>
       <HiddenFields job={job} plan={plan} onJob={onJob} />
+      <DemandFields job={job} onJob={onJob} />
       <h3>{t('strip.school')}</h3>
       <p className="quiet">{t('strip.schoolHow')}</p>
       <span className="label">{t('strip.bearings')}</span>

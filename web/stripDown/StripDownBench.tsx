@@ -5,8 +5,9 @@ import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import {
   drawDamage,
   jobProblems,
-  USUAL_PRICES,
-  USUAL_SCHOOL,
+  newJob,
+  USUAL_DEMANDS,
+  type Demands,
   type Job,
   type StripPlan,
 } from '../../core/assembly';
@@ -72,28 +73,33 @@ function LooseUnit({ unit, pick }: { unit: Unit; pick: React.ReactNode }) {
   const { t } = useTranslation();
   const services = useServices();
   const [drawn, setDrawn] = useKept<Drawn>('Loose drawn', null);
-  const plan = useStripPlan(unit);
+  const [parts, setParts] = useKept<Demands['parts']>('Loose parts', 'main');
+  const plan = useStripPlan(unit, parts);
   const job = useMemo(
-    (): Job => ({
-      format: 'fair-sprocket/job',
-      version: 1,
-      id: unit.id,
-      name: unit.name,
-      complaint: '',
-      unit,
-      seed: drawn?.seed ?? 'as-built',
-      hidden: drawn && plan ? drawDamage(plan, drawn.seed, drawn.difficulty) : [],
-      school: USUAL_SCHOOL,
-      prices: USUAL_PRICES,
-      limits: {},
-      stations: [],
-    }),
-    [drawn, plan, unit],
+    () =>
+      newJob({
+        id: unit.id,
+        name: unit.name,
+        unit,
+        seed: drawn?.seed ?? 'as-built',
+        hidden: drawn && plan ? drawDamage(plan, drawn.seed, drawn.difficulty) : [],
+        demands: { ...USUAL_DEMANDS, parts },
+      }),
+    [drawn, parts, plan, unit],
   );
   if (!plan) return <Spin />;
   const bar = (
     <>
       {pick}
+      <Select<Demands['parts']>
+        aria-label={t('strip.demands.parts')}
+        value={parts}
+        onChange={setParts}
+        options={(['main', 'all'] as const).map((value) => ({
+          value,
+          label: t(`strip.demands.part.${value}`),
+        }))}
+      />
       <Select<Difficulty | 'none'>
         aria-label={t('strip.damage')}
         value={drawn?.difficulty ?? 'none'}
@@ -115,7 +121,7 @@ function LooseUnit({ unit, pick }: { unit: Unit; pick: React.ReactNode }) {
       )}
     </>
   );
-  return <JobBench key={job.seed} job={job} plan={plan} bar={bar} begins="off" />;
+  return <JobBench key={`${job.seed} ${parts}`} job={job} plan={plan} bar={bar} begins="off" />;
 }
 
 /** A job of the shelf; that it no longer fits its unit is told before anything is taken apart. */

@@ -255,5 +255,7 @@ export interface UnitWorker {
   figures(unit: Unit): UnitFigures;
   chartRows(unit: Unit, ranges: readonly Range[]): readonly ChartRow[];
   combined(unit: Unit): Combined;
-  stripPlan(unit: Unit): StripPlan;
+  /** Without bolts, gaskets, needles and the like. */
+  mainPlan(unit: Unit): StripPlan;
+  fullPlan(unit: Unit): StripPlan;
 }

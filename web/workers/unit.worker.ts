@@ -7,6 +7,7 @@ const worker: UnitWorker = {
   figures: (unit) => ({ ratios: forwardRatios(unit), findings: unitFindings(unit) }),
   chartRows,
   combined,
-  stripPlan: planOf,
+  mainPlan: (unit) => planOf(unit, 'main'),
+  fullPlan: (unit) => planOf(unit, 'all'),
 };
 expose(worker);

@@ -1,5 +1,5 @@
 import type { Remote } from 'comlink';
-import { clutchPlan, planOf, type Job, type StripPlan } from '../../core/assembly';
+import { clutchPlan, demandsOf, planOf, type Job, type StripPlan } from '../../core/assembly';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import {
   chartRows,
@@ -26,7 +26,10 @@ const ask =
 
 const figuresOf = ask<UnitFigures>((worker, unit) => worker.figures(unit));
 const rowsOf = ask<readonly ChartRow[]>((worker, unit, ranges) => worker.chartRows(unit, ranges));
-const stripPlanOf = ask<StripPlan>((worker, unit) => worker.stripPlan(unit));
+const stripPlanOf = {
+  main: ask<StripPlan>((worker, unit) => worker.mainPlan(unit)),
+  all: ask<StripPlan>((worker, unit) => worker.fullPlan(unit)),
+};
 const combinedOf = ask<Combined>((worker, unit) => worker.combined(unit));
 
 /** Ranges times the square of members up to which a unit is worked out within a frame. */
@@ -63,16 +66,17 @@ export function useCombined(unit: Unit): Combined | null {
 }
 
 /** Its parts and what may leave before what; `null` while that is not known yet. */
-export function useStripPlan(unit: Unit | null): StripPlan | null {
+export function useStripPlan(unit: Unit | null, parts: 'main' | 'all'): StripPlan | null {
   const large = unit !== null && isLarge(unit);
-  const atOnce = useMemo(() => (large || !unit ? null : planOf(unit)), [large, unit]);
-  const later = useLater(large, unit, NO_RANGES, stripPlanOf);
+  const atOnce = useMemo(() => (large || !unit ? null : planOf(unit, parts)), [large, unit, parts]);
+  const later = useLater(large, unit, NO_RANGES, stripPlanOf[parts]);
   return atOnce ?? later;
 }
 
 /** Of a job: of its unit, or of its clutch where it has none. */
-export function useJobPlan({ unit, clutch }: Pick<Job, 'unit' | 'clutch'>): StripPlan | null {
-  const ofUnit = useStripPlan(unit ?? null);
+export function useJobPlan(job: Job): StripPlan | null {
+  const { unit, clutch } = job;
+  const ofUnit = useStripPlan(unit ?? null, demandsOf(job).parts);
   const ofClutch = useMemo(() => (!unit && clutch ? clutchPlan(clutch) : null), [unit, clutch]);
   return ofUnit ?? ofClutch;
 }

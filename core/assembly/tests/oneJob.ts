@@ -4,9 +4,8 @@ import { demoFile } from '../../tests/demoFile';
 import {
   DAMAGE_SPECS,
   legalOrder,
+  newJob,
   planOf,
-  USUAL_PRICES,
-  USUAL_SCHOOL,
   type Fit,
   type Job,
   type Part,
@@ -16,22 +15,9 @@ import {
 /** One job for the tests of jobs: a demo unit with nothing hidden, and what is right on it. */
 export const skerry = demoFile<Unit>('units/skerry-three');
 export const clutch = demoFile<Clutch>('clutches/bollard-nine');
-export const job = (change: Partial<Job> = {}): Job => ({
-  format: 'fair-sprocket/job',
-  version: 1,
-  id: 'job',
-  name: 'A job',
-  complaint: '',
-  unit: skerry,
-  seed: 'one',
-  hidden: [],
-  school: USUAL_SCHOOL,
-  prices: USUAL_PRICES,
-  limits: {},
-  stations: [],
-  ...change,
-});
-export const plan = planOf(skerry);
+export const job = (change: Partial<Job> = {}): Job =>
+  newJob({ id: 'job', name: 'A job', unit: skerry, seed: 'one', ...change });
+export const plan = planOf(skerry, 'main');
 export const part = (id: string, of: StripPlan = plan): Part => of.parts.find((p) => p.id === id)!;
 export const rightFits = (of: StripPlan): Fit[] =>
   [...legalOrder(of)].reverse().map((id) => ({ part: id, turned: false }));

@@ -34,6 +34,12 @@ const FACES: Readonly<Partial<Record<PartKind, Face>>> = {
   cage: { inner: 0.6, outer: 0.84, round: { count: 16, at: 0.72, size: 0.07 } },
   pump: { inner: 0.24, outer: 0.96, round: { count: 8, at: 0.84, size: 0.05 } },
   'snap-ring': { inner: 0.86, outer: 0.95, gap: true },
+  'feed-rings': { inner: 0.78, outer: 0.9, gap: true },
+  'end-plate': { inner: 0.62, outer: 0.96, teeth: 'outside' },
+  'cushion-plate': { inner: 0.7, outer: 0.96 },
+  needles: { inner: 0.3, outer: 0.5, round: { count: 18, at: 0.4, size: 0.05 } },
+  gasket: { inner: 0.8, outer: 0.94, round: { count: 10, at: 0.87, size: 0.025 } },
+  accumulator: { inner: 0, outer: 0.6, round: { count: 1, at: 0, size: 0.3 } },
   'thrust-washer': { inner: 0.45, outer: 0.8 },
   'thrust-bearing': { inner: 0.5, outer: 0.85, round: { count: 20, at: 0.68, size: 0.05 } },
   shaft: { inner: 0, outer: 0.35, teeth: 'outside' },
@@ -201,6 +207,10 @@ const MARKS: Readonly<Record<SeenDamage, Mark>> = {
       d={sector(MIDDLE, inner * RADIUS - 2, outer * RADIUS + 2, 0.9, 0.985)}
     />
   ),
+  'stepped-rings': patches('part-stain', [
+    [0.2, 0.32],
+    [0.6, 0.68],
+  ]),
   'dusty-cover': ({ outer }) =>
     Array.from({ length: 40 }, (_, k) => {
       const [cx, cy] = onCircle(...MIDDLE, (0.35 + ((k * 7) % 13) * 0.04) * outer * RADIUS, k / 40);

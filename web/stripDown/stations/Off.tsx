@@ -2,9 +2,12 @@ import { Button, Checkbox, Segmented } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  demandsOf,
   freeParts,
   hazardsOf,
   HELP_COSTS,
+  lateCost,
+  minutesTaken,
   timeOf,
   workOf,
   type Part,
@@ -45,6 +48,8 @@ export function Off(bench: OnBench) {
   const part = chosen !== null && !off.has(chosen) ? parts.get(chosen) : undefined;
   const take = (id: string) => setTried([...tried, id]);
   const time = timeOf(plan, work.off);
+  const taken = minutesTaken(plan, done);
+  const { minutes: given, help } = demandsOf(job);
   const takeOff = () => {
     if (part) take(part.id);
   };
@@ -92,19 +97,26 @@ export function Off(bench: OnBench) {
             {t('stripDown.again')}
           </Button>
         </div>
-        <Checkbox
-          checked={helped}
-          onChange={(e) => {
-            setHelped(e.target.checked);
-            if (e.target.checked) onWork({ helped: done.helped + 1 });
-          }}
-        >
-          {t('stripDown.showFree')}
-        </Checkbox>
+        {help && (
+          <Checkbox
+            checked={helped}
+            onChange={(e) => {
+              setHelped(e.target.checked);
+              if (e.target.checked) onWork({ helped: done.helped + 1 });
+            }}
+          >
+            {t('stripDown.showFree')}
+          </Checkbox>
+        )}
         <p className="quiet">{t('stripDown.time', { minutes: time.minutes, count: time.turns })}</p>
+        {given !== null && (
+          <p data-late={given < taken}>{t('strip.ofMinutes', { minutes: taken, given })}</p>
+        )}
         <p>
           <span className="label">{t('stripDown.cost')}</span>{' '}
-          <strong className="figure">{work.cost + HELP_COSTS * done.helped}</strong>
+          <strong className="figure">
+            {work.cost + HELP_COSTS * done.helped + lateCost(job, taken)}
+          </strong>
         </p>
         {work.off.length > 0 && <LogForm {...bench} part={work.off.at(-1)!} />}
         <Tray

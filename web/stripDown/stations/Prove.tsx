@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import {
   causesOf,
   comesBack,
+  demandsOf,
   DAMAGE_SPECS,
   legalOrder,
   reportOn,
@@ -131,6 +132,7 @@ function Book({ job, parts, work, report, together }: BookProps) {
   const unit = job.unit ?? null;
   const name = (id: string) => partName(t, unit, parts.get(id)!);
   const stations = stationsOf(job);
+  const given = demandsOf(job).minutes;
   return (
     <section className="job-book" aria-label={t('strip.book')}>
       <h3>{t('strip.book')}</h3>
@@ -143,6 +145,15 @@ function Book({ job, parts, work, report, together }: BookProps) {
         {stations.includes('off') && (
           <Line good={report.offCost === 0}>
             {t('strip.report.off', { count: report.offCost })}
+          </Line>
+        )}
+        {stations.includes('off') && given !== null && (
+          <Line good={report.lateCost === 0}>
+            {t(report.lateCost === 0 ? 'strip.report.inTime' : 'strip.report.late', {
+              count: report.lateCost,
+              minutes: report.minutes,
+              given,
+            })}
           </Line>
         )}
         {stations.includes('inspect') &&

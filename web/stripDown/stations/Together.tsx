@@ -7,6 +7,7 @@ import {
   hasFacing,
   hazardsOf,
   legalOrder,
+  pieceIn,
   selectivesOf,
   shownBy,
   TOGETHER_CHECKS,
@@ -29,6 +30,7 @@ import { partName } from '../partName';
 import { useShownWhenNarrow } from '../useShownWhenNarrow';
 import { StackDrawing } from '../StackDrawing';
 import { Tray } from '../Tray';
+import { fromBag, isOneOfMany, WhichPiece } from '../WhichPiece';
 import { Broken } from './Off';
 
 const NONE: ReadonlySet<string> = new Set();
@@ -76,7 +78,14 @@ export function Together(bench: OnBench) {
       </section>
       <aside ref={shown} className="side-column" aria-label={t('strip.putIn')}>
         {part ? (
-          <PutIn key={part.id} {...bench} part={part} fitted={inside.has(part.id)} onPut={put} />
+          <PutIn
+            key={part.id}
+            {...bench}
+            part={part}
+            fitted={inside.has(part.id)}
+            used={new Set(together.in.flatMap((f) => (f.part === part.id ? [] : [pieceIn(f)])))}
+            onPut={put}
+          />
         ) : (
           <p className="strip-down-choose">{t('strip.choosePutIn')}</p>
         )}
@@ -110,17 +119,22 @@ interface PutInProps extends OnBench {
   part: Part;
   /** It is in already: put in anew, the other way or in another size. */
   fitted: boolean;
+  /** Parts that lie in other places already. */
+  used: ReadonlySet<string>;
   onPut: (fit: Fit) => void;
 }
 
 type Way = 'right' | 'wrong';
 
-function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
+function PutIn({ part, fitted, used, onPut, ...bench }: PutInProps) {
   const { job, plan } = bench;
   const { t } = useTranslation();
   const numbers = useNumbers();
   const [way, setWay] = useState<Way | null>(null);
   const [size, setSize] = useState<number | null>(null);
+  const many = isOneOfMany(job, plan, part);
+  const own = fromBag(job, plan, part);
+  const [piece, setPiece] = useState<string | null>(own !== null && used.has(own) ? null : own);
   const facing = hasFacing(part) ? FACINGS[part.kind] : undefined;
   const selective = selectivesOf(plan).find((s) => s.part === part.id);
   // The same order for the same job, and neither always first.
@@ -128,7 +142,8 @@ function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
     randomFromSeed(`ways ${job.seed} ${part.id}`).next() < 0.5
       ? ['right', 'wrong']
       : ['wrong', 'right'];
-  const ready = (!facing || way !== null) && (!selective || size !== null);
+  const ready =
+    (!facing || way !== null) && (!selective || size !== null) && (!many || piece !== null);
   return (
     <div className="strip-down-next">
       <h3>{partName(t, job.unit ?? null, part)}</h3>
@@ -136,6 +151,7 @@ function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
       {hazardsOf(part).map((topic) => (
         <CautionBox key={topic} block={{ id: topic, kind: 'caution', topic, markdown: '' }} />
       ))}
+      {many && <WhichPiece {...bench} part={part} piece={piece} onPiece={setPiece} used={used} />}
       {facing && (
         <>
           <p>{t(`strip.facings.${facing.rule}.ask`)}</p>
@@ -171,6 +187,7 @@ function PutIn({ part, fitted, onPut, ...bench }: PutInProps) {
           onPut({
             part: part.id,
             turned: way === 'wrong',
+            ...(many && piece !== null && piece !== part.id ? { piece } : {}),
             ...(size === null ? {} : { size }),
           })
         }

@@ -107,7 +107,7 @@ function wholeJob(report: JobReport, stations: readonly Station[]): Judged<Strip
   const good = report.judged.filter((j) => j.decision && j.reason).length;
   const shares: Readonly<Partial<Record<StripPart, number>>> = {
     ...(report.measuredBefore === null ? {} : { before: report.measuredBefore ? 1 : 0 }),
-    off: 1 - Math.min(1, report.offCost / (2 * ALL_LOST)),
+    off: 1 - Math.min(1, (report.offCost + report.lateCost) / (2 * ALL_LOST)),
     inspect: judged === 0 ? 0 : good / judged,
     order: report.order.right ? 1 : 0,
     together: report.errors.length + report.leftOut.length === 0 ? 1 : 0,

@@ -35,6 +35,8 @@ const SLIP_OF: Readonly<Record<OrderRule, StripSlip>> = {
   'servo-ring': 'frees-the-retained',
   'support-bolt': 'frees-the-retained',
   'output-ring': 'frees-the-retained',
+  'thin-first': 'what-lies-behind-first',
+  'balls-under-plate': 'frees-the-retained',
   retained: 'frees-the-retained',
   'spring-press': 'frees-the-retained',
   'fork-first': 'frees-the-retained',
