@@ -105,6 +105,8 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   await b.press('radio', 'Order');
   await b.press('checkbox', 'Disc');
   await b.see(/1 part ordered/);
+  await b.press('button', 'Ask for the year');
+  await b.see(/number on its ring: \d/);
   await b.press('radio', 'Together');
   const put = async (name: string, way?: RegExp) => {
     await b.press('button', name);
@@ -144,6 +146,36 @@ test('a whole job, from the first bolt to the road, with two mistakes left in an
   );
   await b.see('Disc: judged right.');
   await b.see(/4 not ordered/);
+  await b.see('Disc or cover ordered without asking for: model, engine.');
+});
+
+test('names lost: a washer is told by the gauge, and one that is in can’t be put in twice', async () => {
+  await b.visit(run.at('/learn/strip-down/jobs/lighter-held-slope'));
+  await b.press('radio', 'Together');
+  const choose = async (washer: string) => {
+    await b.press('button', washer);
+    const which = await b.role('combobox', /Several look like it/);
+    await which.click();
+    await which.sendKeys('\uE007');
+  };
+  await choose('Thrust washer 4');
+  await b.role('img', 'Micrometer');
+  await b.press('radio', /dropped into the slots/);
+  await b.press('button', 'Put it in');
+  await b.see('1 of 78 parts in');
+  await choose('Thrust washer 7');
+  await b.press('radio', /dropped into the slots/);
+  await b.press('button', 'Put it in');
+  await b.see('2 of 78 parts in');
+});
+
+test('down to the bolts: thin ones first, within the shop’s minutes, and nobody shows what is free', async () => {
+  await b.visit(run.at('/learn/strip-down/jobs/wherry-whole'));
+  await b.press('radio', 'Off and out');
+  await takeOff('Valve body’s thick bolts');
+  await b.see('the thin ones bend');
+  await b.see(/\d+ of 720 shop minutes/);
+  expect(await b.count('checkbox', /show what is free now/)).toBe(0);
 });
 
 test('a job that no longer fits its unit says so, and loses nothing', async () => {

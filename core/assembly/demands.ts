@@ -56,6 +56,19 @@ export function bagsOf(
   return bags.set(one, other).set(other, one);
 }
 
+/** Whether it has to be found out which of several alike goes to a part's place. */
+export function isOneOfMany(job: Asks, plan: StripPlan, { id }: Pick<Part, 'id'>): boolean {
+  const { labels, visitor } = demandsOf(job);
+  return (labels === 'lost' || visitor) && lookAlikes(plan).some((p) => p.id === id);
+}
+
+/** The part that lies in the bag of this name; `null` where no bag has one. */
+export const fromBag = (
+  job: Asks & { readonly seed: string },
+  plan: StripPlan,
+  { id }: Pick<Part, 'id'>,
+): string | null => (demandsOf(job).labels === 'lost' ? null : (bagsOf(job, plan).get(id) ?? null));
+
 /** Shop minutes of one reading (from memory). */
 const MINUTES_TO_MEASURE = 2;
 /** Over the time that was given, each begun ten minutes cost a mark (the project's own scale). */

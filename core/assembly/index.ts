@@ -16,6 +16,8 @@ export {
 export {
   bagsOf,
   demandsOf,
+  fromBag,
+  isOneOfMany,
   lateCost,
   lookAlikes,
   minutesTaken,
@@ -23,7 +25,7 @@ export {
   type Demands,
 } from './demands';
 export { hazardsOf } from './hazards';
-export { planOf } from './plan';
+export { knownPlan, planOf, rememberPlan } from './plan';
 export { clutchPlan } from './clutchPlan';
 export {
   checkOrder,
@@ -104,6 +106,11 @@ export {
   breakEven,
   changeCost,
   comeBackCost,
+  daysOf,
+  MACHINE_FACTS,
+  numberOn,
+  unasked,
+  type MachineFact,
   gradeOrder,
   hoursOf,
   minutesOf,

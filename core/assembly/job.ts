@@ -5,7 +5,7 @@ import type { HiddenDamage } from './damage';
 import { type OwnLimits } from './measures';
 import { USUAL_PRICES, type Prices } from './orderSheet';
 import type { StripPlan } from './parts';
-import { planOf } from './plan';
+import { knownPlan, planOf, rememberPlan } from './plan';
 import { USUAL_SCHOOL, type School } from './verdict';
 
 /** The stations of a job, in their order. */
@@ -61,7 +61,8 @@ export type JobProblem =
 /** Everything on the bench: of a unit, or of a dry clutch where there is no unit. @returns `null` without either */
 export function planOfJob(job: Pick<Job, 'unit' | 'clutch' | 'demands'>): StripPlan | null {
   const { unit, clutch } = job;
-  if (unit) return planOf(unit, demandsOf(job).parts);
+  const { parts } = demandsOf(job);
+  if (unit) return knownPlan(unit, parts) ?? rememberPlan(unit, parts, planOf(unit, parts));
   return clutch ? clutchPlan(clutch) : null;
 }
 

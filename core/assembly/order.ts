@@ -20,6 +20,15 @@ function rulesByPart({ rules }: StripPlan): ReadonlyMap<string, readonly Precede
   return of;
 }
 
+/** Parts by what they wait for. */
+function waitingFor({ rules }: StripPlan): ReadonlyMap<string, readonly string[]> {
+  const waiting = new Map<string, Set<string>>();
+  for (const { after, before, any } of rules)
+    for (const id of [...before, ...any.flat()])
+      waiting.set(id, (waiting.get(id) ?? new Set()).add(after));
+  return new Map([...waiting].map(([id, of]) => [id, [...of]]));
+}
+
 type Rules = ReturnType<typeof rulesByPart>;
 
 const isFree = (id: string, rules: Rules, gone: ReadonlySet<string>): boolean =>
@@ -42,23 +51,23 @@ export function freeParts(plan: StripPlan, gone: ReadonlySet<string> = new Set()
  */
 export function legalOrder(plan: StripPlan): string[] {
   const part = new Map(plan.parts.map((p) => [p.id, p]));
+  const place = new Map(plan.parts.map((p, k) => [p.id, k]));
   const rules = rulesByPart(plan);
+  const waitFor = waitingFor(plan);
   const gone = new Set<string>();
-  // What is free stays free: only the others are asked again.
-  let free: string[] = [];
-  let waiting = plan.parts.map((p) => p.id);
+  // What is free stays free: only what waited for the part that has just left is asked again.
+  let free = plan.parts.map((p) => p.id).filter((id) => isFree(id, rules, gone));
   let at: string | undefined;
   while (gone.size < plan.parts.length) {
-    free = [
-      ...free.filter((id) => !gone.has(id)),
-      ...waiting.filter((id) => isFree(id, rules, gone)),
-    ];
-    const known = new Set(free);
-    waiting = waiting.filter((id) => !known.has(id));
     const next = free.find((id) => part.get(id)!.openings.some((o) => o === at)) ?? free[0];
     if (next === undefined)
       throw new Error(`legalOrder: the parts of "${plan.unit}" wait for each other`);
     gone.add(next);
+    const freed = (waitFor.get(next) ?? []).filter(
+      (id) => !gone.has(id) && isFree(id, rules, gone),
+    );
+    const still = free.filter((id) => id !== next);
+    free = [...still, ...freed.sort((a, b) => place.get(a)! - place.get(b)!)];
     const openings: readonly string[] = part.get(next)!.openings;
     if (at === undefined || !openings.includes(at)) at = openings[0];
   }
@@ -96,13 +105,13 @@ const brokenBy = (
     return missing.length > 0 ? [{ at, part, rule: rule.rule, missing, consequence }] : [];
   });
 
-/** What taking one part out would break, with these gone. @param at place in the order */
-export const brokenOn = (
+/** What taking one part out would break, with these gone; `at` is its place in the order. */
+export function brokenIn(
   plan: StripPlan,
-  part: string,
-  at: number,
-  gone: ReadonlySet<string>,
-): readonly Violation[] => brokenBy(part, at, rulesByPart(plan), gone);
+): (part: string, at: number, gone: ReadonlySet<string>) => readonly Violation[] {
+  const rules = rulesByPart(plan);
+  return (part, at, gone) => brokenBy(part, at, rules, gone);
+}
 
 /** Every rule that an order breaks; a part that was taken out of turn is gone all the same. */
 export function checkOrder(plan: StripPlan, order: readonly string[]): OrderResult {

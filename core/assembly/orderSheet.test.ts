@@ -3,7 +3,9 @@ import {
   bestSize,
   breakEven,
   changeCost,
+  clutchPlan,
   comeBackCost,
+  daysOf,
   conditionIn,
   errorsIn,
   gapWith,
@@ -12,13 +14,15 @@ import {
   legalOrder,
   mustBeNew,
   selectivesOf,
+  numberOn,
   sheetOf,
   sizesToHave,
+  unasked,
   timeOf,
   USUAL_PRICES,
   windowOf,
 } from './index';
-import { job, plan, part } from './tests/oneJob';
+import { clutch, job, plan, part } from './tests/oneJob';
 
 test('the selective size against every size tried; a thicker part leaves less play', () => {
   const random = randomFromSeed('sizes');
@@ -82,7 +86,9 @@ test('what coming back costs, by hand, and what is therefore worth a new one', (
   for (const [k, sheet] of sheets.entries()) {
     const ids = sheet.rows.map((r) => r.part.id);
     for (const id of must) expect(ids).toContain(id);
-    expect(sheet.total).toBeCloseTo(sheet.partsCost + sheet.labour, 9);
+    expect(sheet.total).toBeCloseTo(sheet.partsCost + sheet.labour + sheet.standing, 9);
+    expect(sheet.standing).toBe(sheet.days * USUAL_PRICES.day);
+    expect(sheet.days).toBe(Math.max(...sheet.rows.map((r) => daysOf(r.part))));
     if (k > 0) expect(sheet.total).toBeGreaterThan(sheets[k - 1]!.total);
   }
   const cheapest = gradeOrder(plan, must, [...must], USUAL_PRICES);
@@ -116,4 +122,17 @@ test('what an order takes: minutes of each part, and the turns on the stand', ()
   expect(timeOf(plan, ['pan', 'pump', 'filter']).turns).toBe(2);
   expect(timeOf(plan, ['pan', 'filter', 'pump']).turns).toBe(1);
   expect(timeOf(plan, ['nothing'])).toEqual({ minutes: 0, turns: 0 });
+});
+
+// Common practice, no source: a bearing goes by the number on its ring, and several discs look alike.
+test('what is ordered by its number, and what is asked before a disc is ordered', () => {
+  const numbers = plan.parts.map((p) => numberOn(plan, p)).filter((n) => n !== null);
+  expect(numbers.length).toBeGreaterThan(1);
+  expect(new Set(numbers).size).toBe(numbers.length);
+  expect(numberOn(plan, part('pump'))).toBeNull();
+  const box = clutchPlan(clutch);
+  expect(unasked(box, ['disc'], [])).toEqual(['model', 'year', 'engine']);
+  expect(unasked(box, ['disc'], ['engine', 'model'])).toEqual(['year']);
+  expect(unasked(box, ['cover', 'disc'], ['engine', 'model', 'year'])).toEqual([]);
+  expect(unasked(box, ['crank-seal'], [])).toEqual([]);
 });

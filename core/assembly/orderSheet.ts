@@ -1,4 +1,5 @@
 import { ONE_USE_KINDS, TIERS, type Tier } from './verdict';
+import { randomFromSeed } from '../numerics';
 import type { Opening, Part, PartKind, StripPlan } from './parts';
 
 /**
@@ -70,6 +71,49 @@ const PRICE_OF: Readonly<Partial<Record<PartKind, number>>> = {
 };
 const USUAL_PRICE = 30;
 const MINUTES_TO_CHANGE = 6;
+
+/** Days until a part of this kind is there (from memory; a dealer's differ). */
+const DAYS_OF: Readonly<Partial<Record<PartKind, number>>> = {
+  converter: 4,
+  pump: 5,
+  drum: 5,
+  carrier: 7,
+  sun: 6,
+  ring: 6,
+  'valve-body': 6,
+  support: 6,
+  shaft: 4,
+  'output-shaft': 4,
+  flywheel: 3,
+  hub: 3,
+  shell: 3,
+  race: 2,
+};
+const USUAL_DAYS = 1;
+export const daysOf = ({ kind }: Pick<Part, 'kind'>): number => DAYS_OF[kind] ?? USUAL_DAYS;
+
+/** What has a number of its own on its ring: it is ordered by that, which nobody knows before it is out. */
+const NUMBERED: readonly PartKind[] = ['bearing', 'thrust-bearing'];
+export function numberOn(plan: StripPlan, { id, kind }: Pick<Part, 'id' | 'kind'>): string | null {
+  if (!NUMBERED.includes(kind)) return null;
+  const random = randomFromSeed(`number ${plan.unit} ${id}`);
+  return `${random.whole(10, 99)} ${random.whole(100, 999)}`;
+}
+
+/** What a dealer asks about the machine before parts of a dry clutch are the right ones. */
+export const MACHINE_FACTS = ['model', 'year', 'engine'] as const;
+export type MachineFact = (typeof MACHINE_FACTS)[number];
+const BY_MACHINE: readonly PartKind[] = ['disc', 'clutch-cover'];
+
+/** Facts that nobody has asked for, though something that was ordered goes by them. */
+export function unasked(
+  { parts }: StripPlan,
+  ordered: readonly string[],
+  asked: readonly MachineFact[],
+): MachineFact[] {
+  const goesByIt = parts.some((p) => ordered.includes(p.id) && BY_MACHINE.includes(p.kind));
+  return goesByIt ? MACHINE_FACTS.filter((fact) => !asked.includes(fact)) : [];
+}
 
 /** Minutes to take a part of this kind off, tools in hand (from memory). */
 const MINUTES_OF: Readonly<Partial<Record<PartKind, number>>> = {
@@ -157,6 +201,10 @@ export interface Sheet {
   readonly rows: readonly SheetRow[];
   readonly partsCost: number;
   readonly labour: number;
+  /** Until the last of it is there. */
+  readonly days: number;
+  /** What the machine costs by standing so long. */
+  readonly standing: number;
   readonly total: number;
 }
 
@@ -180,7 +228,9 @@ function sheetWith(plan: StripPlan, tier: Tier, rows: readonly SheetRow[], price
   const partsCost = rows.reduce((sum, r) => sum + r.price, 0);
   const changing = (rows.length * MINUTES_TO_CHANGE * prices.rate) / 60;
   const labour = hoursOf(plan) * prices.rate + changing;
-  return { tier, rows, partsCost, labour, total: partsCost + labour };
+  const days = Math.max(0, ...rows.map(({ part }) => daysOf(part)));
+  const standing = days * prices.day;
+  return { tier, rows, partsCost, labour, days, standing, total: partsCost + labour + standing };
 }
 
 /** How an order list stands: what is missing, what would have lasted, and what it costs against the cheapest safe one. */

@@ -9,6 +9,16 @@ import { stackParts } from './stack';
 
 const OIL_APPLIED = ['clutch', 'brake', 'band'];
 
+const known = { main: new WeakMap<Unit, StripPlan>(), all: new WeakMap<Unit, StripPlan>() };
+
+/** The plan of a unit that somebody else has worked out, a worker for example; `null` while nobody has. */
+export const knownPlan = (unit: Unit, parts: 'main' | 'all'): StripPlan | null =>
+  known[parts].get(unit) ?? null;
+export const rememberPlan = (unit: Unit, parts: 'main' | 'all', plan: StripPlan): StripPlan => {
+  known[parts].set(unit, plan);
+  return plan;
+};
+
 function sortOf(unit: Unit): Sort {
   const planetary = unit.gearsets.some((g) => g.kind !== 'mesh');
   // Before gear pairs a clutch alone on the input is the driver's, dry and worked by a pedal.

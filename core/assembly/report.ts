@@ -12,7 +12,13 @@ import type { Job, JobProblem } from './job';
 import type { MeasureId, MeasureState } from './measureTable';
 import { measuresOf } from './measures';
 import { legalOrder, workOf } from './order';
-import { gradeOrder, type OrderGrade } from './orderSheet';
+import {
+  gradeOrder,
+  MACHINE_FACTS,
+  unasked,
+  type MachineFact,
+  type OrderGrade,
+} from './orderSheet';
 import type { Part, StripPlan } from './parts';
 import { bestSize, selectivesOf } from './selective';
 import {
@@ -56,6 +62,8 @@ export interface JobWork {
   taken: Taken[];
   judged: Record<string, { decision: Decision; reason: Reason }>;
   ordered: string[];
+  /** What was asked about the machine before parts were ordered. */
+  asked?: MachineFact[];
   /** What was put in, in its order. */
   fits: Fit[];
   /** Tries to put in what could not go in yet. */
@@ -112,6 +120,8 @@ export interface JobReport {
   /** Parts with something wrong that nobody has judged, or judged right. */
   readonly missed: readonly string[];
   readonly order: OrderGrade;
+  /** What should have been asked about the machine before this was ordered. */
+  readonly unasked: readonly MachineFact[];
   readonly wasted: number;
   /** Shop minutes that it took, and what taking longer than was given costs. */
   readonly minutes: number;
@@ -147,6 +157,7 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
     offCost: workOf(plan, work.tried).cost + HELP_COSTS * work.helped,
     judged,
     missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
+    unasked: unasked(plan, work.ordered, work.asked ?? []),
     order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, job.prices),
     wasted: work.wasted + together.wasted,
     minutes,
@@ -218,6 +229,7 @@ export function perfectWork(job: Job, plan: StripPlan): JobWork {
       shaft && measure ? [{ part: shaft.id, measure, state: 'free', value: 0, before: true }] : [],
     judged,
     ordered: [...mustBeNew(job, plan)],
+    asked: [...MACHINE_FACTS],
     fits: [...order].reverse().map((part) => ({ part, turned: false, ...sizeOf(part) })),
     wasted: 0,
     helped: 0,

@@ -20,7 +20,7 @@ import { lookAlikes } from './demands';
 import { FACINGS, type TogetherCheck } from './facings';
 import { rigOfJob, type Job } from './job';
 import { frictionsIn, standingOf, windowOf } from './measures';
-import { brokenOn, type Violation } from './order';
+import { brokenIn, type Violation } from './order';
 import type { Part, StripPlan } from './parts';
 import { gapWith, selectivesOf, type Selective } from './selective';
 
@@ -53,21 +53,29 @@ export function togetherOf(plan: StripPlan, tried: readonly Fit[]): Together {
   const all = new Set(plan.parts.map((p) => p.id));
   const alike = new Set(lookAlikes(plan).map((p) => p.id));
   const fitted = new Map<string, Fit>();
+  const out = new Set(all);
+  const broken = brokenIn(plan);
   let last: readonly Violation[] = [];
   let wasted = 0;
   for (const fit of tried) {
     if (!all.has(fit.part)) continue;
     if (fit.piece !== undefined && !(alike.has(fit.part) && alike.has(fit.piece))) continue;
-    const gone = new Set([...all].filter((id) => !fitted.has(id) && id !== fit.part));
-    last = brokenOn(plan, fit.part, fitted.size, gone);
-    const used = [...fitted.values()].some(
-      (f) => f.part !== fit.part && pieceIn(f) === pieceIn(fit),
-    );
-    if (last.length > 0 || used) wasted++;
-    else fitted.set(fit.part, fit);
+    const again = out.delete(fit.part);
+    last = broken(fit.part, fitted.size, out);
+    const used = alike.has(fit.part) && liesElsewhere(fitted, fit);
+    if (last.length === 0 && !used) {
+      fitted.set(fit.part, fit);
+      continue;
+    }
+    wasted++;
+    if (again) out.add(fit.part);
   }
   return { in: [...fitted.values()], last, wasted };
 }
+
+/** A part that looks like others lies in the place of one of them. */
+const liesElsewhere = (fitted: ReadonlyMap<string, Fit>, fit: Fit): boolean =>
+  [...fitted.values()].some((f) => f.part !== fit.part && pieceIn(f) === pieceIn(fit));
 
 /** The part that lies in a place. */
 export const pieceIn = ({ part, piece }: Fit): string => piece ?? part;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   DECISIONS,
   LOG_LIMITS,
+  MACHINE_FACTS,
   MEASURE_IDS,
   ORDER_RULES,
   REASONS,
@@ -61,6 +62,7 @@ const work = z.strictObject({
     z.strictObject({ decision: z.enum(DECISIONS), reason: z.enum(REASONS) }),
   ),
   ordered: parts,
+  asked: z.exactOptional(z.array(z.enum(MACHINE_FACTS)).max(MACHINE_FACTS.length)),
   fits: z
     .array(
       z.strictObject({

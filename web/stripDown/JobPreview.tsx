@@ -1,3 +1,4 @@
+import { Spin } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -22,6 +23,7 @@ export function JobPreview({ job }: { job: Job }) {
   const { t } = useTranslation();
   const plan = useJobPlan(job);
   const problems = useMemo(() => jobProblems(job, plan), [job, plan]);
+  if (!plan && job.unit) return <Spin />;
   if (!plan) return <p className="library-empty">{t('strip.problems.no-machine')}</p>;
   const parts = new Map(plan.parts.map((p) => [p.id, p]));
   const name = (id: string) => {

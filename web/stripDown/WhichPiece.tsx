@@ -19,16 +19,6 @@ import { partName } from './partName';
 
 const MEASURE = 'washer';
 
-/** Whether it has to be found out which of several alike goes to a part's place. */
-export function isOneOfMany(job: Job, plan: StripPlan, part: Part): boolean {
-  const { labels, visitor } = demandsOf(job);
-  return (labels === 'lost' || visitor) && lookAlikes(plan).some((p) => p.id === part.id);
-}
-
-/** The one that lies in the bag of this name; `null` where no bag has one. */
-export const fromBag = (job: Job, plan: StripPlan, part: Part): string | null =>
-  demandsOf(job).labels === 'lost' ? null : (bagsOf(job, plan).get(part.id) ?? null);
-
 interface Props extends OnBench {
   /** Whose place it goes to. */
   part: Part;

@@ -1,5 +1,13 @@
 import type { Remote } from 'comlink';
-import { clutchPlan, demandsOf, planOf, type Job, type StripPlan } from '../../core/assembly';
+import {
+  clutchPlan,
+  demandsOf,
+  knownPlan,
+  planOf,
+  rememberPlan,
+  type Job,
+  type StripPlan,
+} from '../../core/assembly';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import {
   chartRows,
@@ -26,10 +34,14 @@ const ask =
 
 const figuresOf = ask<UnitFigures>((worker, unit) => worker.figures(unit));
 const rowsOf = ask<readonly ChartRow[]>((worker, unit, ranges) => worker.chartRows(unit, ranges));
-const stripPlanOf = {
+const askPlan = {
   main: ask<StripPlan>((worker, unit) => worker.mainPlan(unit)),
   all: ask<StripPlan>((worker, unit) => worker.fullPlan(unit)),
 };
+const planAsked =
+  (parts: 'main' | 'all') => async (unit: Unit, ranges: readonly Range[], signal: AbortSignal) =>
+    rememberPlan(unit, parts, await askPlan[parts](unit, ranges, signal));
+const stripPlanOf = { main: planAsked('main'), all: planAsked('all') };
 const combinedOf = ask<Combined>((worker, unit) => worker.combined(unit));
 
 /** Ranges times the square of members up to which a unit is worked out within a frame. */
@@ -67,8 +79,12 @@ export function useCombined(unit: Unit): Combined | null {
 
 /** Its parts and what may leave before what; `null` while that is not known yet. */
 export function useStripPlan(unit: Unit | null, parts: 'main' | 'all'): StripPlan | null {
-  const large = unit !== null && isLarge(unit);
-  const atOnce = useMemo(() => (large || !unit ? null : planOf(unit, parts)), [large, unit, parts]);
+  const known = unit && knownPlan(unit, parts);
+  const large = unit !== null && !known && isLarge(unit);
+  const atOnce = useMemo(
+    () => known ?? (large || !unit ? null : rememberPlan(unit, parts, planOf(unit, parts))),
+    [known, large, unit, parts],
+  );
   const later = useLater(large, unit, NO_RANGES, stripPlanOf[parts]);
   return atOnce ?? later;
 }

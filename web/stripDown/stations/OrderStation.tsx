@@ -1,22 +1,30 @@
-import { Checkbox } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useTranslation } from 'react-i18next';
 import {
   bestSize,
   breakEven,
   changeCost,
   comeBackCost,
+  daysOf,
   hoursOf,
   MEASURES,
+  numberOn,
   offsetOf,
   priceOf,
   selectivesOf,
   sheetOf,
   sizesToHave,
   spreadOf,
+  stationsOf,
+  unasked,
+  workOf,
+  type MachineFact,
+  type Part,
   type Selective,
 } from '../../../core/assembly';
+import { randomFromSeed } from '../../../core/numerics';
 import { formatShare, useNumbers } from '../../shared/numbers';
-import { measureText, moneyText, sizeText } from '../jobWords';
+import { machineOf, measureText, moneyText, sizeText } from '../jobWords';
 import type { OnBench } from '../onBench';
 import { partName } from '../partName';
 
@@ -35,6 +43,10 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
     Object.entries(work.judged).flatMap(([id, j]) => (j.decision === 'replace' ? [id] : [])),
   );
   const spent = list.reduce((sum, p) => sum + (ordered.has(p.id) ? changeCost(p, prices) : 0), 0);
+  // A bearing goes by the number on its ring: before it is out nobody knows that.
+  const off = new Set(workOf(plan, work.tried).off);
+  const inside = stationsOf(job).includes('off');
+  const isHidden = (p: Part) => inside && numberOn(plan, p) !== null && !off.has(p.id);
   const toggle = (id: string) =>
     onWork({
       ordered: ordered.has(id) ? work.ordered.filter((o) => o !== id) : [...work.ordered, id],
@@ -51,7 +63,9 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
               <tr>
                 <th>{t('strip.part')}</th>
                 <th>{t('strip.judgedColumn')}</th>
+                <th>{t('strip.pieces')}</th>
                 <th>{t('strip.price')}</th>
+                <th>{t('strip.days')}</th>
                 <th>{t('strip.worthAbove')}</th>
               </tr>
             </thead>
@@ -59,14 +73,27 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
               {list.map((p) => (
                 <tr key={p.id} data-ordered={ordered.has(p.id)}>
                   <th scope="row">
-                    <Checkbox checked={ordered.has(p.id)} onChange={() => toggle(p.id)}>
+                    <Checkbox
+                      checked={ordered.has(p.id)}
+                      disabled={isHidden(p) && !ordered.has(p.id)}
+                      onChange={() => toggle(p.id)}
+                    >
                       {partName(t, job.unit ?? null, p)}
                     </Checkbox>
+                    {numberOn(plan, p) !== null && (
+                      <span className="quiet order-number">
+                        {isHidden(p)
+                          ? t('strip.numberInside')
+                          : t('strip.numberOn', { number: numberOn(plan, p) })}
+                      </span>
+                    )}
                   </th>
                   <td>
                     {work.judged[p.id] ? t(`strip.decisions.${work.judged[p.id]!.decision}`) : '–'}
                   </td>
+                  <td className="figure">{p.count}</td>
                   <td className="figure">{moneyText(t, priceOf(p, prices))}</td>
+                  <td className="figure">{daysOf(p)}</td>
                   <td className="figure">{formatShare(breakEven(p, plan, prices))}</td>
                 </tr>
               ))}
@@ -75,6 +102,7 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
         </div>
       </section>
       <aside className="side-column" aria-label={t('strip.costs')}>
+        <AskFirst job={job} plan={plan} work={work} onWork={onWork} />
         <h3>{t('strip.comingBack')}</h3>
         <p>
           {t('strip.comingBackIs', {
@@ -85,6 +113,7 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
         </p>
         <p className="quiet">{t('strip.comingBackRule')}</p>
         <h3>{t('strip.tiers')}</h3>
+        <p className="quiet">{t('strip.sheetIs')}</p>
         <table className="order-table">
           <tbody>
             {TIERS.map((tier) => {
@@ -95,6 +124,7 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
                     {t(`strip.tier.${tier}`)}
                     {job.school.tier === tier && <em> {t('strip.ownTier')}</em>}
                   </th>
+                  <td className="figure">{t('strip.daysOf', { count: sheet.days })}</td>
                   <td className="figure">{moneyText(t, sheet.total)}</td>
                 </tr>
               );
@@ -107,6 +137,48 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
     </>
   );
 }
+
+/** What a dealer asks about the machine: told once it is asked. */
+function AskFirst({ job, plan, work, onWork }: Pick<OnBench, 'job' | 'plan' | 'work' | 'onWork'>) {
+  const { t } = useTranslation();
+  const facts = unasked(
+    plan,
+    plan.parts.map((p) => p.id),
+    [],
+  );
+  if (facts.length === 0) return null;
+  const asked = work.asked ?? [];
+  const told: Readonly<Record<MachineFact, string>> = {
+    model: machineOf(job),
+    year: t('strip.factYear', { year: yardYear(job.seed) }),
+    engine:
+      job.engine?.name ?? t('strip.factPlate', { number: yardYear(`${job.seed} plate`) * 37 }),
+  };
+  return (
+    <section aria-label={t('strip.askFirst')}>
+      <h3>{t('strip.askFirst')}</h3>
+      <p className="quiet">{t('strip.askFirstHow')}</p>
+      <ul className="plain-list">
+        {facts.map((fact) => (
+          <li key={fact}>
+            {asked.includes(fact) ? (
+              <>
+                <span className="label">{t(`strip.facts.${fact}`)}</span> {told[fact]}
+              </>
+            ) : (
+              <Button size="small" onClick={() => onWork({ asked: [...asked, fact] })}>
+                {t('strip.askFor', { fact: t(`strip.facts.${fact}`) })}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The shop counts years by itself. */
+const yardYear = (seed: string): number => randomFromSeed(`year ${seed}`).whole(9, 38);
 
 /** Sizes to have at hand, so that one order is enough: from what was read and how far the readings lie apart. */
 function Sizes({ job, plan, work }: Pick<OnBench, 'job' | 'plan' | 'work'>) {

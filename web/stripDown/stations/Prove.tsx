@@ -200,6 +200,13 @@ function Book({ job, parts, work, report, together }: BookProps) {
                 })}
           </Line>
         )}
+        {stations.includes('order') && report.unasked.length > 0 && (
+          <Line good={false}>
+            {t('strip.report.unasked', {
+              facts: report.unasked.map((f) => t(`strip.facts.${f}`)).join(', '),
+            })}
+          </Line>
+        )}
         {together && report.wasted > 0 && (
           <Line good={false}>{t('strip.report.wasted', { count: report.wasted })}</Line>
         )}

@@ -4,6 +4,8 @@ import { useTranslation } from 'react-i18next';
 import {
   errorsIn,
   FACINGS,
+  fromBag,
+  isOneOfMany,
   hasFacing,
   hazardsOf,
   legalOrder,
@@ -30,7 +32,7 @@ import { partName } from '../partName';
 import { useShownWhenNarrow } from '../useShownWhenNarrow';
 import { StackDrawing } from '../StackDrawing';
 import { Tray } from '../Tray';
-import { fromBag, isOneOfMany, WhichPiece } from '../WhichPiece';
+import { WhichPiece } from '../WhichPiece';
 import { Broken } from './Off';
 
 const NONE: ReadonlySet<string> = new Set();

@@ -109,7 +109,7 @@ function wholeJob(report: JobReport, stations: readonly Station[]): Judged<Strip
     ...(report.measuredBefore === null ? {} : { before: report.measuredBefore ? 1 : 0 }),
     off: 1 - Math.min(1, (report.offCost + report.lateCost) / (2 * ALL_LOST)),
     inspect: judged === 0 ? 0 : good / judged,
-    order: report.order.right ? 1 : 0,
+    order: report.order.right && report.unasked.length === 0 ? 1 : 0,
     together: report.errors.length + report.leftOut.length === 0 ? 1 : 0,
   };
   const parts = stations.flatMap((station) => {

@@ -12,6 +12,7 @@ import { laidJob, newStripQuestion, stripKey, type StripQuestion } from '../../.
 import { useNumbers } from '../../../shared/numbers';
 import { partName } from '../../../stripDown/partName';
 import { AboutModel } from '../../builder/AboutModel';
+import { PlannedJob } from '../../../stripDown/PlannedJob';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import type { EditorProps } from '../familyEditor';
 import { STRIP_WORDS, stripPrompt } from './words';
@@ -28,7 +29,11 @@ export function StripEditor({ question, onQuestion }: EditorProps<'strip-down'>)
       fresh={(job) => newStripQuestion(question.kind, job)}
       onQuestion={onQuestion}
     >
-      {(job) => <Fields question={question} job={job} onQuestion={onQuestion} />}
+      {(job) => (
+        <PlannedJob job={job}>
+          <Fields question={question} job={job} onQuestion={onQuestion} />
+        </PlannedJob>
+      )}
     </AboutModel>
   );
 }

@@ -18,6 +18,7 @@ import {
   orderAnswers,
   rulesOffered,
   STRIP_FAMILY,
+  subjectFor,
   type Becomes,
   type Confidence,
   type LaidJob,
@@ -36,6 +37,7 @@ import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
 import { StripSheet } from './Sheet';
 import { becomesText, facingRule, namesOf, STRIP_WORDS, stripPrompt } from './words';
+import { PlannedJob } from '../../../stripDown/PlannedJob';
 import { sizeText, typedIn } from '../../../stripDown/jobWords';
 import './Stage.css';
 
@@ -281,5 +283,9 @@ function Fields({ question, subject, laid, draft, onDraft }: FieldsProps) {
 
 /** The same, as this student gets it. */
 export function StripStage(props: AskedProps) {
-  return <Posed<'strip-down'> {...props} family={STRIP_FAMILY} Stage={Stage} />;
+  const { lesson, block } = props;
+  const about = useMemo(() => subjectFor(lesson, block.question), [lesson, block.question]);
+  const posed = <Posed<'strip-down'> {...props} family={STRIP_FAMILY} Stage={Stage} />;
+  if (about?.kind !== 'strip-down') return posed;
+  return <PlannedJob job={about.subject.job}>{posed}</PlannedJob>;
 }
