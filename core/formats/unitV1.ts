@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CASE, portsOf } from '../geartrain';
+import { CASE, portsOf, type Unit } from '../geartrain';
 import { doublePinionTeeth, pairToothCount, pinionCount, singlePinionTeeth } from './gearSetSchema';
 import { MOST_ELEMENTS, MOST_MEMBERS, MOST_ONE_WAYS, MOST_RANGES } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
@@ -47,6 +47,18 @@ export const unitV1 = z
     ranges: z
       .array(z.strictObject({ id, lever: name, gear: name, apply: z.array(id).max(MOST_ELEMENTS) }))
       .max(MOST_RANGES),
+    sleeves: z.exactOptional(
+      z
+        .array(
+          z.strictObject({
+            id,
+            hub: id,
+            sides: z.tuple([id.nullable(), id.nullable()]),
+            interlock: z.exactOptional(id),
+          }),
+        )
+        .max(MOST_ELEMENTS),
+    ),
   })
   .check((context) => {
     const unit = context.value;
@@ -79,6 +91,8 @@ export const unitV1 = z
     });
     const oneWays = unit.elements.filter((e) => e.kind === 'one-way').length;
     if (oneWays > MOST_ONE_WAYS) report(['elements'], 'one-ways-too-many', String(oneWays));
+    refuseDuplicates(unit.sleeves ?? [], (s) => s.id, ['sleeves'], context);
+    checkSleeves(unit, report);
     unit.ranges.forEach((range, k) =>
       range.apply.forEach((element, i) => {
         const at = ['ranges', k, 'apply', i];
@@ -88,3 +102,23 @@ export const unitV1 = z
       }),
     );
   });
+
+type Report = (path: PropertyKey[], code: string, value: string) => void;
+
+/** Each side is a dog clutch of its own, and the hub is at one end of both. */
+function checkSleeves({ sleeves = [], elements }: Unit, report: Report): void {
+  const taken = new Set<string>();
+  sleeves.forEach(({ id: sleeve, hub, sides }, k) => {
+    if (sides.every((side) => side === null)) report(['sleeves', k, 'sides'], 'no-side', sleeve);
+    sides.forEach((side, n) => {
+      if (side === null) return;
+      const at = ['sleeves', k, 'sides', n];
+      const found = elements.find((e) => e.id === side);
+      if (!found) report(at, 'unknown-element', side);
+      else if (found.kind !== 'dog' || found.between.includes(CASE)) report(at, 'no-sleeve', side);
+      else if (!found.between.includes(hub)) report(['sleeves', k, 'hub'], 'hub-elsewhere', hub);
+      if (taken.has(side)) report(at, 'side-twice', side);
+      taken.add(side);
+    });
+  });
+}

@@ -11,6 +11,7 @@ export {
   type Member,
   type Range,
   type ShiftElement,
+  type SleeveGroup,
   type SinglePinionSet,
   type SinglePinionTeeth,
   type Unit,
@@ -53,6 +54,20 @@ export {
 } from './combinations';
 export { derivation, type DerivationStep, type SpeedTerm } from './derivation';
 export { ratioFormula, teethNamed, type RatioFormula } from './ratioFormula';
+export {
+  binds,
+  freeGears,
+  loosePairs,
+  placeOf,
+  sleeveClashes,
+  sleevesOf,
+  sleeveWith,
+  withSleeveAt,
+  type LoosePair,
+  type Side,
+  type SleeveClash,
+  type SleevePlace,
+} from './sleeves';
 export { unitFindings, type UnitFinding, type UnitFindingCode } from './unitFindings';
 export {
   searchTeeth,

@@ -79,6 +79,17 @@ export interface Range {
   apply: string[];
 }
 
+/** One sleeve on one hub, with a gear at each side of it. */
+export interface SleeveGroup {
+  id: string;
+  /** The member that the hub is fixed to. */
+  hub: string;
+  /** Dog clutches by their ids; `null` for a side that has no gear. */
+  sides: [string | null, string | null];
+  /** Sleeves of one name are kept from being out of neutral together. */
+  interlock?: string;
+}
+
 export interface Unit {
   format: 'fair-sprocket/unit';
   version: 1;
@@ -92,6 +103,8 @@ export interface Unit {
   gearsets: GearSet[];
   elements: ShiftElement[];
   ranges: Range[];
+  /** Where nothing is said, every dog clutch has a sleeve of its own. */
+  sleeves?: SleeveGroup[];
 }
 
 /** The named ports of a gear set with the member at each, in the order of `gearSetTerms`. */

@@ -1,5 +1,6 @@
 import { checkTeeth } from './toothConditions';
 import { centreTeeth, pairsByShafts } from './shafts';
+import { loosePairs, sleeveClashes } from './sleeves';
 import { solveUnit, type Outcome } from './solve';
 import { portsOf, type Unit } from './unit';
 
@@ -19,7 +20,10 @@ export type UnitFindingCode =
   | 'range-binds'
   | 'range-does-nothing'
   | 'ranges-alike'
-  | 'range-named-twice';
+  | 'range-named-twice'
+  | 'both-sides'
+  | 'interlocked'
+  | 'no-interlock';
 
 export interface UnitFinding {
   readonly code: UnitFindingCode;
@@ -42,7 +46,7 @@ export function unitFindings(unit: Unit): UnitFinding[] {
   const bare = solveUnit(still, []).outcome;
   if (bare === 'tied-up' || bare === 'input-held' || bare === 'output-held')
     return [...structure, finding('sets-contradict', 'gearsets', { outcome: bare }, 'wrong')];
-  return [...structure, ...rangeFindings(unit)];
+  return [...structure, ...rangeFindings(unit), ...sleeveFindings(unit)];
 }
 
 const finding = (
@@ -129,3 +133,20 @@ function rangeFindings(unit: Unit): UnitFinding[] {
     return findings;
   });
 }
+
+/** Rows that no lever can set, and sleeves that nothing keeps apart. */
+const sleeveFindings = (unit: Unit): UnitFinding[] => [
+  ...unit.ranges.flatMap((range, k) =>
+    sleeveClashes(unit, range.apply).map(({ code, ...names }) =>
+      finding(code, `ranges[${k}].apply`, { range: range.id, ...names }),
+    ),
+  ),
+  ...loosePairs(unit).map(({ sleeves: [sleeve, other], sides: [first, second] }) =>
+    finding('no-interlock', `sleeves[${unit.sleeves!.findIndex((s) => s.id === other)}]`, {
+      sleeve,
+      other,
+      first,
+      second,
+    }),
+  ),
+];

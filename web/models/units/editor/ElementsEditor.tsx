@@ -7,7 +7,16 @@ import { CardWhenNear } from '../../../shared/CardWhenNear';
 import { isLarge } from '../../../workers/unitWorker';
 import { MemberSelect } from './MemberSelect';
 import type { EditorProps } from './editorProps';
-import { addElement, changeElement, isGrounded, removeElement, withKind } from './unitEdits';
+import {
+  addElement,
+  changeElement,
+  changeInterlock,
+  isGrounded,
+  removeElement,
+  shareSleeve,
+  sleeveMates,
+  withKind,
+} from './unitEdits';
 
 const KINDS: readonly ElementKind[] = ['clutch', 'brake', 'band', 'one-way', 'dog'];
 
@@ -76,6 +85,9 @@ export function ElementsEditor({ unit, onUnit }: EditorProps) {
                 ),
               )}
             </div>
+            {element.kind === 'dog' && (
+              <SleeveFields unit={unit} element={element} onUnit={onUnit} />
+            )}
             {element.kind === 'one-way' && (
               <p className="quiet part-hint">{t('unitEditor.oneWaySaid')}</p>
             )}
@@ -95,5 +107,42 @@ export function ElementsEditor({ unit, onUnit }: EditorProps) {
         ))}
       </div>
     </>
+  );
+}
+
+const ALONE = '';
+
+/** Which other gear this one shares its sleeve with, and which interlock keeps that sleeve from others. */
+function SleeveFields({ unit, element, onUnit }: EditorProps & { element: ShiftElement }) {
+  const { t } = useTranslation();
+  const mates = sleeveMates(unit, element);
+  const sleeve = unit.sleeves?.find((s) => s.sides.includes(element.id));
+  const mate = sleeve?.sides.find((id) => id !== null && id !== element.id) ?? ALONE;
+  if (mates.length === 0) return null;
+  return (
+    <div className="element-between">
+      <Select<string>
+        aria-label={t('unitEditor.sleeveWith', { id: element.id })}
+        value={mate}
+        onChange={(id) =>
+          onUnit(shareSleeve(unit, element, mates.find((m) => m.id === id) ?? null))
+        }
+        options={[
+          { value: ALONE, label: t('unitEditor.ownSleeve') },
+          ...mates.map(({ id }) => ({ value: id, label: t('unitEditor.withSleeve', { id }) })),
+        ]}
+      />
+      {sleeve && (
+        <Input
+          aria-label={t('unitEditor.interlock', { id: element.id })}
+          placeholder={t('unitEditor.noInterlock')}
+          value={sleeve.interlock ?? ''}
+          maxLength={12}
+          onChange={(e) =>
+            onUnit(changeInterlock(unit, sleeve.id, e.target.value.trim()), `lock ${sleeve.id}`)
+          }
+        />
+      )}
+    </div>
   );
 }

@@ -53,6 +53,8 @@ function placeText(t: Translate, unit: Unit, path: string): string {
       return unit.gearsets[k]?.id ?? t('unitEditor.tabs.sets');
     case 'elements':
       return unit.elements[k]?.id ?? t('unitEditor.tabs.elements');
+    case 'sleeves':
+      return unit.sleeves?.[k]?.id ?? t('unitEditor.sleeves');
     case 'ranges': {
       const range = unit.ranges[k];
       return range ? t('unitFindings.range', { lever: range.lever, gear: range.gear }) : path;

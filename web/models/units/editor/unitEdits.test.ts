@@ -1,12 +1,14 @@
 import { openValue } from '../../../../core/formats';
 import { solveUnit, unitFindings, type Unit } from '../../../../core/geartrain';
 import { toText } from '../../../../core/numerics';
+import { demoFile } from '../../../../core/tests/demoFile';
 import {
   addElement,
   addGearSet,
   addMember,
   addRange,
   changeElement,
+  changeInterlock,
   changeRange,
   freeId,
   newUnit,
@@ -15,6 +17,8 @@ import {
   removeGearSet,
   removeMember,
   removeRange,
+  shareSleeve,
+  sleeveMates,
   tiesOf,
   withKind,
 } from './unitEdits';
@@ -70,6 +74,28 @@ test('an element renamed or taken out follows in the chart', () => {
   expect(oneWay.ranges[0]!.apply).toEqual([]);
   expect(sound(oneWay)).toBe(true);
   expect(removeElement(unit, 0).ranges[0]!.apply).toEqual([]);
+});
+
+test('two gears share a sleeve; it follows when one is renamed, taken out or no dog clutch any more', () => {
+  const winch = demoFile<Unit>('units/winch-manual');
+  const { sleeves: _told, ...old } = winch;
+  const [first, second] = ['S1', 'S2'].map((id) => old.elements.find((e) => e.id === id)!);
+  expect(sleeveMates(old, first!).map((e) => e.id)).toEqual(['S2', 'S3', 'S4', 'S5', 'SR']);
+  const shared = shareSleeve(old, first!, second!);
+  expect(shared.sleeves).toEqual([{ id: 'H1', hub: 'out', sides: ['S1', 'S2'] }]);
+  const locked = changeInterlock(shared, 'H1', 'rails');
+  expect(locked.sleeves![0]!.interlock).toBe('rails');
+  expect(changeInterlock(locked, 'H1', '')).toEqual(shared);
+  const at = (unit: typeof old, id: string) => unit.elements.findIndex((e) => e.id === id);
+  const renamed = changeElement(shared, at(shared, 'S2'), { ...second!, id: 'S22' });
+  expect(renamed.sleeves![0]!.sides).toEqual(['S1', 'S22']);
+  expect(sound(renamed)).toBe(true);
+  const alone = removeElement(shared, at(shared, 'S1'));
+  expect(alone.sleeves![0]!.sides).toEqual([null, 'S2']);
+  expect(removeElement(alone, at(alone, 'S2')).sleeves).toBeUndefined();
+  const clutch = changeElement(shared, at(shared, 'S2'), withKind(shared, second!, 'clutch'));
+  expect(clutch.sleeves![0]!.sides).toEqual(['S1', null]);
+  expect(shareSleeve(shared, first!, null).sleeves![0]!.sides).toEqual([null, 'S2']);
 });
 
 test('a brake works against the case, and what becomes a clutch leaves it', () => {

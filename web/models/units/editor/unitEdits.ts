@@ -6,6 +6,7 @@ import {
   type Member,
   type Range,
   type ShiftElement,
+  type SleeveGroup,
   type Unit,
 } from '../../../../core/geartrain';
 import { rangeId } from '../../../../core/formats';
@@ -120,16 +121,59 @@ export function changeElement(unit: Unit, index: number, element: ShiftElement):
       .filter((id) => id !== before.id || element.kind !== 'one-way')
       .map((id) => (id === before.id ? element.id : id)),
   }));
-  return { ...unit, elements: unit.elements.with(index, element), ranges };
+  const next = { ...unit, elements: unit.elements.with(index, element), ranges };
+  const gone = element.kind !== 'dog' || element.between.includes(CASE);
+  return withSides(next, (id) => (id !== before.id ? id : gone ? null : element.id));
 }
+
+/** Every sleeve with its sides named anew; one that is left without any goes. */
+function withSides(unit: Unit, named: (id: string) => string | null): Unit {
+  const { sleeves, ...rest } = unit;
+  const left = (sleeves ?? []).flatMap((sleeve) => {
+    const [a, b] = sleeve.sides.map((id) => id && named(id));
+    return a || b ? [{ ...sleeve, sides: [a ?? null, b ?? null] as SleeveGroup['sides'] }] : [];
+  });
+  return left.length > 0 ? { ...rest, sleeves: left } : rest;
+}
+
+/** Dog clutches that could be the other side of an element's sleeve: those that lock to the same shaft. */
+export const sleeveMates = ({ elements }: Unit, { id, between }: ShiftElement): ShiftElement[] =>
+  elements.filter(
+    (e) =>
+      e.id !== id &&
+      e.kind === 'dog' &&
+      !e.between.includes(CASE) &&
+      e.between.some((m) => between.includes(m)),
+  );
+
+/** Both on one sleeve, or, without another, this one on none that is told of. */
+export function shareSleeve(unit: Unit, element: ShiftElement, mate: ShiftElement | null): Unit {
+  const apart = withSides(unit, (id) => (id === element.id || id === mate?.id ? null : id));
+  if (!mate) return apart;
+  const hub = element.between.find((m) => mate.between.includes(m)) ?? element.between[1];
+  const sleeves = apart.sleeves ?? [];
+  const sides: SleeveGroup['sides'] = [element.id, mate.id];
+  return { ...apart, sleeves: [...sleeves, { id: freeId('H', sleeves), hub, sides }] };
+}
+
+/** Sleeves of one interlock are kept apart; without a name, nothing keeps this one. */
+export const changeInterlock = (unit: Unit, sleeve: string, interlock: string): Unit => ({
+  ...unit,
+  sleeves: (unit.sleeves ?? []).map((s) => {
+    if (s.id !== sleeve) return s;
+    const { interlock: _before, ...rest } = s;
+    return interlock === '' ? rest : { ...rest, interlock };
+  }),
+});
 
 export function removeElement(unit: Unit, index: number): Unit {
   const { id } = unit.elements[index]!;
-  return {
+  const left = {
     ...unit,
     elements: unit.elements.filter((_e, k) => k !== index),
     ranges: unit.ranges.map((r) => ({ ...r, apply: r.apply.filter((a) => a !== id) })),
   };
+  return withSides(left, (side) => (side === id ? null : side));
 }
 
 /** One more gear in the lever place that has most, after the last of them. */
