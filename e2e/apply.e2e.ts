@@ -166,6 +166,31 @@ test('other teeth are searched in workers, cancelled, and kept as a unit', async
   await b.see('is in the library');
 });
 
+test('a sleeve is moved by hand to one of its sides; the interlock holds the others back', async () => {
+  await b.visit(run.at('/teach/apply/winch-manual'));
+  await b.press('radio', 'Sleeves');
+  const move = async (sleeve: RegExp, ...keys: string[]) =>
+    (await b.role('slider', sleeve)).sendKeys(...keys);
+  await b.role('slider', 'H12: in at First gear');
+  await move(/^H12/, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+  await b.role('button', 'Second gear: locked to the shaft');
+  await b.press('button', 'Third gear: turns free on the shaft');
+  await b.see('The interlock holds H34 back: H12 is in gear.');
+  await b.press('checkbox', 'interlock in place');
+  await b.press('button', 'Third gear: turns free on the shaft');
+  await b.see(/tied up/i);
+  await move(/^H12/, Key.ARROW_LEFT);
+  await b.role('slider', 'H12: between its gears');
+  await b.role('slider', 'H34: in at Third gear');
+  // On the section, too: in at one side, a sleeve is out at the other.
+  await b.press('radio', 'Section');
+  await b.press('button', /^S4, Direct sleeve/);
+  await b.press('radio', 'Sleeves');
+  await b.role('slider', 'H34: in at Input shaft');
+  await b.visit(run.at('/teach/apply/ferry-dual'));
+  await b.role('button', 'Second gear: in and waiting, the other clutch has the torque');
+});
+
 test('the power moves only while it turns, and each frame leaves room', async () => {
   await b.visit(run.at('/teach/apply/skerry-three'));
   await b.driver.wait(

@@ -151,15 +151,16 @@ test('a stall test waits for its checks, ends by itself, and tells low from high
     await b.press('checkbox', check);
   await put('stator slips both ways');
   await b.press('button', 'Full throttle');
-  await b.role('button', 'Let go');
-  await b.driver.wait(async () => (await b.count('button', 'Full throttle')) === 1, PATIENCE_MS);
   await b.see('Low: the stator slips, or the engine is weak.');
   await b.see(/engine weak: it would give 5\d % of its torque/);
   await b.see(/sluggish off the line/);
   await put('oil pump not driven');
-  await b.press('button', 'Full throttle');
-  await b.driver.sleep(2500);
-  await b.press('button', 'Let go');
+  // Within the page: it lets go by itself after 5 s, however slow the machine is that looks on.
+  await b.driver.executeScript(`
+    const press = (name) =>
+      [...document.querySelectorAll('button')].find((e) => e.textContent === name).click();
+    press('Full throttle');
+    setTimeout(press, 2500, 'Let go');`);
   await b.see('High: something slips in the unit.');
   await b.see('Level the same: the pump does not turn.');
   await put('water in the fluid');

@@ -17,3 +17,11 @@ export {
   type TorusWheel,
   type WheelName,
 } from './torus';
+export {
+  placeAfter,
+  RAILS,
+  sleeveRails,
+  type Rail,
+  type RailGear,
+  type SleeveRails,
+} from './sleeveRails';

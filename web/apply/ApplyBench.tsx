@@ -10,7 +10,15 @@ import {
   type CaseFault,
   type Fault,
 } from '../../core/faults';
-import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
+import {
+  memberRoles,
+  sleeveWith,
+  solveUnit,
+  withSleeveAt,
+  type Range,
+  type Solution,
+  type Unit,
+} from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { useKeep } from '../state/useKeep';
 import { FaultPicker } from '../faults/FaultPicker';
@@ -115,6 +123,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
     [unit, applied, load, fault],
   );
   const turning = useTurning(BENCH_RPM, true);
+  const onApplied = (ids: string[]) => void dispatch(rangeChosen(ids));
   const choose = (range: Range | undefined) => range && dispatch(rangeChosen(range.apply));
   const { up, down } = leverState(ranges, applied);
   useShortcuts({
@@ -154,7 +163,14 @@ function Bench({ unit, door, units, onUnit }: Props) {
           turning={turning}
           view={view}
           onView={(next) => dispatch(viewChosen(next))}
-          onElement={(id) => dispatch(elementToggled(id))}
+          onElement={(id) => {
+            const at = applied.includes(id) ? null : sleeveWith(unit, id);
+            // One sleeve can't be at both of its sides: in at one, it is out at the other.
+            if (at) onApplied(withSleeveAt(at.sleeve, at.side, applied));
+            else dispatch(elementToggled(id));
+          }}
+          applied={applied}
+          onApplied={onApplied}
         />
       </div>
       <div className="apply-chart-scroll" tabIndex={0} role="region" aria-label={t('apply.chart')}>

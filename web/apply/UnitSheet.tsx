@@ -2,14 +2,21 @@ import { Segmented, Select } from 'antd';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { powerPath } from '../../core/drawing';
-import { memberRoles, type PlanetaryUnitSet, type Solution, type Unit } from '../../core/geartrain';
+import {
+  memberRoles,
+  sleevesOf,
+  type PlanetaryUnitSet,
+  type Solution,
+  type Unit,
+} from '../../core/geartrain';
 import { Transport } from '../bench/Transport';
 import type { Turning } from '../bench/useTurning';
 import { Sheet } from '../shared/Sheet';
 import { isLarge } from '../workers/unitWorker';
 import { LaidOut } from '../bench/LaidOut';
-import { LEVER, SECTION } from './applySlice';
+import { LEVER, SECTION, SLEEVES } from './applySlice';
 import { SectionView } from './SectionView';
+import { SleevesView } from './SleevesView';
 import { UnitLever } from './UnitLever';
 import { UnitSetView } from './UnitSetView';
 import './UnitSheet.css';
@@ -22,6 +29,9 @@ interface Props {
   view?: string;
   onView?: (view: string) => void;
   onElement?: ((id: string) => void) | undefined;
+  /** What is on, and how sleeves are moved; left out where that is not to be seen. */
+  applied?: readonly string[];
+  onApplied?: ((applied: string[]) => void) | undefined;
   onMember?: ((id: string) => void) | undefined;
   chosen?: readonly string[];
   /** Nothing is told of speeds and power while a prediction is open. */
@@ -33,6 +43,8 @@ const STEP = Math.PI / 12;
 /** The drawing sheet of a whole unit: section, lever diagram, or the end view of one gear set. */
 export function UnitSheet(props: Props) {
   const { unit, solution, turning, view = SECTION, onView, sealed = false } = props;
+  const { applied, onApplied } = props;
+  const sleeves = applied !== undefined && sleevesOf(unit).length > 0;
   const { t } = useTranslation();
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   const set = unit.gearsets.find((g): g is PlanetaryUnitSet => g.id === view && g.kind !== 'mesh');
@@ -45,6 +57,14 @@ export function UnitSheet(props: Props) {
       <Sheet label={t('apply.sheet')}>
         {view === LEVER ? (
           <UnitLever unit={unit} solution={solution} roles={roles} />
+        ) : view === SLEEVES && sleeves ? (
+          <SleevesView
+            unit={unit}
+            solution={solution}
+            roles={roles}
+            applied={applied}
+            onApplied={onApplied}
+          />
         ) : set ? (
           <UnitSetView unit={unit} set={set} solution={solution} roles={roles} turning={turning} />
         ) : (
@@ -55,8 +75,9 @@ export function UnitSheet(props: Props) {
         <div className="unit-sheet-bar">
           {onView && (
             <Views
-              value={set || view === LEVER ? view : SECTION}
+              value={set || view === LEVER || (view === SLEEVES && sleeves) ? view : SECTION}
               sets={planetary}
+              sleeves={sleeves}
               onView={onView}
             />
           )}
@@ -79,14 +100,17 @@ const MOST_SIDE_BY_SIDE = 8;
 interface ViewsProps {
   value: string;
   sets: readonly { id: string }[];
+  /** It has sleeves to be moved. */
+  sleeves: boolean;
   onView: (view: string) => void;
 }
 
-function Views({ value, sets, onView }: ViewsProps) {
+function Views({ value, sets, sleeves, onView }: ViewsProps) {
   const { t } = useTranslation();
   const options = [
     { value: SECTION, label: t('apply.views.section') },
     { value: LEVER, label: t('apply.views.lever') },
+    ...(sleeves ? [{ value: SLEEVES, label: t('apply.views.sleeves') }] : []),
     ...sets.map((g) => ({ value: g.id, label: t('apply.views.endView', { set: g.id }) })),
   ];
   const Choice = options.length > MOST_SIDE_BY_SIDE ? Select<string> : Segmented<string>;

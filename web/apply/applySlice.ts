@@ -9,7 +9,7 @@ export interface ApplyState {
   load: Load;
   /** The chart as changed here; `null` while it is the unit's own. */
   chart: Range[] | null;
-  /** The section, the lever diagram, or the end view of a gear set by its id. */
+  /** The section, the lever diagram, the sleeves, or the end view of a gear set by its id. */
   view: string;
   /** What is broken on the bench. */
   fault: CaseFault | null;
@@ -18,6 +18,7 @@ export interface ApplyState {
 /** Views that are not gear sets; ids can't hold the colon. */
 export const SECTION = ':section';
 export const LEVER = ':lever';
+export const SLEEVES = ':sleeves';
 
 const initialState: ApplyState = {
   unitId: null,

@@ -1,0 +1,283 @@
+import { Checkbox } from 'antd';
+import { useMemo, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { placeAfter, RAILS, sleeveRails, type Rail, type RailGear } from '../../core/drawing';
+import {
+  placeOf,
+  sleeveClashes,
+  withSleeveAt,
+  type MemberRole,
+  type Side,
+  type Solution,
+  type Unit,
+} from '../../core/geartrain';
+import { toNumber } from '../../core/numerics';
+import { useKept } from '../shared/kept';
+import { formatRatio } from '../shared/numbers';
+import { memberName } from '../shared/unitNames';
+import { pressKey } from './pressKey';
+import './SectionView.css';
+import './SleevesView.css';
+
+interface Props {
+  unit: Unit;
+  solution: Solution;
+  roles: ReadonlyMap<string, MemberRole>;
+  applied: readonly string[];
+  /** Left out where nothing can be moved. */
+  onApplied?: ((applied: string[]) => void) | undefined;
+}
+
+const HEIGHT = 350;
+const NAMES_AT = 314;
+const GEAR_WIDTH = 30;
+const SLEEVE = { width: 40, reach: 24 } as const;
+const OFFSET: Readonly<Record<string, number>> = { 0: -RAILS.travel, 1: RAILS.travel };
+
+/** Every sleeve with its two sides and its three places, moved by hand; the interlock lets one out at a time. */
+export function SleevesView({ unit, solution, roles, applied, onApplied }: Props) {
+  const { t } = useTranslation();
+  const { width, rails, shafts } = useMemo(() => sleeveRails(unit), [unit]);
+  const [locked, setLocked] = useKept('SleevesView interlock', true);
+  const [refused, setRefused] = useState<string | null>(null);
+  const hasInterlock = rails.some((r) => r.sleeve.interlock !== undefined);
+  const move = (rail: Rail, place: Side | 'neutral') => {
+    const next = withSleeveAt(rail.sleeve, place, applied);
+    const clash = sleeveClashes(unit, next).find((c) => c.code === 'interlocked');
+    const held = locked && clash !== undefined;
+    setRefused(
+      held ? t('sleeves.heldBack', { sleeve: rail.sleeve.id, other: otherOf(clash, rail) }) : null,
+    );
+    if (!held) onApplied?.(next);
+  };
+  const words = rails.map((r) => `${r.sleeve.id}: ${placeText(t, unit, r, applied)}`).join(', ');
+  return (
+    <div className="section-scroll sleeves-scroll" tabIndex={0} role="region" aria-label={words}>
+      <svg
+        className="sleeves-view"
+        viewBox={`0 0 ${width} ${HEIGHT}`}
+        style={{ minWidth: width * 0.64 }}
+        role="group"
+        aria-label={t('sleeves.shows')}
+      >
+        {shafts.map(({ member, x1, x2 }) => (
+          <g key={member}>
+            <path
+              className={`section-line member-${roles.get(member) ?? 'idle'}`}
+              d={`M${x1} ${RAILS.axis}H${x2}`}
+            />
+            <text className="sleeves-shaft" x={x2 + 8} y={RAILS.axis + 5}>
+              {memberName(unit, member)}
+            </text>
+          </g>
+        ))}
+        {rails.map((rail) => (
+          <OneRail
+            key={rail.sleeve.id}
+            rail={rail}
+            unit={unit}
+            solution={solution}
+            roles={roles}
+            applied={applied}
+            onPlace={onApplied && ((place) => move(rail, place))}
+          />
+        ))}
+      </svg>
+      {onApplied && (
+        <div className="sleeves-foot">
+          {hasInterlock && (
+            <Checkbox checked={locked} onChange={(e) => setLocked(e.target.checked)}>
+              {t('sleeves.interlock')}
+            </Checkbox>
+          )}
+          <span role="status">{refused ?? t('sleeves.how')}</span>
+        </div>
+      )}
+    </div>
+  );
+}
+
+type Translate = ReturnType<typeof useTranslation>['t'];
+
+const otherOf = (
+  clash: { readonly sleeve: string; readonly other: string },
+  { sleeve }: Rail,
+): string => (clash.sleeve === sleeve.id ? clash.other : clash.sleeve);
+
+function placeText(t: Translate, unit: Unit, { sleeve, gears }: Rail, applied: readonly string[]) {
+  const place = placeOf(sleeve, applied);
+  if (place === 'neutral' || place === 'both') return t(`sleeves.${place}`);
+  const gear = gears.find((g) => g.side === place);
+  return t('sleeves.at', { gear: gear ? memberName(unit, gear.member) : '' });
+}
+
+interface RailProps extends Omit<Props, 'onApplied'> {
+  rail: Rail;
+  onPlace?: ((place: Side | 'neutral') => void) | undefined;
+}
+
+function OneRail({ rail, unit, solution, roles, applied, onPlace }: RailProps) {
+  const { t } = useTranslation();
+  const { sleeve, x, y, gears } = rail;
+  const place = placeOf(sleeve, applied);
+  const offset = OFFSET[place] ?? 0;
+  const role = roles.get(sleeve.hub) ?? 'idle';
+  const from = useRef<number | null>(null);
+  const step = (by: -1 | 1) => onPlace?.(placeAfter(sleeve, place, by * RAILS.travel));
+  const words = `${sleeve.id}: ${placeText(t, unit, rail, applied)}`;
+  return (
+    <g className={`sleeve-rail member-${role}`}>
+      {gears.map((gear) => (
+        <OneGear
+          key={gear.element}
+          gear={gear}
+          name={memberName(unit, gear.member)}
+          role={roles.get(gear.member) ?? 'idle'}
+          carries={place === gear.side || place === 'both'}
+          speed={speedOf(solution, gear.member)}
+          onPress={onPlace && (() => onPlace(place === gear.side ? 'neutral' : gear.side))}
+        />
+      ))}
+      <rect
+        className="sleeve-hub"
+        x={x - 9}
+        y={RAILS.axis - SLEEVE.reach + 8}
+        width={18}
+        height={2 * SLEEVE.reach - 16}
+      />
+      <g
+        className="sleeve-moved"
+        {...(onPlace
+          ? {
+              role: 'slider',
+              tabIndex: 0,
+              'aria-valuemin': -1,
+              'aria-valuemax': 1,
+              'aria-valuenow': Math.sign(offset),
+              'aria-valuetext': placeText(t, unit, rail, applied),
+              onPointerDown: (event: React.PointerEvent) => {
+                from.current = event.clientX;
+                event.currentTarget.setPointerCapture(event.pointerId);
+              },
+              onPointerUp: (event: React.PointerEvent<SVGGElement>) => {
+                const scale = event.currentTarget.getScreenCTM()?.a ?? 1;
+                const began = from.current;
+                from.current = null;
+                if (began !== null)
+                  onPlace(placeAfter(sleeve, place, (event.clientX - began) / scale));
+              },
+              onKeyDown: (event: React.KeyboardEvent) => {
+                if (event.key === 'ArrowLeft') step(-1);
+                else if (event.key === 'ArrowRight') step(1);
+                else return;
+                event.preventDefault();
+                event.stopPropagation();
+              },
+            }
+          : { role: 'img' })}
+        aria-label={words}
+        transform={`translate(${offset} 0)`}
+      >
+        <title>{words}</title>
+        <path
+          className="sleeve-fork"
+          d={`M${x} ${y}V${RAILS.axis - SLEEVE.reach - 8}m-12 10v-10h24v10`}
+        />
+        <rect
+          className="sleeve-body"
+          x={x - SLEEVE.width / 2}
+          y={RAILS.axis - SLEEVE.reach}
+          width={SLEEVE.width}
+          height={12}
+        />
+        <rect
+          className="sleeve-body"
+          x={x - SLEEVE.width / 2}
+          y={RAILS.axis + SLEEVE.reach - 12}
+          width={SLEEVE.width}
+          height={12}
+        />
+        <rect
+          className="sleeve-hit"
+          x={x - 34}
+          y={y - 14}
+          width={68}
+          height={RAILS.axis - y + 50}
+        />
+      </g>
+      <path
+        className="sleeve-rail-line"
+        d={`M${x - RAILS.slot / 2 + 12 + offset} ${y}H${x + RAILS.slot / 2 - 12 + offset}`}
+      />
+      <path
+        className="sleeve-detent"
+        d={[-1, 0, 1].map((k) => `M${x + 64 + k * 8} ${y - 5}l4 5l4 -5`).join('')}
+      />
+      <text className="sleeve-id" x={x - RAILS.slot / 2 + 14} y={y - 6}>
+        {sleeve.id}
+      </text>
+    </g>
+  );
+}
+
+interface GearProps {
+  gear: RailGear;
+  name: string;
+  role: MemberRole;
+  carries: boolean;
+  speed: string | null;
+  onPress?: (() => void) | undefined;
+}
+
+/** A gear that carries is filled and firm; one that turns free on its needles is hatched and open. */
+function OneGear({ gear, name, role, carries, speed, onPress }: GearProps) {
+  const { t } = useTranslation();
+  const { x, reach, teeth } = gear;
+  // In, but nothing goes through it: the other clutch has the torque.
+  const waits = carries && role === 'idle' && speed !== null;
+  const words = t(waits ? 'sleeves.isWaiting' : carries ? 'sleeves.carries' : 'sleeves.turnsFree', {
+    gear: name,
+  });
+  return (
+    <g
+      className={`section-gear member-${carries ? role : 'idle'} sleeve-gear`}
+      data-carries={carries}
+      {...(onPress
+        ? {
+            role: 'button',
+            tabIndex: 0,
+            'aria-pressed': carries,
+            onClick: onPress,
+            onKeyDown: (event: React.KeyboardEvent) => pressKey(event, onPress),
+          }
+        : { role: 'img' })}
+      aria-label={words}
+    >
+      <title>{words}</title>
+      <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis - reach} width={GEAR_WIDTH} height={reach - 7} />
+      <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis + 7} width={GEAR_WIDTH} height={reach - 7} />
+      {teeth !== null && (
+        <text x={x} y={RAILS.axis - reach / 2} textAnchor="middle">
+          {teeth}
+        </text>
+      )}
+      <text className="sleeve-gear-name" x={x} y={NAMES_AT} textAnchor="middle">
+        {name}
+      </text>
+      <text
+        className="sleeve-gear-speed"
+        data-waits={waits}
+        x={x}
+        y={NAMES_AT + 18}
+        textAnchor="middle"
+      >
+        {waits ? t('sleeves.waits') : speed === null ? t('apply.floats') : `× ${speed}`}
+      </text>
+    </g>
+  );
+}
+
+function speedOf(solution: Solution, member: string): string | null {
+  const speed = solution.speeds.get(member);
+  return speed ? formatRatio(toNumber(speed)) : null;
+}
