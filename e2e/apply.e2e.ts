@@ -188,6 +188,7 @@ test('a sleeve is moved by hand to one of its sides; the interlock holds the oth
   await b.press('radio', 'Sleeves');
   await b.role('slider', 'H34: in at Input shaft');
   await b.visit(run.at('/teach/apply/ferry-dual'));
+  await b.press('radio', 'Sleeves');
   await b.role('button', 'Second gear: in and waiting, the other clutch has the torque');
 });
 

@@ -55,7 +55,7 @@ test('a box of gear pairs has sleeves and forks, and no pump', async () => {
   await b.visit(run.at('/learn/strip-down/winch-manual'));
   await b.see('parts still on it');
   expect(await b.count('button', 'Pump')).toBe(0);
-  await takeOff('S1 sleeve');
+  await takeOff('H12 sleeve, S1 – S2');
   await b.see('The fork still holds the sleeve.');
 });
 

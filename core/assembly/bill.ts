@@ -14,6 +14,7 @@ interface Belongs {
   readonly of?: string;
   readonly count?: number;
   readonly size?: number;
+  readonly sides?: readonly (string | null)[];
   readonly fine?: true;
 }
 

@@ -132,9 +132,12 @@ test('damage drawn from a seed: the same again, harder with the difficulty, what
 });
 
 test('every damage can sit somewhere, is shown by what it says, and its measure lies beyond the limit', () => {
-  const every = [plan, planOf(demoFile<Unit>('units/quay-four')), clutchPlan(clutch)].flatMap(
-    (p) => p.parts,
-  );
+  const every = [
+    plan,
+    planOf(demoFile<Unit>('units/quay-four')),
+    planOf(demoFile<Unit>('units/winch-manual')),
+    clutchPlan(clutch),
+  ].flatMap((p) => p.parts);
   for (const damage of DAMAGES) {
     const on = every.find((p) => damagesOf(p).includes(damage));
     expect([damage, on?.kind]).toEqual([damage, expect.any(String)]);

@@ -22,6 +22,9 @@ export const SEEN_DAMAGES = [
   'hot-flywheel',
   'dusty-cover',
   'stepped-rings',
+  'smooth-ring',
+  'rounded-left',
+  'rounded-right',
 ] as const;
 export const FELT_DAMAGES = [
   'loose-pinions',
@@ -39,6 +42,9 @@ export const MEASURED_DAMAGES = [
   'worn-bush',
   'worn-disc',
   'uneven-fingers',
+  'worn-ring',
+  'short-left',
+  'short-right',
 ] as const;
 export const DAMAGES = [...SEEN_DAMAGES, ...FELT_DAMAGES, ...MEASURED_DAMAGES] as const;
 export type Damage = (typeof DAMAGES)[number];
@@ -68,6 +74,8 @@ export const REASONS = [
   'heat-marks',
   'crack',
   'step-or-groove',
+  'grooves-gone',
+  'tips-rounded',
   'wrong-feel',
   'torn-lip',
   'one-use-only',
@@ -80,6 +88,8 @@ export interface DamageSpec {
   readonly on: readonly PartKind[];
   /** Only on the part of this id. */
   readonly part?: string;
+  /** Only on a part that has something at this side: what comes of it befalls that. */
+  readonly side?: 0 | 1;
   /** What it reads then. */
   readonly measure?: { readonly id: MeasureId; readonly reads: readonly [number, number] };
   readonly decision: Exclude<Decision, 'measure'>;
@@ -118,6 +128,12 @@ const gauge = (
   ...more,
 });
 
+/** One bad side scraps a sleeve; which gear suffers from it is that side's. */
+const roundedAt = (side: 0 | 1, id: MeasureId): DamageSpec =>
+  eye(['sleeve'], 'tips-rounded', 'rounded', { side, measure: { id, reads: [0.6, 0.68] } });
+const shortAt = (side: 0 | 1, id: MeasureId): DamageSpec =>
+  gauge(['sleeve'], id, [3.4, 3.8], 'jumps-out', { side });
+
 /** Common practice, no source; what is read is from memory. */
 export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   burnt: eye(['pack'], 'bare', 'burnt', {
@@ -132,7 +148,7 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   'weeping-seal': eye(['crank-seal'], 'torn-lip', 'clutch-oiled', { cause: true }),
   'weak-spring': gauge(['spring'], 'spring-length', [27.6, 28.6], null),
   'cracked-carrier': eye(['carrier'], 'crack', 'broken'),
-  'pitted-teeth': eye(['sun', 'ring'], 'step-or-groove', 'rough-teeth'),
+  'pitted-teeth': eye(['sun', 'ring', 'gear'], 'step-or-groove', 'rough-teeth'),
   'loose-pinions': hand(['pinions'], 'rough-teeth', {
     measure: { id: 'pinion-play', reads: [0.7, 1] },
   }),
@@ -148,6 +164,12 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
     reason: 'dirty-only',
     cause: true,
   }),
+  'smooth-ring': eye(['blocker-rings'], 'grooves-gone', 'synchro-worn'),
+  'worn-ring': gauge(['blocker-rings'], 'ring-gap', [0.02, 0.1], 'synchro-worn'),
+  'rounded-left': roundedAt(0, 'tips-left'),
+  'rounded-right': roundedAt(1, 'tips-right'),
+  'short-left': shortAt(0, 'engagement-left'),
+  'short-right': shortAt(1, 'engagement-right'),
   'stepped-rings': eye(['feed-rings'], 'step-or-groove', 'seal-leaks', { cause: true }),
   'sticky-accumulator': hand(['accumulator'], 'accumulator-stuck', {
     decision: 'clean',
@@ -169,10 +191,10 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
 };
 
 /** Damage that a part of this kind can have. */
-export const damagesOf = ({ id, kind }: Pick<Part, 'id' | 'kind'>): Damage[] =>
+export const damagesOf = ({ id, kind, sides }: Pick<Part, 'id' | 'kind' | 'sides'>): Damage[] =>
   DAMAGES.filter((d) => {
-    const { on, part } = DAMAGE_SPECS[d];
-    return on.includes(kind) && (part === undefined || part === id);
+    const { on, part = id, side } = DAMAGE_SPECS[d];
+    return on.includes(kind) && part === id && (side === undefined || Boolean(sides?.[side]));
   });
 
 /** Whether what was decided puts a damage right: a new part does, cleaning only where it is dirt. */

@@ -41,6 +41,11 @@ export const FACING_RULES = [
   'spring-as-it-was',
   'each-its-own',
   'each-on-its-seat',
+  'deep-side-named',
+  'chamfer-to-gear',
+  'lugs-in-slots',
+  'pin-between-rails',
+  'preload-set',
 ] as const;
 export type FacingRule = (typeof FACING_RULES)[number];
 
@@ -78,5 +83,11 @@ export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
   accumulator: facing('spring-as-it-was', null, 'accumulator-stuck'),
   'body-gaskets': facing('each-its-own', null, null),
   balls: facing('each-on-its-seat', null, null),
+  'sleeve-hub': facing('deep-side-named', 'turn', 'will-not-apply'),
+  // Its sides serve each other's gear: what comes of that is what is wrong with them.
+  sleeve: facing('chamfer-to-gear', null, null),
+  'blocker-rings': facing('lugs-in-slots', 'by-hand', 'synchro-worn'),
+  interlock: facing('pin-between-rails', null, 'stuck-on'),
+  'shaft-bearing': facing('preload-set', 'turn', 'rough-bearing'),
   linkage: facing('play-set', 'by-hand', 'clutch-no-free-play'),
 };

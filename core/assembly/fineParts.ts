@@ -69,6 +69,7 @@ const FINE: readonly Fine[] = [
     before: ['@pinions', 'retained'],
   },
   { on: 'pinions', id: '@needles', kind: 'needles', count: 1, after: ['@pinions', 'retained'] },
+  { on: 'sleeve', id: '@inserts', kind: 'inserts', count: 3, after: ['@sleeve', 'retained'] },
   { on: 'pan', id: 'pan-gasket', kind: 'gasket', count: 1, after: ['pan', 'retained'] },
   {
     on: 'valve-body',

@@ -1,11 +1,12 @@
-import type { GearPair, Unit } from '../geartrain';
+import { sleevesOf, type GearPair, type Unit } from '../geartrain';
 import type { Bill } from './bill';
 import { packInDrum } from './packs';
 import type { Sort } from './parts';
+import { SHIM_SIZES, sizeIn } from './sizes';
 
 /**
  * Gear pairs on shafts beside each other: a gear leaves with what lies behind it on its shaft gone, a sleeve when its fork
- * has let go of it. Shafts come out of the case behind the extension; sleeves with two sides are for units that tell them.
+ * has let go of it and the bearing behind it is off. Shafts come out of the case behind the extension.
  * @param madeFor what an element was made to hold, N·m
  */
 export function gearboxParts(
@@ -15,30 +16,43 @@ export function gearboxParts(
   madeFor: (element: string) => number,
 ): void {
   const pairs = unit.gearsets.filter((g): g is GearPair => g.kind === 'mesh');
-  const dogs = unit.elements.filter((e) => e.kind === 'dog');
-  for (const { id } of dogs) {
+  const sleeves = sleevesOf(unit);
+  for (const { id, hub, sides } of sleeves) {
     bill.part(`${id}.fork`, 'fork', ['side'], { of: id });
-    bill.part(`${id}.sleeve`, 'sleeve', ['rear'], { of: id });
-    bill.part(`${id}.hub`, 'hub', ['rear'], { of: id });
-    bill.part(`${id}.blocker-rings`, 'blocker-rings', ['rear'], { of: id });
+    bill.part(`${id}.sleeve`, 'sleeve', ['rear'], { of: id, sides });
+    bill.part(`${id}.hub`, 'sleeve-hub', ['rear'], { of: id, sides });
     bill.rule(`${id}.fork`, 'retained', ['selector-shaft']);
     bill.rule(`${id}.sleeve`, 'fork-first', [`${id}.fork`]);
     bill.rule(`${id}.hub`, 'retained', [`${id}.sleeve`]);
-    bill.rule(`${id}.blocker-rings`, 'retained', [`${id}.hub`]);
+    bill.rule(`${id}.sleeve`, 'retained', [`${hub}.bearing`]);
+    for (const side of sides) {
+      if (side === null) continue;
+      bill.part(`${side}.blocker-rings`, 'blocker-rings', ['rear'], { of: side });
+      bill.rule(`${side}.blocker-rings`, 'retained', [`${id}.hub`]);
+    }
   }
+  if (sleeves.some((s) => s.interlock !== undefined)) {
+    bill.part('interlock', 'interlock', ['side']);
+    bill.rule('interlock', 'retained', ['selector-shaft']);
+  }
+  for (const hub of new Set(sleeves.map((s) => s.hub))) shaftEnd(bill, unit, hub);
   bill.part('input-shaft', 'shaft', ['front'], { of: unit.input });
   // From the rear: what hangs on a gear leaves before it, and each gear before the one ahead.
   const ports = ['first', 'second'] as const;
   [...pairs].reverse().forEach((pair, k, fromRear) => {
     for (const port of ports) {
       const gear = bill.part(`${pair.id}.${port}`, 'gear', ['rear'], { of: pair.id });
-      const on = dogs.filter((d) => d.between.includes(pair[port]));
+      const on = sleeves.filter((h) =>
+        h.sides.some((side) =>
+          unit.elements.find((e) => e.id === side)?.between.includes(pair[port]),
+        ),
+      );
       const behind = fromRear[k - 1];
       bill.rule(gear, 'rear-open', ['extension', 'output-shaft']);
       bill.rule(
         gear,
         'retained',
-        on.map((d) => `${d.id}.sleeve`),
+        on.map((h) => `${h.id}.sleeve`),
       );
       bill.rule(gear, 'way-out', behind ? [`${behind.id}.${port}`] : []);
     }
@@ -51,6 +65,19 @@ export function gearboxParts(
   for (const { id } of unit.elements.filter((e) => e.kind === 'clutch'))
     if (id === dry) dryClutch(bill, id);
     else wetClutch(bill, id, madeFor(id));
+}
+
+/** What holds the gears on the end of a shaft with sleeves: nut, bearing, and the shim that sets its float. */
+function shaftEnd(bill: Bill, unit: Unit, of: string): void {
+  bill.part(`${of}.nut`, 'nut', ['rear'], { of });
+  bill.part(`${of}.bearing`, 'shaft-bearing', ['rear'], { of });
+  bill.part(`${of}.shim`, 'shim', ['rear'], {
+    of,
+    size: sizeIn(SHIM_SIZES, unit.id, `${of}.shim`),
+  });
+  bill.rule(`${of}.nut`, 'rear-open', ['extension', 'output-shaft']);
+  bill.rule(`${of}.bearing`, 'retained', [`${of}.nut`]);
+  bill.rule(`${of}.shim`, 'way-out', [`${of}.bearing`]);
 }
 
 function wetClutch(bill: Bill, id: string, madeFor: number): void {

@@ -41,6 +41,7 @@ export const STATE_WHYS = [
   'spring-squeezed',
   'disc-stands',
   'fingers-stick',
+  'ring-stands-off',
   'coil-warm',
 ] as const;
 export type StateWhy = (typeof STATE_WHYS)[number];
@@ -66,6 +67,12 @@ export const MEASURE_IDS = [
   'disc-run-out',
   'flywheel-flat',
   'fingers',
+  'ring-gap',
+  'tips-left',
+  'tips-right',
+  'engagement-left',
+  'engagement-right',
+  'shaft-float',
 ] as const;
 export type MeasureId = (typeof MEASURE_IDS)[number];
 
@@ -73,6 +80,8 @@ export interface MeasureSpec {
   readonly on: PartKind;
   /** Only on the part of this id; all of the kind where left out. */
   readonly part?: string;
+  /** Only of a part that has something at this side. */
+  readonly side?: 0 | 1;
   readonly instrument: Instrument;
   /** What a sound part reads. */
   readonly sound: readonly [number, number];
@@ -101,6 +110,28 @@ const DRY_GAP: MeasureSpec['states'] = [
   ['dry', 0, null],
   ['wet', -0.015, 'oil-fills'],
 ];
+
+/** Of each side of a sleeve: how far its tips are worn flat, and how far it goes over its gear's teeth. */
+const tipsAt = (side: 0 | 1): MeasureSpec => ({
+  on: 'sleeve',
+  side,
+  instrument: 'caliper',
+  sound: [0.05, 0.18],
+  most: 0.5,
+  scatter: 0.03,
+  readsTo: 0.1,
+  states: [['dry', 0, null]],
+});
+const engagementAt = (side: 0 | 1): MeasureSpec => ({
+  on: 'sleeve',
+  side,
+  instrument: 'caliper',
+  sound: [5.2, 6],
+  least: 4.8,
+  scatter: 0.04,
+  readsTo: 0.1,
+  states: [['dry', 0, null]],
+});
 
 export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
   'end-play-in': {
@@ -294,5 +325,32 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
       ['worked', 0, null],
       ['as-found', 0.2, 'fingers-stick'],
     ],
+  },
+  'ring-gap': {
+    on: 'blocker-rings',
+    instrument: 'feeler',
+    sound: [0.85, 1.2],
+    least: 0.5,
+    scatter: 0.02,
+    readsTo: 0.05,
+    states: [
+      ['pressed', 0, null],
+      ['free', 0.25, 'ring-stands-off'],
+    ],
+  },
+  'tips-left': tipsAt(0),
+  'tips-right': tipsAt(1),
+  'engagement-left': engagementAt(0),
+  'engagement-right': engagementAt(1),
+  'shaft-float': {
+    on: 'shaft-bearing',
+    instrument: 'dial-gauge',
+    sound: [0.08, 0.16],
+    least: 0.05,
+    most: 0.2,
+    scatter: 0.01,
+    readsTo: 0.01,
+    states: DRY_GAP,
+    sets: true,
   },
 };

@@ -9,10 +9,11 @@ import {
 import type { Part } from './parts';
 
 /** What can be measured on a part. */
-export const measuresOf = ({ id, kind }: Pick<Part, 'id' | 'kind'>): MeasureId[] =>
-  MEASURE_IDS.filter(
-    (m) => MEASURES[m].on === kind && (MEASURES[m].part === undefined || MEASURES[m].part === id),
-  );
+export const measuresOf = ({ id, kind, sides }: Pick<Part, 'id' | 'kind' | 'sides'>): MeasureId[] =>
+  MEASURE_IDS.filter((m) => {
+    const { on, part = id, side } = MEASURES[m];
+    return on === kind && part === id && (side === undefined || Boolean(sides?.[side]));
+  });
 
 /** From least to most, with an instructor's own in the place of the usual. */
 export interface Window {

@@ -46,6 +46,12 @@ export const PART_KINDS = [
   'washers',
   'gear',
   'sleeve',
+  'sleeve-hub',
+  'inserts',
+  'interlock',
+  'nut',
+  'shaft-bearing',
+  'shim',
   'blocker-rings',
   'fork',
   'clutch-cover',
@@ -84,6 +90,8 @@ export interface Part {
   readonly openings: readonly Opening[];
   /** Thickness when it was new, mm: of what looks like others and is told from them by it. */
   readonly size?: number;
+  /** Elements that its sides work for; `null` for a side that has none. */
+  readonly sides?: readonly (string | null)[];
   /** Small, beside the main ones: a job may leave it out. */
   readonly fine?: true;
 }

@@ -140,9 +140,9 @@ test('a box of gear pairs has no pump; its clutch is dry or in oil as the unit s
   const manual = ids('winch-manual');
   for (const part of ['pump', 'converter', 'valve-body', 'pan', 'K.drum'])
     expect([part, manual.has(part)]).toEqual([part, false]);
-  for (const part of ['K.disc', 'S1.sleeve', 'M1.first', 'extension'])
+  for (const part of ['K.disc', 'H12.sleeve', 'M1.first', 'extension'])
     expect([part, manual.has(part)]).toEqual([part, true]);
-  must(demo.get('winch-manual')!, 'S1.fork', 'S1.sleeve');
+  must(demo.get('winch-manual')!, 'H12.fork', 'H12.sleeve');
   must(demo.get('winch-manual')!, 'K.cover', 'K.disc');
   const dual = ids('ferry-dual');
   for (const part of ['pump', 'K1.drum', 'K2.pack']) expect(dual.has(part)).toBe(true);

@@ -3,9 +3,10 @@ import { type MeasureId } from './measureTable';
 import { type OwnLimits } from './measures';
 import { windowOf } from './measures';
 import type { Part, StripPlan } from './parts';
-import { RING_SIZES, WASHER_SIZES } from './sizes';
+import { RING_SIZES, SHIM_SIZES, WASHER_SIZES } from './sizes';
 
-/** A part that is chosen by what was measured: thrust washers by the end play, a pack's ring by its clearance. */
+/** A part that is chosen by what was measured: thrust washers by the end play, a pack's ring by its clearance, a shim by
+ * the float of its shaft. */
 export interface Selective {
   readonly part: string;
   readonly measure: MeasureId;
@@ -41,6 +42,15 @@ export function selectivesOf({ parts, thrusts }: StripPlan): Selective[] {
         on: p.id,
         sizes: RING_SIZES,
         now: sizeOf(`${p.of}.ring`),
+      })),
+    ...parts
+      .filter((p) => p.kind === 'shim')
+      .map((p) => ({
+        part: p.id,
+        measure: 'shaft-float' as const,
+        on: `${p.of}.bearing`,
+        sizes: SHIM_SIZES,
+        now: sizeOf(p.id),
       })),
   ];
 }

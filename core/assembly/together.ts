@@ -4,9 +4,10 @@ import {
   rigFaultProblem,
   type Fault,
   type FaultKind,
+  type FaultSite,
   type Rig,
 } from '../faults';
-import { CASE } from '../geartrain';
+import { CASE, sleevesOf } from '../geartrain';
 import {
   conditionOf,
   DAMAGE_SPECS,
@@ -19,7 +20,9 @@ import {
 import { lookAlikes } from './demands';
 import { FACINGS, type TogetherCheck } from './facings';
 import { rigOfJob, type Job } from './job';
+import { MEASURES } from './measureTable';
 import { frictionsIn, standingOf, windowOf } from './measures';
+import { SIDE_AS_NEW, sideAsMeasured } from '../shift';
 import { brokenIn, type Violation } from './order';
 import type { Part, StripPlan } from './parts';
 import { gapWith, selectivesOf, type Selective } from './selective';
@@ -112,7 +115,7 @@ export function errorsIn(
     if (!part || !piece) return [];
     return [
       ...wrongWay(plan, rig, part, fit),
-      ...badPart(job, rig, piece, decided[piece.id]?.decision),
+      ...badPart(job, rig, piece, fit, decided[piece.id]?.decision),
       ...swapped(part, piece),
       ...wrongSize(
         job,
@@ -142,7 +145,7 @@ function wrongWay(plan: StripPlan, rig: Rig, part: Part, { turned }: Fit): Assem
   const facing = FACINGS[part.kind];
   if (!facing || !turned || !hasFacing(part)) return [];
   const fault = facing.fault;
-  const targets = part.kind === 'support' ? fedThrough(plan) : [undefined];
+  const targets = targetsOf(plan, rig, part);
   // Two steels beside each other grip as if one friction plate were missing.
   const severity = part.kind === 'pack' ? oneFrictionLess(part) : undefined;
   const faults = fault ? targets.flatMap((of) => faultOn(rig, part, fault, { of, severity })) : [];
@@ -152,6 +155,20 @@ function wrongWay(plan: StripPlan, rig: Rig, part: Part, { turned }: Fit): Assem
 /** A ring that holds no pack has no groove of its own to miss in this model. */
 export const hasFacing = ({ kind, of }: Part): boolean =>
   FACINGS[kind] !== undefined && (kind !== 'snap-ring' || of !== 'unit');
+
+/** What else than the part's own element suffers from it. */
+function targetsOf(plan: StripPlan, rig: Rig, { kind, sides }: Part): (string | undefined)[] {
+  // That side of the hub does not let its gear in.
+  if (kind === 'sleeve-hub') return [sides?.find((side) => side !== null) ?? undefined];
+  // A second rail can come along: another sleeve's gear is in with the one that was chosen.
+  if (kind === 'interlock') return [heldBack(rig)];
+  return kind === 'support' ? fedThrough(plan) : [undefined];
+}
+
+function heldBack({ unit }: Rig): string | undefined {
+  const kept = unit ? sleevesOf(unit).filter((s) => s.interlock !== undefined) : [];
+  return kept.at(-1)?.sides.find((side) => side !== null) ?? undefined;
+}
 
 /** Elements whose oil comes through the support: those that come apart once it is out. */
 const fedThrough = (plan: StripPlan): string[] =>
@@ -180,14 +197,42 @@ const swapped = (part: Part, piece: Part): AssemblyError[] =>
     ? []
     : [{ part: part.id, kind: 'swapped', shows: 'end-play', faults: [] }];
 
-function badPart(job: Job, rig: Rig, part: Part, decision?: Decision): AssemblyError[] {
-  const { damage } = conditionOf(part, job.hidden, job.seed);
+function badPart(
+  job: Job,
+  rig: Rig,
+  part: Part,
+  { turned }: Fit,
+  decision?: Decision,
+): AssemblyError[] {
+  const { damage, values } = conditionOf(part, job.hidden, job.seed);
   if (!damage) return [];
   const spec = DAMAGE_SPECS[damage];
   if (mends(damage, decision)) return [];
-  const faults = spec.fault ? faultOn(rig, part, spec.fault) : [];
+  // Turned round, a sleeve's worn side serves the other gear; where there is none, nobody notices.
+  const at = spec.side === undefined ? null : turned ? 1 - spec.side : spec.side;
+  const of = at === null ? undefined : part.sides?.[at];
+  const severity =
+    spec.fault && spec.measure ? wornSide(spec.fault, values[spec.measure.id]) : undefined;
+  const faults = spec.fault && of !== null ? faultOn(rig, part, spec.fault, { of, severity }) : [];
   return [{ part: part.id, kind: 'bad-part', shows: shownBad(damage), faults }];
 }
+
+/** How far a sleeve's side, or its ring, has gone by what it measures: in the unit of its fault. */
+function wornSide(fault: FaultKind, value: number | undefined): number | undefined {
+  if (value === undefined) return undefined;
+  switch (fault) {
+    case 'rounded':
+      return sideAsMeasured({ ...SIDE_AS_NEW, tips: value }).rounded;
+    case 'synchro-worn':
+      return sideAsMeasured({ ...SIDE_AS_NEW, ringGap: value }).synchro;
+    case 'jumps-out':
+      return 1000 * sideAsMeasured({ ...SIDE_AS_NEW, engagement: value / ENGAGED_NEW }).wear;
+    default:
+      return undefined;
+  }
+}
+/** How far a new sleeve goes over its gear's teeth, mm. */
+const ENGAGED_NEW = MEASURES['engagement-left'].sound[1];
 
 function wrongSize(
   job: Job,
@@ -206,12 +251,19 @@ function wrongSize(
   const window = windowOf(selective.measure, on, job.limits);
   if (standingOf(gap, selective.measure, window) !== 'outside') return [];
   const tight = window.least !== null && gap < window.least;
-  const shows = selective.measure === 'end-play-in' ? 'end-play' : 'clearance';
+  const shows = selective.measure === 'pack-clearance' ? 'clearance' : 'end-play';
   // With no gap left the plates are pressed together whatever the piston does.
   const jammed = tight && gap <= 0 && selective.measure === 'pack-clearance';
-  const faults = jammed ? faultOn(rig, part, 'stuck-on') : [];
+  const pressed = tight && gap <= 0 && selective.measure === 'shaft-float';
+  const faults = jammed
+    ? faultOn(rig, part, 'stuck-on')
+    : pressed
+      ? faultOn(rig, part, 'rough-bearing')
+      : [];
   return [{ part: id, kind: tight ? 'too-tight' : 'too-loose', shows, faults }];
 }
+
+const OF_AN_ELEMENT: readonly FaultSite[] = ['friction', 'one-way', 'gearset', 'sleeve', 'shaft'];
 
 /** The fault of a part, where the machine that is driven can have it. */
 function faultOn(
@@ -221,12 +273,7 @@ function faultOn(
   { of = part.of, severity }: { of?: string | undefined; severity?: number | undefined } = {},
 ): Fault[] {
   const site = FAULT_SPECS[kind].sites[0]!;
-  const target =
-    site === 'friction' || site === 'one-way' || site === 'gearset'
-      ? of
-      : site === 'link'
-        ? part.id
-        : site;
+  const target = site === 'link' ? part.id : OF_AN_ELEMENT.includes(site) ? of : site;
   const fault: Fault = severity === undefined ? { target, kind } : { target, kind, severity };
   return rigFaultProblem(rig, fault) ? [] : [fault];
 }

@@ -36,6 +36,8 @@ export const TIERS: Readonly<Partial<Record<PartKind, Tier>>> = {
   extension: 3,
   disc: 1,
 };
+/** What another size puts right. */
+const SETS: readonly MeasureId[] = ['end-play-in', 'pack-clearance', 'shaft-float'];
 const BEARINGS: readonly PartKind[] = ['thrust-bearing', 'snap-ring'];
 
 /** An answer that counts, with the reasons that fit it. */
@@ -68,7 +70,7 @@ export function verdictOf({ part, condition, school, limits, measured = [] }: Ju
   for (const id of measuresOf(part))
     standings[id] = standingOf(condition.values[id]!, id, windowOf(id, part, limits));
   // What it sets is put right by another size: that is no reason to throw the part away.
-  const worst = worstOf(standings, ({ id }) => id !== 'end-play-in' && id !== 'pack-clearance');
+  const worst = worstOf(standings, ({ id }) => !SETS.includes(id));
   const spec = condition.damage ? DAMAGE_SPECS[condition.damage] : null;
   const plain = condition.damage !== null && senseOf(condition.damage) !== 'gauge';
   const right: Right[] = [];

@@ -2,7 +2,7 @@ import { NOISE_TESTS } from '../clutch';
 import { solveUnit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { portTargets } from './applyFault';
-import { oilElements, rigKind, sleevesOf, type Rig, type RigKind } from './rig';
+import { oilElements, rigKind, sleeveSides, type Rig, type RigKind } from './rig';
 import type { Needs } from './shopState';
 
 /**
@@ -278,7 +278,7 @@ export function checksOf(rig: Rig): Check[] {
   const each = (of: CheckKind, targets: readonly string[]): Check[] =>
     targets.map((target) => checkOf(of, target));
   const ranges = unit?.ranges.map((r) => r.id) ?? [];
-  const dogs = new Set(sleevesOf(rig));
+  const dogs = new Set(sleeveSides(rig));
   const geared = unit?.ranges.filter((r) => r.apply.some((id) => dogs.has(id))) ?? [];
   const rolling = geared.filter((r) => r.id !== startRanges(rig).reverse).map((r) => r.id);
   const oil = oilElements(rig);

@@ -4,7 +4,7 @@ import { SAME_ANSWER } from '../numerics';
 import { AT_ONCE, loadsOf, type Loads } from './loads';
 import type { Machine } from './machine';
 import { outcomesOf, type Outcomes } from './outcomes';
-import { oilElements, sleevesOf, type Rig } from './rig';
+import { oilElements, sleeveSides, type Rig } from './rig';
 import { soundUnit, type SoundUnit } from './soundUnit';
 
 /** What a driver meets in a range, computed from the machine as it is, against the unit as it was made. */
@@ -79,7 +79,7 @@ export function drivingOf(rig: Rig): Driving {
     outcomes,
     sound,
     oiled: oilElements(rig),
-    sleeves: sleevesOf(rig),
+    sleeves: sleeveSides(rig),
     dragOf({ clutch }) {
       if (!rig.clutch) return 0;
       if (!drags.has(clutch)) drags.set(clutch, dragTest(rig.clutch, clutch).drag);

@@ -146,7 +146,7 @@ export {
   rigFaultProblem,
   rigKind,
   singleFaults,
-  sleevesOf,
+  sleeveSides,
   type Rig,
   type RigFaultProblem,
   type RigKind,

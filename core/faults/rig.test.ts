@@ -14,7 +14,7 @@ import {
   severityOf,
   shiftsOf,
   singleFaults,
-  sleevesOf,
+  sleeveSides,
   startRanges,
   type Fault,
   type Hazard,
@@ -43,11 +43,11 @@ test('a unit or a clutch alone is a rig too', () => {
 // dry, so nothing in it is worked by oil; it has six sleeves. The dual has two clutches and seven sleeves.
 test('what is worked by oil, and what slides', () => {
   expect(oilElements(AUTOMATIC)).toEqual(['C1', 'C2', 'C3', 'B1', 'B2']);
-  expect(sleevesOf(AUTOMATIC)).toEqual([]);
+  expect(sleeveSides(AUTOMATIC)).toEqual([]);
   expect(oilElements(MANUAL)).toEqual([]);
-  expect(sleevesOf(MANUAL)).toEqual(['S1', 'S2', 'S3', 'S4', 'S5', 'SR']);
+  expect(sleeveSides(MANUAL)).toEqual(['S1', 'S2', 'S3', 'S4', 'S5', 'SR']);
   expect(oilElements(DUAL)).toEqual(['K1', 'K2']);
-  expect(sleevesOf(DUAL)).toHaveLength(7);
+  expect(sleeveSides(DUAL)).toHaveLength(7);
 });
 
 const targetsOf = (rig: Rig, kind: Fault['kind']) =>

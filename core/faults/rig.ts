@@ -48,7 +48,7 @@ export function oilElements({ unit, clutch }: Rig): string[] {
 }
 
 /** Sliding sleeves: dogs between two parts that turn; a parking pawl is none. */
-export const sleevesOf = ({ unit }: Rig): string[] =>
+export const sleeveSides = ({ unit }: Rig): string[] =>
   (unit?.elements ?? [])
     .filter((e) => e.kind === 'dog' && !e.between.includes(CASE))
     .map((e) => e.id);
@@ -95,7 +95,7 @@ export function sitesOf(rig: Rig, site: FaultSite): string[] {
     case 'one-way':
       return (unit?.elements ?? []).filter((e) => e.kind === 'one-way').map((e) => e.id);
     case 'sleeve':
-      return sleevesOf(rig);
+      return sleeveSides(rig);
     case 'link':
       return unit ? portTargets(unit) : [];
     case 'gearset':

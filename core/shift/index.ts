@@ -32,7 +32,16 @@ export {
   type OilModel,
   type OilState,
 } from './linePressure';
-export { goesIn, jumpsOutAbove, SLEEVE_AS_BUILT, type GoesIn, type SleeveState } from './sleeve';
+export {
+  goesIn,
+  SIDE_AS_NEW,
+  sideAsMeasured,
+  type SideMeasures,
+  jumpsOutAbove,
+  SLEEVE_AS_BUILT,
+  type GoesIn,
+  type SleeveState,
+} from './sleeve';
 export {
   brakesMustHold,
   dragTest,

@@ -33,6 +33,32 @@ const FLANK_FRICTION = 0.03;
 const DOG_RADIUS = 0.035;
 const DETENT_FORCE = 150;
 
+/** One side of a sleeve as it is measured: flat on its tips, gap of its ring, mm; how far it goes over, as a share of new. */
+export interface SideMeasures {
+  readonly tips: number;
+  readonly ringGap: number;
+  readonly engagement: number;
+}
+
+/** Flat on a tip that is all rounded, and gap up to which the ring has its whole grip, mm (from memory). */
+const ALL_ROUNDED = 0.75;
+const WHOLE_GRIP = 0.8;
+/** m of wear on the flanks by the time that nothing of the engagement is left (from memory). */
+const FLANKS_GONE = 1.77e-3;
+
+/**
+ * What a side gives by its own numbers: a flat tip finds fewer gaps, a ring that comes near its gear's face no longer wedges on
+ * its cone, and a sleeve that goes over less has worn its flanks round.
+ */
+export const sideAsMeasured = ({ tips, ringGap, engagement }: SideMeasures): SleeveState => ({
+  rounded: within01(tips / ALL_ROUNDED),
+  wear: FLANKS_GONE * within01(1 - engagement),
+  synchro: within01(1 - ringGap / WHOLE_GRIP),
+});
+const within01 = (share: number): number => Math.min(1, Math.max(0, share));
+/** A side that measures as new. */
+export const SIDE_AS_NEW: SideMeasures = { tips: 0, ringGap: 1, engagement: 1 };
+
 export type GoesIn = 'clean' | 'grinds' | 'refuses';
 
 /**

@@ -33,6 +33,12 @@ const FACES: Readonly<Partial<Record<PartKind, Face>>> = {
   race: { inner: 0.55, outer: 0.9 },
   cage: { inner: 0.6, outer: 0.84, round: { count: 16, at: 0.72, size: 0.07 } },
   pump: { inner: 0.24, outer: 0.96, round: { count: 8, at: 0.84, size: 0.05 } },
+  sleeve: { inner: 0.52, outer: 0.9, teeth: 'inside' },
+  'sleeve-hub': { inner: 0.28, outer: 0.6, teeth: 'outside' },
+  'blocker-rings': { inner: 0.56, outer: 0.78, teeth: 'outside' },
+  'shaft-bearing': { inner: 0.36, outer: 0.8, round: { count: 11, at: 0.58, size: 0.09 } },
+  shim: { inner: 0.55, outer: 0.72 },
+  nut: { inner: 0.3, outer: 0.55 },
   'snap-ring': { inner: 0.86, outer: 0.95, gap: true },
   'feed-rings': { inner: 0.78, outer: 0.9, gap: true },
   'end-plate': { inner: 0.62, outer: 0.96, teeth: 'outside' },
@@ -207,6 +213,16 @@ const MARKS: Readonly<Record<SeenDamage, Mark>> = {
       d={sector(MIDDLE, inner * RADIUS - 2, outer * RADIUS + 2, 0.9, 0.985)}
     />
   ),
+  'smooth-ring': ({ inner, outer }) => (
+    <circle
+      className="part-smooth"
+      cx={MIDDLE[0]}
+      cy={MIDDLE[1]}
+      r={(inner + 0.25 * (outer - inner)) * RADIUS}
+    />
+  ),
+  'rounded-left': pits,
+  'rounded-right': pits,
   'stepped-rings': patches('part-stain', [
     [0.2, 0.32],
     [0.6, 0.68],
