@@ -65,6 +65,34 @@ const STORIES: readonly Story[] = [
     limitMinutes: 45,
   },
   {
+    id: 'winch-hand-jumps-out',
+    name: 'Winch truck, second jumps out on the slip',
+    notes:
+      'The sleeve goes over second’s teeth too little: under load it works itself out. Its other side, first, is sound.',
+    complaint:
+      'Up the slip with the winch drum on, **second jumps out** as soon as he puts his foot down. Driven gently it stays in; first never does it.',
+    unit: model('units/winch-manual'),
+    clutch: model('clutches/bollard-nine'),
+    ...petrol(),
+    cause: [{ target: 'S2', kind: 'jumps-out', severity: 1.2 }],
+    minutes: 40,
+    limitMinutes: 45,
+  },
+  {
+    id: 'crane-truck-all-grind',
+    name: 'Crane truck, every gear grinds',
+    notes:
+      'If one gear grinds it is the box; if all do, it is the clutch. The free play at the pedal is far too much.',
+    complaint:
+      '**Every gear grinds**, reverse worst of all. He has been told that the gearbox is done for.',
+    unit: model('units/winch-manual'),
+    clutch: model('clutches/bollard-nine'),
+    ...petrol(),
+    cause: [{ target: 'clutch', kind: 'clutch-too-much-play' }],
+    minutes: 20,
+    limitMinutes: 45,
+  },
+  {
     id: 'ferry-odd-gears',
     name: 'Ferry shuttle that flares in the odd gears',
     notes: 'First, third and fifth hang on one clutch; even gears and reverse on the other.',

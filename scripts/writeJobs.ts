@@ -84,6 +84,24 @@ const JOBS: readonly Told[] = [
     stations: ['inspect', 'order', 'together', 'prove'],
   },
   {
+    id: 'crane-truck-third',
+    name: 'Crane truck, third grinds and stops',
+    notes:
+      'One side of one sleeve. Fourth, on its other side, is as good as new; the second gear’s ring is worn down and grinds only when it is hurried.',
+    complaint:
+      'Third **grinds and will not go in**; fourth beside it slips in. Hurried, second grinds, too.',
+    unit: model('units/winch-manual'),
+    engine: model('engines/pilot-petrol'),
+    clutch: model('clutches/bollard-nine'),
+    vehicle: model('vehicles/yard-tractor'),
+    seed: 'crane-third',
+    hidden: [
+      { part: 'H34.sleeve', damage: 'rounded-left' },
+      { part: 'S2.blocker-rings', damage: 'worn-ring' },
+    ],
+    stations: ['off', 'inspect', 'order', 'together', 'prove'],
+  },
+  {
     id: 'wherry-whole',
     name: 'Wherry four-speed, the whole of it',
     notes:

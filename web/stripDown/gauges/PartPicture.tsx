@@ -221,8 +221,9 @@ const MARKS: Readonly<Record<SeenDamage, Mark>> = {
       r={(inner + 0.25 * (outer - inner)) * RADIUS}
     />
   ),
-  'rounded-left': pits,
-  'rounded-right': pits,
+  // Tips are drawn by themselves, one side beside the other.
+  'rounded-left': () => null,
+  'rounded-right': () => null,
   'stepped-rings': patches('part-stain', [
     [0.2, 0.32],
     [0.6, 0.68],

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   conditionIn,
+  DAMAGE_SPECS,
   damagesOf,
   DECISIONS,
   feltOn,
@@ -13,6 +14,7 @@ import {
   seenOn,
   stationsOf,
   workOf,
+  type Damage,
   type Decision,
   type Part,
   type Reason,
@@ -20,6 +22,7 @@ import {
 import { randomFromSeed } from '../../../core/numerics';
 import { useKept } from '../../shared/kept';
 import { PartPicture } from '../gauges/PartPicture';
+import { TipsPicture } from '../gauges/TipsPicture';
 import { MeasurePanel } from '../MeasurePanel';
 import type { OnBench } from '../onBench';
 import { partName } from '../partName';
@@ -95,15 +98,18 @@ export function Inspect(bench: OnBench) {
   );
 }
 
+const LINKS: readonly Part['kind'][] = ['shaft', 'shell', 'nut', 'shaft-bearing', 'shim'];
+
 /** Laid out by what they belong to: an element, a set, a member; then what lies between, and what is round them. */
 function groupsOf(parts: readonly Part[]): [string, Part[]][] {
   const groups = new Map<string, Part[]>();
   for (const part of parts) {
+    const sleeve = parts.find((p) => p.kind === 'sleeve' && p.sides?.includes(part.of));
     const of = part.kind.startsWith('thrust')
       ? 'thrust'
-      : part.kind === 'shaft' || part.kind === 'shell'
+      : LINKS.includes(part.kind)
         ? 'links'
-        : part.of;
+        : (sleeve?.of ?? part.of);
     groups.set(of, [...(groups.get(of) ?? []), part]);
   }
   return [...groups];
@@ -114,8 +120,11 @@ const groupName = (t: TFunction, of: string): string =>
 
 type Face = 'front' | 'rear';
 
-const faceOf = (seed: string, part: string): Face =>
-  randomFromSeed(`face ${seed} ${part}`).next() < 0.5 ? 'front' : 'rear';
+function faceOf(seed: string, part: string, damage: Damage | null): Face {
+  const side = damage === null ? undefined : DAMAGE_SPECS[damage].side;
+  if (side !== undefined) return side === 0 ? 'front' : 'rear';
+  return randomFromSeed(`face ${seed} ${part}`).next() < 0.5 ? 'front' : 'rear';
+}
 
 interface CardProps extends OnBench {
   part: Part;
@@ -126,10 +135,10 @@ function PartCard({ part, ...bench }: CardProps) {
   const { job, work, onWork } = bench;
   const { t } = useTranslation();
   const [felt, setFelt] = useKept(`Felt ${part.id}`, false);
-  const { damage } = conditionIn(job, part);
+  const { damage, values } = conditionIn(job, part);
   const [face, setFace] = useState<Face>('front');
   // What can be seen is on one of its faces: it has to be turned over to be sure.
-  const onThisFace = face === faceOf(job.seed, part.id) ? damage : null;
+  const onThisFace = face === faceOf(job.seed, part.id, damage) ? damage : null;
   const measures = measuresOf(part).filter((m) => m !== 'end-play-in' && m !== 'end-play-out');
   const judged = work.judged[part.id];
   const [decision, setDecision] = useKept<Decision | null>(`Decision ${part.id}`, null);
@@ -142,6 +151,7 @@ function PartCard({ part, ...bench }: CardProps) {
       <div className="bench-part-look">
         <h3>{partName(t, job.unit ?? null, part)}</h3>
         <PartPicture kind={part.kind} damage={onThisFace} />
+        {part.kind === 'sleeve' && <TipsPicture values={values} />}
         <div className="row">
           <Button onClick={() => setFace(face === 'front' ? 'rear' : 'front')}>
             {t('strip.turnOver')}
