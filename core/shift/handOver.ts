@@ -18,6 +18,8 @@ export interface HandOver {
   readonly to: readonly string[];
   /** N·m at the unit's input all the while, and kg·m² of what turns with it. */
   readonly inputNm: number;
+  /** Share of it over time from the command on; all of it where nothing is said. */
+  readonly inputShare?: Trace;
   readonly inputInertia: number;
   readonly vehicle: Vehicle;
   /** rev/min of the input at the start. */
@@ -36,6 +38,8 @@ export interface HandOverSample {
   readonly outputNm: number;
   readonly acceleration: number;
   readonly speed: number;
+  /** N·m in each element that has to do with it. */
+  readonly torques: Readonly<Record<string, number>>;
 }
 
 export interface HandOverSummary {
@@ -73,7 +77,7 @@ const ROAD = '.road';
 const SAMPLE_EVERY = 0.01;
 const JERK_OVER = 0.02;
 /** The command comes once the drive has settled. */
-const SETTLES = 0.35;
+const SETTLES = 0.1;
 
 /** @throws Error on an unknown element, a step or a duration that is not above zero, or ranges that do not drive */
 export function handOver(setup: HandOver): HandOverResult {
@@ -115,6 +119,10 @@ export function handOver(setup: HandOver): HandOverResult {
   for (const [id, share] of before.speeds)
     if (share) start.set(id, toNumber(share) * setup.inputRpm * RPM_TO_RAD);
   const state = machine.start(start);
+  // Already pulling as hard as it will: engine and vehicle gain speed together, and the shaft is twisted by what that takes.
+  const mass = vehicle.massKg * metres * metres;
+  const together = mass + setup.inputInertia * ratio * ratio;
+  state.twists[0] = ((mass / together) * setup.inputNm * ratio) / stiffness;
   const [inAt, roadAt] = [machine.indexOf.get(unit.input)!, machine.indexOf.get(ROAD)!];
   const torques = new Float64Array(members.length);
   const capacities = new Float64Array(elements.length);
@@ -133,7 +141,8 @@ export function handOver(setup: HandOver): HandOverResult {
       const stays = e.kind === 'one-way' || (time < 0 ? was : setup.to.includes(e.id));
       capacities[i] = time >= 0 && held ? traceAt(held, time) : stays ? Infinity : 0;
     });
-    torques[inAt] = setup.inputNm;
+    torques[inAt] =
+      setup.inputNm * (setup.inputShare && time >= 0 ? traceAt(setup.inputShare, time) : 1);
     const speed = state.speeds[roadAt]! * metres;
     torques[roadAt] =
       drivelineDrag(vehicle, stiffness * state.twists[0]!, speed) -
@@ -157,6 +166,7 @@ export function handOver(setup: HandOver): HandOverResult {
       outputNm: stiffness * state.twists[0]!,
       acceleration,
       speed: road * metres,
+      torques: Object.fromEntries(used.map((e, i) => [e.id, Math.abs(state.torques[i]!)])),
     });
   }
   const end = machine.energy(state);

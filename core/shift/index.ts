@@ -77,3 +77,12 @@ export {
   type TrainSpec,
   type TrainState,
 } from './train';
+export {
+  crossing,
+  synchronizingTime,
+  USUAL_CROSSING,
+  wayOf,
+  type Crossing,
+  type CrossingResult,
+  type Ramp,
+} from './dualClutch';

@@ -1,0 +1,189 @@
+import { memberInertias, sleeveWith, solveUnit, type Range, type Unit } from '../geartrain';
+import { toNumber } from '../numerics';
+import { RPM_TO_RAD } from '../quantities';
+import type { Vehicle } from '../vehicle';
+import { handOver, type HandOverResult } from './handOver';
+import type { Trace } from './trace';
+
+/**
+ * A gear change of a dual clutch: the next gear waits on the other input shaft, and the torque crosses from one clutch to the
+ * other while both carry it. Where the wrong gear waits, its sleeve is moved and its shaft synchronized first; where both
+ * gears hang on one clutch, that opens and nothing drives meanwhile.
+ *
+ *   t = J·i²·Δω / T_s    (textbook: Naunheimer, Bertsche, Ryborz, Novak, Automotive Transmissions, ch. 9)
+ */
+export interface Crossing {
+  readonly unit: Unit;
+  readonly vehicle: Vehicle;
+  readonly from: Range;
+  readonly to: Range;
+  /** The sleeve's side that waits as the command comes; `null` for none. */
+  readonly waiting: string | null;
+  readonly engineNm: number;
+  readonly engineInertia: number;
+  readonly engineRpm: number;
+  /** When the old clutch begins to let go, and the new one to take hold: s from the crossing on; how long each takes. */
+  readonly off: Ramp;
+  readonly on: Ramp;
+  /** Share of the engine's torque that is left while its speed changes. */
+  readonly cut: number;
+}
+export interface Ramp {
+  readonly at: number;
+  readonly over: number;
+}
+
+/** About 30 ms crossing (common practice, no source), and half of the engine's torque meanwhile (from memory). */
+export const USUAL_CROSSING = {
+  off: { at: 0.1, over: 0.03 },
+  on: { at: 0.1, over: 0.03 },
+  cut: 0.5,
+} as const;
+
+/** N·m at the sleeve, s to move it out and in (from memory). */
+const SYNCHRO_NM = 20;
+const MOVES_IN = 0.08;
+/** s in which the engine's torque comes and goes (from memory). */
+const CUT_RAMP = 0.04;
+/** Over what is asked, that a clutch holds before and after. */
+const MARGIN = 1.3;
+const SECONDS = 1.2;
+const STEP = 1e-3;
+
+export interface CrossingResult {
+  readonly run: HandOverResult;
+  /** s from the command until the waiting gear is the right one. */
+  readonly lost: number;
+  /** s for which both clutches carry torque. */
+  readonly across: number;
+  /** Least sum of both clutches' torques, over what the engine gives: 0 where nothing holds. */
+  readonly leastSum: number;
+  /** The clutches, the old one first; the same twice where both gears hang on it. */
+  readonly clutches: readonly [string, string];
+}
+
+/** The clutch that carries a range, and the sleeve's side that it drives through; `null` where it does not drive. */
+export function wayOf(unit: Unit, { apply }: Range): { clutch: string; side: string } | null {
+  const { ratio } = solveUnit(unit, apply);
+  if (!ratio) return null;
+  const carries = (id: string) =>
+    solveUnit(
+      unit,
+      apply.filter((a) => a !== id),
+    ).ratio === null;
+  const clutch = apply.find(
+    (id) => unit.elements.find((e) => e.id === id)?.kind === 'clutch' && carries(id),
+  );
+  const side = apply.find((id) => sleeveWith(unit, id) !== null && carries(id));
+  return clutch !== undefined && side !== undefined ? { clutch, side } : null;
+}
+
+/** Input shaft that a clutch drives, and how fast it turns with a sleeve's side in, for one turn of the output. */
+function shaftSpeed(unit: Unit, clutch: string, side: string): { shaft: string; turns: number } {
+  const [, shaft] = unit.elements.find((e) => e.id === clutch)!.between;
+  const { ratio, speeds } = solveUnit(unit, [clutch, side]);
+  const turns = speeds.get(shaft);
+  return { shaft, turns: turns && ratio ? toNumber(turns) * toNumber(ratio) : 0 };
+}
+
+/**
+ * s to bring a clutch's shaft from the gear that waits to the one that is wanted. @param outputRpm of the unit's output
+ */
+export function synchronizingTime(
+  unit: Unit,
+  clutch: string,
+  wrong: string | null,
+  right: string,
+  outputRpm: number,
+): number {
+  if (wrong === right) return 0;
+  const wanted = shaftSpeed(unit, clutch, right);
+  const from = wrong === null ? 0 : shaftSpeed(unit, clutch, wrong).turns;
+  const gear = unit.elements.find((e) => e.id === right)!.between;
+  const { hub } = sleeveWith(unit, right)!.sleeve;
+  const hubTurns = (() => {
+    const { ratio, speeds } = solveUnit(unit, [clutch, right]);
+    const turns = speeds.get(gear.find((m) => m !== hub)!);
+    return turns && ratio ? toNumber(turns) * toNumber(ratio) : 1;
+  })();
+  // What the shaft turns for one turn of the gear: its inertia counts by the square of that.
+  const over = hubTurns === 0 ? 1 : wanted.turns / hubTurns;
+  const inertia = memberInertias(unit).get(wanted.shaft)! * over * over;
+  const slip = Math.abs((wanted.turns - from) / over) * outputRpm * RPM_TO_RAD;
+  return MOVES_IN + (inertia * slip) / SYNCHRO_NM;
+}
+
+/** @throws Error where one of the two ranges does not drive through a clutch and a sleeve */
+export function crossing(plan: Crossing): CrossingResult {
+  const { unit, from, to, engineNm, engineRpm } = plan;
+  const [old, next] = [wayOf(unit, from), wayOf(unit, to)];
+  if (!old || !next) throw new Error('crossing: expected two ranges that drive by a clutch');
+  const ratio = toNumber(solveUnit(unit, from.apply).ratio!);
+  const outputRpm = engineRpm / Math.abs(ratio);
+  const same = old.clutch === next.clutch;
+  const lost = synchronizingTime(
+    unit,
+    next.clutch,
+    same ? old.side : plan.waiting,
+    next.side,
+    outputRpm,
+  );
+  const holds = MARGIN * engineNm;
+  const begins = lost + plan.on.at;
+  const after = toNumber(solveUnit(unit, to.apply).ratio!);
+  const change = Math.abs(engineRpm * (1 - after / ratio)) * RPM_TO_RAD;
+  // What of its own torque the engine lacks meanwhile changes its speed: J·Δω over that.
+  const changing = (plan.engineInertia * change) / Math.max(0.1, 1 - plan.cut) / engineNm;
+  const takes: Trace = [
+    { time: begins, value: 0 },
+    { time: begins + plan.on.over, value: engineNm },
+    { time: begins + plan.on.over + changing, value: engineNm },
+    { time: begins + plan.on.over + changing + CUT_RAMP, value: holds },
+  ];
+  const lets: Trace = [
+    { time: lost + plan.off.at, value: holds },
+    { time: lost + plan.off.at + plan.off.over, value: 0 },
+  ];
+  const run = handOver({
+    unit,
+    vehicle: plan.vehicle,
+    from: same ? from.apply : [old.clutch, old.side, next.side],
+    to: same ? [next.clutch, next.side] : [next.clutch, old.side, next.side],
+    inputNm: engineNm,
+    inputShare: same ? eased(0, begins, 0) : eased(begins, changing, plan.cut),
+    inputInertia: plan.engineInertia,
+    inputRpm: engineRpm,
+    holds: new Map(
+      same
+        ? [[next.clutch, takes]]
+        : [
+            [old.clutch, lets],
+            [next.clutch, takes],
+          ],
+    ),
+    seconds: SECONDS + lost,
+    step: STEP,
+  });
+  const shifting = run.samples.filter((s) => s.time >= 0);
+  const of = (id: string, s: (typeof shifting)[number]) => s.torques[id] ?? 0;
+  const sums = shifting.map((s) => of(old.clutch, s) + (same ? 0 : of(next.clutch, s)));
+  const spacing = shifting.length > 1 ? shifting[1]!.time - shifting[0]!.time : 0;
+  const both = shifting.filter((s) => !same && of(old.clutch, s) > 1 && of(next.clutch, s) > 1);
+  return {
+    run,
+    lost,
+    across: both.length * spacing,
+    leastSum: Math.min(...sums) / engineNm,
+    clutches: [old.clutch, next.clutch],
+  };
+}
+
+/** Share of the engine's torque: eased to what is left at a time, held, and back. */
+function eased(at: number, held: number, left: number): Trace {
+  return [
+    { time: at, value: at === 0 ? left : 1 },
+    { time: at + CUT_RAMP, value: left },
+    { time: at + Math.max(CUT_RAMP, held), value: left },
+    { time: at + Math.max(CUT_RAMP, held) + CUT_RAMP, value: 1 },
+  ];
+}
