@@ -1,4 +1,6 @@
 import { engineModel } from '../converter';
+import { solveUnit, type Range, type Unit } from '../geartrain';
+import { toNumber } from '../numerics';
 import {
   fillTime,
   handOver,
@@ -83,7 +85,7 @@ function shiftSetup(bench: UnitBench, machine: Machine, pair: string): HandOver 
   return {
     unit: driving.unit,
     from: on(from.apply),
-    to: on(to.apply),
+    to: on(dual ? crossed(driving.unit, from, to, dogs) : to.apply),
     inputNm,
     inputInertia: rig.engine ? engineModel(rig.engine).inertia : ASSUMED_INERTIA,
     vehicle: rig.vehicle,
@@ -92,6 +94,14 @@ function shiftSetup(bench: UnitBench, machine: Machine, pair: string): HandOver 
     seconds: SECONDS,
     step: STEP,
   };
+}
+/** While the torque crosses, the sleeves stay as they are: the next one but one is moved when it is over. */
+function crossed(unit: Unit, from: Range, to: Range, dogs: ReadonlySet<string>): readonly string[] {
+  const clutches = to.apply.filter((id) => !dogs.has(id));
+  const stays = [...clutches, ...from.apply.filter((id) => dogs.has(id))];
+  const ratio = solveUnit(unit, stays).ratio;
+  const wanted = solveUnit(unit, to.apply).ratio;
+  return ratio && wanted && toNumber(ratio) === toNumber(wanted) ? stays : to.apply;
 }
 const ASSUMED_INERTIA = 0.2;
 
