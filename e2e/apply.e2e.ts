@@ -192,6 +192,21 @@ test('a sleeve is moved by hand to one of its sides; the interlock holds the oth
   await b.role('button', 'Second gear: in and waiting, the other clutch has the torque');
 });
 
+test('a dual clutch hands over: the gear that waits, and what the wrong one costs', async () => {
+  await b.visit(run.at('/teach/apply/ferry-dual'));
+  await b.press('radio', 'Hand-over');
+  await b.see('The right gear waits: nothing is lost.');
+  await b.see(/30 ms across/);
+  const gears = await b.role('combobox', 'Waiting gear');
+  await gears.click();
+  await gears.sendKeys(Key.ARROW_DOWN, Key.ENTER);
+  await b.see(/0\.\d+ s lost: the sleeve is moved and its shaft synchronized first\./);
+  await b.fill('spinbutton', 'New takes, s', '0.4');
+  await b.see('The engine flares.');
+  await b.press('radio', 'Figures');
+  await b.role('columnheader', 'both together');
+});
+
 test('the power moves only while it turns, and each frame leaves room', async () => {
   await b.visit(run.at('/teach/apply/skerry-three'));
   await b.driver.wait(

@@ -120,6 +120,8 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/apply/harbour-trainer',
       [() => b.see('Second overrun band'), () => b.see('F2')],
     ],
+    ['apply bench, sleeves', '/teach/apply/winch-manual', [radio('Sleeves')]],
+    ['apply bench, hand-over', '/teach/apply/ferry-dual', [radio('Hand-over')]],
     ['apply bench, lever', '/teach/apply/capstan-five', [radio('Lever diagram'), radio('Why')]],
     ['apply bench, end view', '/teach/apply/lighter-six', [radio('P1 end'), radio('Power')]],
     [

@@ -211,29 +211,23 @@ function badPart(
   // Turned round, a sleeve's worn side serves the other gear; where there is none, nobody notices.
   const at = spec.side === undefined ? null : turned ? 1 - spec.side : spec.side;
   const of = at === null ? undefined : part.sides?.[at];
+  const read = spec.measure && values[spec.measure.id];
   const severity =
-    spec.fault && spec.measure ? wornSide(spec.fault, values[spec.measure.id]) : undefined;
+    read === undefined || spec.fault === null ? undefined : WORN_BY[spec.fault]?.(read);
   const faults = spec.fault && of !== null ? faultOn(rig, part, spec.fault, { of, severity }) : [];
   return [{ part: part.id, kind: 'bad-part', shows: shownBad(damage), faults }];
 }
 
-/** How far a sleeve's side, or its ring, has gone by what it measures: in the unit of its fault. */
-function wornSide(fault: FaultKind, value: number | undefined): number | undefined {
-  if (value === undefined) return undefined;
-  switch (fault) {
-    case 'rounded':
-      return sideAsMeasured({ ...SIDE_AS_NEW, tips: value }).rounded;
-    case 'synchro-worn':
-      return sideAsMeasured({ ...SIDE_AS_NEW, ringGap: value }).synchro;
-    case 'jumps-out':
-      return 1000 * sideAsMeasured({ ...SIDE_AS_NEW, engagement: value / ENGAGED_NEW }).wear;
-    default:
-      return undefined;
-  }
-}
 /** How far a new sleeve goes over its gear's teeth, mm. */
 const ENGAGED_NEW = MEASURES['engagement-left'].sound[1];
 
+/** How far a sleeve's side, or its ring, has gone by what it measures: in the unit of its fault. */
+const WORN_BY: Readonly<Partial<Record<FaultKind, (mm: number) => number>>> = {
+  rounded: (tips) => sideAsMeasured({ ...SIDE_AS_NEW, tips }).rounded,
+  'synchro-worn': (ringGap) => sideAsMeasured({ ...SIDE_AS_NEW, ringGap }).synchro,
+  'jumps-out': (goesOver) =>
+    1000 * sideAsMeasured({ ...SIDE_AS_NEW, engagement: goesOver / ENGAGED_NEW }).wear,
+};
 function wrongSize(
   job: Job,
   parts: ReadonlyMap<string, Part>,

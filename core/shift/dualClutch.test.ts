@@ -45,13 +45,20 @@ test('a sound crossing: both clutches carry for a moment, and their sum is never
     ['D4', 'D5', 'S5'],
     ['D5', 'D6', 'S6'],
   ] as const) {
-    const { run, lost, across, leastSum } = cross({ from: range(from), to: range(to), waiting });
+    const { run, lost, across, leastSum, dip } = cross({
+      from: range(from),
+      to: range(to),
+      waiting,
+    });
     expect(lost).toBe(0);
     expect(run.why).toBe('done');
     expect(across).toBeGreaterThan(0);
     expect(leastSum).toBeGreaterThan(0.25);
     expect(run.summary.arrives).not.toBeNull();
     expect(run.summary.gap).toBe(0);
+    // What a lesson asks of a drawn crossing: a dip of a tenth, a flare of 100 rev/min.
+    expect(run.summary.flareRpm).toBeLessThan(100);
+    expect([from, dip]).toEqual([from, expect.closeTo(0, 1)]);
     // What came in is kept, rubbed away, or damped: nothing is lost on the way (energy, by hand).
     const { work, kept, rubbed, damped } = run.energy;
     expect(kept + rubbed + damped).toBeCloseTo(work, -Math.log10(0.02 * Math.abs(work)));

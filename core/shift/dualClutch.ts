@@ -56,6 +56,8 @@ export interface CrossingResult {
   readonly lost: number;
   /** s for which both clutches carry torque. */
   readonly across: number;
+  /** Share by which the output torque falls below what both gears give, until the engine has its new speed. */
+  readonly dip: number;
   /** Least sum of both clutches' torques, over what the engine gives: 0 where nothing holds. */
   readonly leastSum: number;
   /** The clutches, the old one first; the same twice where both gears hang on it. */
@@ -167,12 +169,19 @@ export function crossing(plan: Crossing): CrossingResult {
   const shifting = run.samples.filter((s) => s.time >= 0);
   const of = (id: string, s: (typeof shifting)[number]) => s.torques[id] ?? 0;
   const sums = shifting.map((s) => of(old.clutch, s) + (same ? 0 : of(next.clutch, s)));
+  // Pulling steadily in a gear, engine and vehicle gain speed together.
+  const metres = plan.vehicle.tyreRadiusM / plan.vehicle.finalDrive;
+  const mass = plan.vehicle.massKg * metres * metres;
+  const level = (i: number) => (engineNm * i * mass) / (mass + plan.engineInertia * i * i);
+  const over = Math.max(plan.off.at + plan.off.over, plan.on.at + plan.on.over + changing);
+  const output = shifting.filter((s) => s.time <= lost + over).map((s) => s.outputNm);
   const spacing = shifting.length > 1 ? shifting[1]!.time - shifting[0]!.time : 0;
   const both = shifting.filter((s) => !same && of(old.clutch, s) > 1 && of(next.clutch, s) > 1);
   return {
     run,
     lost,
     across: both.length * spacing,
+    dip: Math.max(0, 1 - Math.min(...output) / Math.min(level(ratio), level(after))),
     leastSum: Math.min(...sums) / engineNm,
     clutches: [old.clutch, next.clutch],
   };
@@ -186,4 +195,14 @@ function eased(at: number, held: number, left: number): Trace {
     { time: at + Math.max(CUT_RAMP, held), value: left },
     { time: at + Math.max(CUT_RAMP, held) + CUT_RAMP, value: 1 },
   ];
+}
+
+/** Two clutches on the input, each with gears of its own: neighbouring gears hand over from one to the other. */
+export function isDualClutch(unit: Unit): boolean {
+  const onInput = unit.elements.filter(
+    (e) => e.kind === 'clutch' && e.between[0] === unit.input,
+  ).length;
+  if (onInput < 2) return false;
+  const clutches = unit.ranges.flatMap((range) => wayOf(unit, range)?.clutch ?? []);
+  return new Set(clutches).size > 1;
 }

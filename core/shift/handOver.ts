@@ -145,7 +145,7 @@ export function handOver(setup: HandOver): HandOverResult {
       setup.inputNm * (setup.inputShare && time >= 0 ? traceAt(setup.inputShare, time) : 1);
     const speed = state.speeds[roadAt]! * metres;
     torques[roadAt] =
-      drivelineDrag(vehicle, stiffness * state.twists[0]!, speed) -
+      drivelineDrag(vehicle, stiffness * state.twists[0], speed) -
       (roadLoad({ ...vehicle, rolling: 0 }, Math.abs(speed), 0) + weight * vehicle.rolling) *
         metres *
         Math.sign(speed);
@@ -163,7 +163,7 @@ export function handOver(setup: HandOver): HandOverResult {
     samples.push({
       time: time + step,
       inputRpm: state.speeds[inAt]! / RPM_TO_RAD,
-      outputNm: stiffness * state.twists[0]!,
+      outputNm: stiffness * state.twists[0],
       acceleration,
       speed: road * metres,
       torques: Object.fromEntries(used.map((e, i) => [e.id, Math.abs(state.torques[i]!)])),

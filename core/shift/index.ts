@@ -79,6 +79,7 @@ export {
 } from './train';
 export {
   crossing,
+  isDualClutch,
   synchronizingTime,
   USUAL_CROSSING,
   wayOf,

@@ -242,20 +242,28 @@ function OneGear({ gear, name, role, carries, speed, onPress }: GearProps) {
     <g
       className={`section-gear member-${carries ? role : 'idle'} sleeve-gear`}
       data-carries={carries}
-      {...(onPress
-        ? {
-            role: 'button',
-            tabIndex: 0,
-            'aria-pressed': carries,
-            onClick: onPress,
-            onKeyDown: (event: React.KeyboardEvent) => pressKey(event, onPress),
-          }
-        : { role: 'img' })}
-      aria-label={words}
     >
-      <title>{words}</title>
-      <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis - reach} width={GEAR_WIDTH} height={reach - 7} />
-      <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis + 7} width={GEAR_WIDTH} height={reach - 7} />
+      <g
+        className="sleeve-press"
+        {...(onPress
+          ? {
+              role: 'button',
+              tabIndex: 0,
+              'aria-pressed': carries,
+              onClick: onPress,
+              onKeyDown: (event: React.KeyboardEvent) => pressKey(event, onPress),
+            }
+          : { role: 'img' })}
+        aria-label={words}
+      >
+        <title>{words}</title>
+        <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis - reach} width={GEAR_WIDTH} height={reach - 7} />
+        <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis + 7} width={GEAR_WIDTH} height={reach - 7} />
+        <path
+          className="sleeve-hit"
+          d={`M${x - GEAR_WIDTH / 2} ${RAILS.axis - reach}h${GEAR_WIDTH}v${2 * reach}h${-GEAR_WIDTH}z`}
+        />
+      </g>
       {teeth !== null && (
         <text x={x} y={RAILS.axis - reach / 2} textAnchor="middle">
           {teeth}

@@ -1,5 +1,5 @@
-import { Segmented, Select } from 'antd';
-import { memo, useDeferredValue, useMemo } from 'react';
+import { Segmented, Select, Spin } from 'antd';
+import { lazy, memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { powerPath } from '../../core/drawing';
 import {
@@ -14,12 +14,16 @@ import type { Turning } from '../bench/useTurning';
 import { Sheet } from '../shared/Sheet';
 import { isLarge } from '../workers/unitWorker';
 import { LaidOut } from '../bench/LaidOut';
-import { LEVER, SECTION, SLEEVES } from './applySlice';
+import { CROSSING, LEVER, SECTION, SLEEVES } from './applySlice';
+import { isDualClutch } from '../../core/shift';
 import { SectionView } from './SectionView';
 import { SleevesView } from './SleevesView';
 import { UnitLever } from './UnitLever';
 import { UnitSetView } from './UnitSetView';
 import './UnitSheet.css';
+
+// Curves are heavy, and few units have two clutches.
+const CrossingView = lazy(async () => ({ default: (await import('./CrossingView')).CrossingView }));
 
 interface Props {
   unit: Unit;
@@ -45,6 +49,8 @@ export function UnitSheet(props: Props) {
   const { unit, solution, turning, view = SECTION, onView, sealed = false } = props;
   const { applied, onApplied } = props;
   const sleeves = applied !== undefined && sleevesOf(unit).length > 0;
+  const dual = useMemo(() => sleeves && isDualClutch(unit), [sleeves, unit]);
+  const own = [LEVER, ...(sleeves ? [SLEEVES] : []), ...(dual ? [CROSSING] : [])];
   const { t } = useTranslation();
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   const set = unit.gearsets.find((g): g is PlanetaryUnitSet => g.id === view && g.kind !== 'mesh');
@@ -57,6 +63,10 @@ export function UnitSheet(props: Props) {
       <Sheet label={t('apply.sheet')}>
         {view === LEVER ? (
           <UnitLever unit={unit} solution={solution} roles={roles} />
+        ) : view === CROSSING && dual ? (
+          <Suspense fallback={<Spin />}>
+            <CrossingView unit={unit} />
+          </Suspense>
         ) : view === SLEEVES && sleeves ? (
           <SleevesView
             unit={unit}
@@ -75,9 +85,9 @@ export function UnitSheet(props: Props) {
         <div className="unit-sheet-bar">
           {onView && (
             <Views
-              value={set || view === LEVER || (view === SLEEVES && sleeves) ? view : SECTION}
+              value={set || own.includes(view) ? view : SECTION}
               sets={planetary}
-              sleeves={sleeves}
+              own={own}
               onView={onView}
             />
           )}
@@ -100,17 +110,19 @@ const MOST_SIDE_BY_SIDE = 8;
 interface ViewsProps {
   value: string;
   sets: readonly { id: string }[];
-  /** It has sleeves to be moved. */
-  sleeves: boolean;
+  /** Views beside the section that it has as a whole. */
+  own: readonly string[];
   onView: (view: string) => void;
 }
 
-function Views({ value, sets, sleeves, onView }: ViewsProps) {
+function Views({ value, sets, own, onView }: ViewsProps) {
   const { t } = useTranslation();
   const options = [
     { value: SECTION, label: t('apply.views.section') },
-    { value: LEVER, label: t('apply.views.lever') },
-    ...(sleeves ? [{ value: SLEEVES, label: t('apply.views.sleeves') }] : []),
+    ...own.map((view) => ({
+      value: view,
+      label: t(`apply.views.${view.slice(1) as 'lever' | 'sleeves' | 'crossing'}`),
+    })),
     ...sets.map((g) => ({ value: g.id, label: t('apply.views.endView', { set: g.id }) })),
   ];
   const Choice = options.length > MOST_SIDE_BY_SIDE ? Select<string> : Segmented<string>;

@@ -19,6 +19,7 @@ export interface ApplyState {
 export const SECTION = ':section';
 export const LEVER = ':lever';
 export const SLEEVES = ':sleeves';
+export const CROSSING = ':crossing';
 
 const initialState: ApplyState = {
   unitId: null,

@@ -1,0 +1,282 @@
+import { Select } from 'antd';
+import { useDeferredValue, useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { engineModel, type Engine } from '../../core/converter';
+import type { Range, Unit } from '../../core/geartrain';
+import {
+  crossing,
+  shiftQuality,
+  USUAL_CROSSING,
+  wayOf,
+  type Crossing,
+  type CrossingResult,
+  type HandOverSample,
+} from '../../core/shift';
+import type { Vehicle } from '../../core/vehicle';
+import { CurveSheet } from '../bench/curves/CurveSheet';
+import { useKept } from '../shared/kept';
+import { NumberField } from '../shared/NumberField';
+import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
+import { memberName } from '../shared/unitNames';
+import { useAppSelector } from '../state/hooks';
+import { selectEngines, selectVehicles } from '../state/modelsSlice';
+import './CrossingView.css';
+
+/** What is set on the sheet: the gears, what waits, the ramps of both clutches and the engine's cut. */
+interface Setting {
+  readonly pair: string;
+  /** Side of a sleeve; empty for none. `null`: the right one. */
+  readonly waiting: string | null;
+  readonly offAt: number;
+  readonly offOver: number;
+  readonly onAt: number;
+  readonly onOver: number;
+  readonly cut: number;
+}
+const USUAL: Omit<Setting, 'pair' | 'waiting'> = {
+  offAt: USUAL_CROSSING.off.at,
+  offOver: USUAL_CROSSING.off.over,
+  onAt: USUAL_CROSSING.on.at,
+  onOver: USUAL_CROSSING.on.over,
+  cut: USUAL_CROSSING.cut,
+};
+const ENGINE = { nm: 160, rpm: 2400 } as const;
+const NO_GEAR = '';
+
+interface Pair {
+  readonly id: string;
+  readonly from: Range;
+  readonly to: Range;
+  readonly next: { readonly clutch: string; readonly side: string };
+}
+
+/** Gear changes up and down by one that hand over from one clutch to the other. */
+function pairsOf(unit: Unit): Pair[] {
+  const driving = unit.ranges.flatMap((range) => {
+    const way = wayOf(unit, range);
+    return way ? [{ range, way }] : [];
+  });
+  return driving.flatMap((a, k) =>
+    [driving[k + 1], driving[k - 1]].flatMap((b): Pair[] =>
+      b && b.range.lever === a.range.lever && b.way.clutch !== a.way.clutch
+        ? [{ id: `${a.range.id}>${b.range.id}`, from: a.range, to: b.range, next: b.way }]
+        : [],
+    ),
+  );
+}
+
+/** A gear change of a dual clutch over time: both clutches, their sum, the engine, and the gear that waits. */
+export function CrossingView({ unit }: { unit: Unit }) {
+  const { t } = useTranslation();
+  const engines = useAppSelector(selectEngines);
+  const vehicles = useAppSelector(selectVehicles);
+  const engine = engines.byId[engines.ids[0] ?? ''];
+  const vehicle = vehicles.byId[vehicles.ids[0] ?? ''];
+  const pairs = useMemo(() => pairsOf(unit), [unit]);
+  const [setting, setSetting] = useKept<Setting>(`Crossing ${unit.id}`, {
+    ...USUAL,
+    pair: pairs[0]?.id ?? '',
+    waiting: null,
+  });
+  const pair = pairs.find((p) => p.id === setting.pair) ?? pairs[0];
+  if (!engine || !vehicle || !pair) return <p className="sheet-wait">{t('crossing.nothing')}</p>;
+  const change = (next: Partial<Setting>) => setSetting((now) => ({ ...now, ...next }));
+  const sides = unit.elements.filter(
+    (e) =>
+      e.kind === 'dog' &&
+      pairs.some((p) => p.next.clutch === pair.next.clutch && p.next.side === e.id),
+  );
+  const gearOf = (id: string) => {
+    const element = unit.elements.find((e) => e.id === id)!;
+    return memberName(unit, element.between[0]);
+  };
+  const number = (field: 'offAt' | 'offOver' | 'onAt' | 'onOver', least: number) => (
+    <NumberField
+      key={field}
+      label={t(`crossing.${field}`)}
+      value={setting[field]}
+      step={0.01}
+      onValue={(v) => change({ [field]: Math.min(1, Math.max(least, v)) })}
+    />
+  );
+  return (
+    <div className="crossing-view" data-view="crossing">
+      <div className="crossing-set">
+        <Select
+          aria-label={t('crossing.pair')}
+          value={pair.id}
+          onChange={(id: string) => change({ pair: id, waiting: null })}
+          options={pairs.map((p) => ({
+            value: p.id,
+            label: t('crossing.fromTo', { from: p.from.gear, to: p.to.gear }),
+          }))}
+        />
+        <Select
+          aria-label={t('crossing.waiting')}
+          value={setting.waiting ?? pair.next.side}
+          onChange={(waiting: string) => change({ waiting })}
+          options={[
+            ...sides.map(({ id }) => ({
+              value: id,
+              label: t('crossing.waits', { gear: gearOf(id) }),
+            })),
+            { value: NO_GEAR, label: t('crossing.noneWaits') },
+          ]}
+        />
+        {number('offAt', 0)}
+        {number('offOver', 0.005)}
+        {number('onAt', 0)}
+        {number('onOver', 0.005)}
+        <NumberField
+          label={t('crossing.cut')}
+          value={Math.round(100 * setting.cut)}
+          step={5}
+          onValue={(v) => change({ cut: Math.min(1, Math.max(0, v / 100)) })}
+        />
+      </div>
+      <Crossed unit={unit} pair={pair} setting={setting} engine={engine} vehicle={vehicle} />
+    </div>
+  );
+}
+
+interface CrossedProps {
+  unit: Unit;
+  pair: Pair;
+  setting: Setting;
+  engine: Engine;
+  vehicle: Vehicle;
+}
+
+function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
+  const { t } = useTranslation();
+  const plan = useMemo((): Crossing => {
+    const waiting = setting.waiting ?? pair.next.side;
+    return {
+      unit,
+      vehicle,
+      from: pair.from,
+      to: pair.to,
+      waiting: waiting === NO_GEAR ? null : waiting,
+      engineNm: ENGINE.nm,
+      engineInertia: engineModel(engine).inertia,
+      engineRpm: ENGINE.rpm,
+      off: { at: setting.offAt, over: setting.offOver },
+      on: { at: setting.onAt, over: setting.onOver },
+      cut: setting.cut,
+    };
+  }, [unit, vehicle, pair, setting, engine]);
+  // The fields answer first; the run follows.
+  const later = useDeferredValue(plan);
+  const result = useMemo(() => crossing(later), [later]);
+  const { summary } = result.run;
+  return (
+    <div className="crossing-shown">
+      <p role="status">
+        <strong>{t(`crossing.quality.${shiftQuality(summary)}`)}</strong>{' '}
+        {result.lost > 0
+          ? t('crossing.lost', { seconds: formatNumber(result.lost, 2) })
+          : t('crossing.nothingLost')}{' '}
+        {t('crossing.figures', {
+          across: formatNumber(1000 * result.across, 0),
+          dip: formatShare(result.dip),
+          flare: formatNumber(summary.flareRpm, 0),
+          least: formatShare(result.leastSum),
+        })}
+      </p>
+      <CrossingCurves result={result} names={pair} />
+      <WaitingLane unit={unit} plan={later} result={result} />
+    </div>
+  );
+}
+
+function CrossingCurves({ result, names }: { result: CrossingResult; names: Pair }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const samples = result.run.samples.filter((s) => s.time >= 0);
+  const [old, next] = result.clutches;
+  const nm = (id: string) => (s: HandOverSample) => numbers.toDisplay(s.torques[id] ?? 0, 'torque');
+  const sum = (s: HandOverSample) => nm(old)(s) + nm(next)(s);
+  const line = (y: (s: HandOverSample) => number) => samples.map((s) => ({ x: s.time, y: y(s) }));
+  const torque = `${t('clutch.torque')}, ${numbers.unit('torque')}`;
+  return (
+    <CurveSheet
+      title={t('crossing.fromTo', { from: names.from.gear, to: names.to.gear })}
+      x={{ title: t('launch.time'), min: 0, max: samples.at(-1)!.time }}
+      y={{ title: torque }}
+      right={{ title: t('converter.engineSpeed') }}
+      curves={[
+        { label: old, ink: '--drives', points: line(nm(old)) },
+        { label: next, ink: '--driven', look: 'dashed', points: line(nm(next)) },
+        { label: t('crossing.sum'), ink: '--idle', look: 'thin', points: line(sum) },
+        {
+          label: t('converter.engine'),
+          ink: '--ink',
+          look: 'dotted',
+          right: true,
+          points: line((s) => s.inputRpm),
+        },
+      ]}
+      spoken={t('crossing.shows', { old, next })}
+      figures={{
+        titles: [t('launch.time'), old, next, t('crossing.sum'), t('converter.engineSpeed')],
+        rows: samples
+          .filter((_s, k) => k % 4 === 0)
+          .map((s) => [
+            formatNumber(s.time, 2),
+            formatNumber(nm(old)(s), 0),
+            formatNumber(nm(next)(s), 0),
+            formatNumber(sum(s), 0),
+            formatNumber(s.inputRpm, 0),
+          ]),
+      }}
+    />
+  );
+}
+
+/** Which gear waits on the other shaft, over the same time as the curves above. */
+function WaitingLane({
+  unit,
+  plan,
+  result,
+}: {
+  unit: Unit;
+  plan: Crossing;
+  result: CrossingResult;
+}) {
+  const { t } = useTranslation();
+  const whole = result.run.samples.at(-1)!.time;
+  const name = (side: string | null) => {
+    const element = unit.elements.find((e) => e.id === side);
+    return element ? memberName(unit, element.between[0]) : t('crossing.none');
+  };
+  const right = name(wayOf(unit, plan.to)!.side);
+  const parts = [
+    {
+      from: 0,
+      to: result.lost,
+      text: t('crossing.moves', { gear: name(plan.waiting) }),
+      kind: 'lost',
+    },
+    {
+      from: result.lost,
+      to: result.lost + plan.on.at,
+      text: t('sleeves.waits'),
+      kind: 'waits',
+    },
+    {
+      from: result.lost + plan.on.at,
+      to: whole,
+      text: t('crossing.drives', { gear: right }),
+      kind: 'drives',
+    },
+  ].filter((p) => p.to > p.from);
+  return (
+    <ul className="crossing-lane" aria-label={t('crossing.lane')}>
+      {parts.map((p) => (
+        <li key={p.kind} data-kind={p.kind} style={{ flexGrow: p.to - p.from }} title={p.text}>
+          {p.text}
+        </li>
+      ))}
+    </ul>
+  );
+}
