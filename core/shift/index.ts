@@ -87,3 +87,12 @@ export {
   type CrossingResult,
   type Ramp,
 } from './dualClutch';
+export {
+  drivePreselected,
+  USUAL_RULE,
+  type ChangesAt,
+  type Drive,
+  type DriveResult,
+  type GearChange,
+  type WaitingRule,
+} from './preselect';

@@ -1,0 +1,60 @@
+import { demoFile, demoUnit } from '../tests/demoFile';
+import type { Vehicle } from '../vehicle';
+import { drivePreselected, USUAL_RULE, type Drive, type Trace } from './index';
+
+const ferry = demoUnit('ferry-dual');
+const gears = ferry.ranges.filter((r) => r.lever === 'D');
+const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
+const away: Trace = [
+  { time: 0, value: 0 },
+  { time: 20, value: 9 },
+  { time: 30, value: 9 },
+  { time: 40, value: 0.5 },
+];
+const drive = (change: Partial<Drive> = {}) =>
+  drivePreselected({
+    unit: ferry,
+    vehicle,
+    gears,
+    speed: away,
+    changes: { up: 2400, down: 1100 },
+    waits: USUAL_RULE,
+    ...change,
+  });
+
+// Common practice, no source: gaining speed the next gear up waits, braking the next one down.
+test('up through the gears and down again, the right gear waits each time', () => {
+  const { changes, lane, lost } = drive();
+  const top = Math.max(...changes.map((c) => c.to));
+  expect(top).toBeGreaterThan(1);
+  for (const c of changes) expect([c.time, c.waiting, c.lost]).toEqual([c.time, c.to, 0]);
+  expect(lost).toBe(0);
+  expect(changes.map((c) => c.to - c.from)).toEqual([
+    ...Array<number>(top).fill(1),
+    ...Array<number>(changes.length - top).fill(-1),
+  ]);
+  for (let k = 1; k < lane.length; k++) expect(lane[k]!.time).toBeGreaterThan(lane[k - 1]!.time);
+});
+
+test('a rule that never lets the lower gear wait loses time on the brake, and so does one that is set by hand wrongly', () => {
+  const blind = drive({ waits: { ...USUAL_RULE, brakes: -99 } });
+  expect(blind.lost).toBeGreaterThan(0);
+  expect(blind.changes.filter((c) => c.lost > 0).every((c) => c.to < c.from)).toBe(true);
+  // First and third hang on the odd clutch: in second, one of the two can wait.
+  const byHand = drive({
+    waits: [
+      { from: 0, gear: 1 },
+      { from: 5, gear: 0 },
+    ],
+  });
+  const [up] = byHand.changes.filter((c) => c.from === 1 && c.to === 2);
+  expect(up!.waiting).toBe(0);
+  expect(up!.lost).toBeGreaterThan(0.08);
+});
+
+test('a gear on the clutch that drives can’t wait; nonsense is refused', () => {
+  const { lane } = drive({ waits: [{ from: 0, gear: 2 }] });
+  expect(lane[0]).toMatchObject({ gear: 0, waiting: 1 });
+  expect(() => drive({ gears: [] })).toThrow(/expected gears/);
+  expect(() => drive({ gears: ferry.ranges.filter((r) => r.lever === 'N') })).toThrow(/expected/);
+});
