@@ -13,6 +13,7 @@ import { compare, type Comparison } from './compare';
 import { benchConverter } from './converter';
 import { benchFaults } from './faults';
 import { benchReasons } from './reasons';
+import { benchDualClutch } from './dualClutch';
 import { benchStripDown } from './stripDown';
 import { benchUnits } from './units';
 
@@ -66,5 +67,6 @@ benchClutch();
 benchFaults();
 benchReasons();
 benchStripDown();
+benchDualClutch();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

@@ -48,7 +48,8 @@ const CUT_RAMP = 0.04;
 /** Over what is asked, that a clutch holds before and after. */
 const MARGIN = 1.3;
 const SECONDS = 1.2;
-const STEP = 1e-3;
+/** s; with half of it every figure is the same to a hundredth. */
+const STEP = 2e-3;
 
 export interface CrossingResult {
   readonly run: HandOverResult;
