@@ -122,6 +122,11 @@ export function screenList(browser: () => Browser): Screen[] {
     ],
     ['apply bench, sleeves', '/teach/apply/winch-manual', [radio('Sleeves')]],
     ['apply bench, hand-over', '/teach/apply/ferry-dual', [radio('Hand-over')]],
+    [
+      'apply bench, a drive',
+      '/teach/apply/ferry-dual',
+      [radio('Hand-over'), radio('A drive'), radio('by hand')],
+    ],
     ['apply bench, lever', '/teach/apply/capstan-five', [radio('Lever diagram'), radio('Why')]],
     ['apply bench, end view', '/teach/apply/lighter-six', [radio('P1 end'), radio('Power')]],
     [

@@ -1,4 +1,4 @@
-import { Select } from 'antd';
+import { Segmented, Select } from 'antd';
 import { useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel, type Engine } from '../../core/converter';
@@ -20,6 +20,7 @@ import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
 import { useAppSelector } from '../state/hooks';
 import { selectEngines, selectVehicles } from '../state/modelsSlice';
+import { WaitingDrive } from './WaitingDrive';
 import './CrossingView.css';
 
 /** What is set on the sheet: the gears, what waits, the ramps of both clutches and the engine's cut. */
@@ -65,8 +66,34 @@ function pairsOf(unit: Unit): Pair[] {
   );
 }
 
-/** A gear change of a dual clutch over time: both clutches, their sum, the engine, and the gear that waits. */
+const SEEN = ['change', 'drive'] as const;
+type Seen = (typeof SEEN)[number];
+
+/** One change of a dual clutch over time, or the gear that waits along a whole drive. */
 export function CrossingView({ unit }: { unit: Unit }) {
+  const { t } = useTranslation();
+  const vehicles = useAppSelector(selectVehicles);
+  const vehicle = vehicles.byId[vehicles.ids[0] ?? ''];
+  const [seen, setSeen] = useKept<Seen>('Crossing seen', 'change');
+  return (
+    <div className="crossing-view" data-view="crossing">
+      <Segmented<Seen>
+        aria-label={t('crossing.seen')}
+        value={seen}
+        onChange={setSeen}
+        options={SEEN.map((value) => ({ value, label: t(`crossing.views.${value}`) }))}
+      />
+      {seen === 'drive' && vehicle ? (
+        <WaitingDrive unit={unit} vehicle={vehicle} />
+      ) : (
+        <OneChange unit={unit} />
+      )}
+    </div>
+  );
+}
+
+/** A gear change over time: both clutches, their sum, the engine, and the gear that waits. */
+function OneChange({ unit }: { unit: Unit }) {
   const { t } = useTranslation();
   const engines = useAppSelector(selectEngines);
   const vehicles = useAppSelector(selectVehicles);
@@ -100,7 +127,7 @@ export function CrossingView({ unit }: { unit: Unit }) {
     />
   );
   return (
-    <div className="crossing-view" data-view="crossing">
+    <>
       <div className="crossing-set">
         <Select
           aria-label={t('crossing.pair')}
@@ -135,7 +162,7 @@ export function CrossingView({ unit }: { unit: Unit }) {
         />
       </div>
       <Crossed unit={unit} pair={pair} setting={setting} engine={engine} vehicle={vehicle} />
-    </div>
+    </>
   );
 }
 
