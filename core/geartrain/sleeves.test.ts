@@ -74,6 +74,8 @@ test('what binds without an interlock, and what does not', () => {
     ['H24', 'H6R'],
   ]);
   expect(unitFindings(loose(winch)).map((f) => f.code)).toEqual(Array(3).fill('no-interlock'));
+  // Without an interlock nothing stops the hand: that is what is wrong with it.
+  expect(sleeveClashes(loose(winch), ['S1', 'S3'])).toEqual([]);
   expect(binds(ferry, ['S1', 'S2'])).toBe(false);
   expect(binds(ferry, ['S1', 'S3'])).toBe(true);
 });

@@ -110,6 +110,8 @@ test('two gears on one clutch: it opens, and nothing drives until the sleeve is 
     waiting: 'S3',
   });
   expect(clutches).toEqual(['K2', 'K2']);
+  // Its own shaft is in second: fourth can't have been waiting, whatever is said.
+  expect(cross({ from: range('D2'), to: range('D4'), waiting: 'S4' }).lost).toBe(lost);
   expect(leastSum).toBe(0);
   expect(run.summary.gap).toBeGreaterThan(0.8 * lost);
 });

@@ -58,3 +58,16 @@ test('a gear on the clutch that drives can’t wait; nonsense is refused', () =>
   expect(() => drive({ gears: [] })).toThrow(/expected gears/);
   expect(() => drive({ gears: ferry.ranges.filter((r) => r.lever === 'N') })).toThrow(/expected/);
 });
+
+test('what has just let go waits at first; a foot that wobbles does not make the sleeves run to and fro', () => {
+  const { changes, lane } = drive();
+  for (const c of changes)
+    expect(lane.find((l) => l.time === c.time)).toMatchObject({ gear: c.to, waiting: c.from });
+  const wobbles: Trace = Array.from({ length: 41 }, (_, k) => ({
+    time: k,
+    value: 4 + 0.5 * (k % 2),
+  }));
+  const moved = (keeps: number) =>
+    drive({ speed: wobbles, waits: { ...USUAL_RULE, keeps } }).lane.length;
+  expect(moved(0)).toBeGreaterThan(2 * moved(5));
+});
