@@ -24,7 +24,13 @@ function planned([file, flag, orderFile, ...more]: readonly string[]) {
   const plan = planOf(readUnit(file));
   return {
     unit: plan.unit,
-    parts: plan.parts,
+    parts: plan.parts.map(({ id, kind, of, count, openings }) => ({
+      id,
+      kind,
+      of,
+      count,
+      openings,
+    })),
     rules: plan.rules.map((rule) => ({ ...rule, why: ORDER_RULES[rule.rule].why })),
     free: freeParts(plan),
     order: legalOrder(plan),

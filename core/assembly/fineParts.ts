@@ -18,129 +18,67 @@ interface Fine {
   readonly before?: readonly [part: string, rule: OrderRule];
 }
 
+type Step = Fine['after'];
+const fine = (
+  on: PartKind,
+  [id, kind, count]: readonly [string, PartKind, number],
+  after: Step,
+  more: Pick<Fine, 'before' | 'openings'> = {},
+): Fine => ({ on, id, kind, count, after, ...more });
+
 const FINE: readonly Fine[] = [
-  {
-    on: 'pack',
-    id: '@end-plate',
-    kind: 'end-plate',
-    count: 1,
-    after: ['@ring', 'retained'],
+  fine('pack', ['@end-plate', 'end-plate', 1], ['@ring', 'retained'], {
     before: ['@pack', 'way-out'],
-  },
-  {
-    on: 'pack',
-    id: '@cushion',
-    kind: 'cushion-plate',
-    count: 1,
-    after: ['@pack', 'way-out'],
+  }),
+  fine('pack', ['@cushion', 'cushion-plate', 1], ['@pack', 'way-out'], {
     before: ['@piston', 'way-out'],
-  },
-  {
-    on: 'pack',
-    id: '@accumulator',
-    kind: 'accumulator',
-    count: 1,
+  }),
+  fine('pack', ['@accumulator', 'accumulator', 1], ['valve-body', 'retained'], {
     openings: ['below'],
-    after: ['valve-body', 'retained'],
-  },
-  {
-    on: 'band',
-    id: '@accumulator',
-    kind: 'accumulator',
-    count: 1,
+  }),
+  fine('band', ['@accumulator', 'accumulator', 1], ['valve-body', 'retained'], {
     openings: ['below'],
-    after: ['valve-body', 'retained'],
-  },
-  {
-    on: 'band',
-    id: '@strut',
-    kind: 'strut',
-    count: 1,
-    after: ['@anchor', 'retained'],
+  }),
+  fine('band', ['@strut', 'strut', 1], ['@anchor', 'retained'], {
     before: ['@band', 'band-slack'],
-  },
-  { on: 'drum', id: '@feed-rings', kind: 'feed-rings', count: 2, after: ['@drum', 'way-out'] },
-  {
-    on: 'pinions',
-    id: '@pins',
-    kind: 'pins',
-    count: 1,
-    after: ['@carrier', 'set-apart'],
+  }),
+  fine('drum', ['@feed-rings', 'feed-rings', 2], ['@drum', 'way-out']),
+  fine('pinions', ['@pins', 'pins', 1], ['@carrier', 'set-apart'], {
     before: ['@pinions', 'retained'],
-  },
-  { on: 'pinions', id: '@needles', kind: 'needles', count: 1, after: ['@pinions', 'retained'] },
-  { on: 'sleeve', id: '@inserts', kind: 'inserts', count: 3, after: ['@sleeve', 'retained'] },
-  { on: 'pan', id: 'pan-gasket', kind: 'gasket', count: 1, after: ['pan', 'retained'] },
-  {
-    on: 'valve-body',
-    id: 'thin-bolts',
-    kind: 'bolt',
-    count: 12,
-    after: ['filter', 'pan-first'],
+  }),
+  fine('pinions', ['@needles', 'needles', 1], ['@pinions', 'retained']),
+  fine('sleeve', ['@inserts', 'inserts', 3], ['@sleeve', 'retained']),
+  fine('pan', ['pan-gasket', 'gasket', 1], ['pan', 'retained']),
+  fine('valve-body', ['thin-bolts', 'bolt', 12], ['filter', 'pan-first'], {
     before: ['valve-body', 'retained'],
-  },
-  {
-    on: 'valve-body',
-    id: 'thick-bolts',
-    kind: 'bolt',
-    count: 4,
-    after: ['thin-bolts', 'thin-first'],
+  }),
+  fine('valve-body', ['thick-bolts', 'bolt', 4], ['thin-bolts', 'thin-first'], {
     before: ['valve-body', 'retained'],
-  },
-  {
-    on: 'valve-body',
-    id: 'body-gaskets',
-    kind: 'body-gaskets',
-    count: 2,
-    after: ['valve-body', 'retained'],
-  },
-  {
-    on: 'valve-body',
-    id: 'separator-plate',
-    kind: 'separator-plate',
-    count: 1,
-    after: ['body-gaskets', 'way-out'],
-  },
-  {
-    on: 'valve-body',
-    id: 'check-balls',
-    kind: 'balls',
-    count: 5,
-    after: ['separator-plate', 'balls-under-plate'],
-  },
-  { on: 'pump', id: 'pump-gasket', kind: 'gasket', count: 1, after: ['pump', 'retained'] },
-  { on: 'pump', id: 'pump-seals', kind: 'seals', count: 2, after: ['pump', 'retained'] },
-  {
-    on: 'extension',
-    id: 'extension-gasket',
-    kind: 'gasket',
-    count: 1,
-    after: ['extension', 'retained'],
-  },
-  {
-    on: 'extension',
-    id: 'extension-seal',
-    kind: 'seals',
-    count: 1,
-    after: ['extension', 'retained'],
-  },
+  }),
+  fine('valve-body', ['body-gaskets', 'body-gaskets', 2], ['valve-body', 'retained']),
+  fine('valve-body', ['separator-plate', 'separator-plate', 1], ['body-gaskets', 'way-out']),
+  fine('valve-body', ['check-balls', 'balls', 5], ['separator-plate', 'balls-under-plate']),
+  fine('pump', ['pump-gasket', 'gasket', 1], ['pump', 'retained']),
+  fine('pump', ['pump-seals', 'seals', 2], ['pump', 'retained']),
+  fine('extension', ['extension-gasket', 'gasket', 1], ['extension', 'retained']),
+  fine('extension', ['extension-seal', 'seals', 1], ['extension', 'retained']),
 ];
 
 /** Adds them to the main parts; what had them counted in is one piece less. */
 export function fineParts(bill: Bill): void {
   for (const host of bill.all())
-    for (const fine of FINE.filter(({ on }) => on === host.kind)) {
+    for (const row of FINE.filter(({ on }) => on === host.kind)) {
       const named = (name: string) => name.replace('@', `${host.of}.`);
-      const [first, rule] = fine.after;
+      const [first, rule] = row.after;
       if (!bill.has(named(first))) continue;
-      const count = host.kind === 'pinions' ? host.count * fine.count : fine.count;
-      const id = bill.part(named(fine.id), fine.kind, fine.openings ?? host.openings, {
+      const count = host.kind === 'pinions' ? host.count * row.count : row.count;
+      const id = bill.part(named(row.id), row.kind, row.openings ?? host.openings, {
         of: host.of,
         count,
         fine: true,
       });
       bill.rule(id, rule, [named(first)]);
-      if (fine.before) bill.rule(named(fine.before[0]), fine.before[1], [id]);
-      if (fine.kind === 'end-plate') bill.counts(host.id, host.count - 1);
+      if (row.before) bill.rule(named(row.before[0]), row.before[1], [id]);
+      if (row.kind === 'end-plate') bill.counts(host.id, host.count - 1);
     }
 }
