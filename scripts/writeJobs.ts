@@ -96,7 +96,7 @@ const JOBS: readonly Told[] = [
     vehicle: model('vehicles/yard-tractor'),
     seed: 'crane-third',
     hidden: [
-      { part: 'H34.sleeve', damage: 'rounded-left' },
+      { part: 'H34.sleeve', damage: 'rounded-front' },
       { part: 'S2.blocker-rings', damage: 'worn-ring' },
     ],
     stations: ['off', 'inspect', 'order', 'together', 'prove'],

@@ -9,14 +9,8 @@ import type {
   Thrust,
 } from './parts';
 
-interface Belongs {
-  /** Id of what it belongs to. */
-  readonly of?: string;
-  readonly count?: number;
-  readonly size?: number;
-  readonly sides?: readonly (string | null)[];
-  readonly fine?: true;
-}
+/** What is told of a part beside what it is and how it leaves; it is the unit's, and one piece, where nothing is said. */
+type Belongs = Partial<Pick<Part, 'of' | 'count' | 'size' | 'sides' | 'fine'>>;
 
 /** The growing list of parts and rules of one unit. */
 export class Bill {

@@ -1,6 +1,6 @@
 import type { FaultKind } from '../faults';
 import { randomFromSeed, type Random } from '../numerics';
-import { type MeasureId } from './measureTable';
+import type { MeasureId } from './measureSpec';
 import { frictionsIn, measuresOf, soundValue, valueWithin } from './measures';
 import type { Part, PartKind, StripPlan } from './parts';
 
@@ -23,8 +23,8 @@ export const SEEN_DAMAGES = [
   'dusty-cover',
   'stepped-rings',
   'smooth-ring',
-  'rounded-left',
-  'rounded-right',
+  'rounded-front',
+  'rounded-rear',
 ] as const;
 export const FELT_DAMAGES = [
   'loose-pinions',
@@ -43,8 +43,8 @@ export const MEASURED_DAMAGES = [
   'worn-disc',
   'uneven-fingers',
   'worn-ring',
-  'short-left',
-  'short-right',
+  'short-front',
+  'short-rear',
 ] as const;
 export const DAMAGES = [...SEEN_DAMAGES, ...FELT_DAMAGES, ...MEASURED_DAMAGES] as const;
 export type Damage = (typeof DAMAGES)[number];
@@ -166,10 +166,10 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   }),
   'smooth-ring': eye(['blocker-rings'], 'grooves-gone', 'synchro-worn'),
   'worn-ring': gauge(['blocker-rings'], 'ring-gap', [0.02, 0.1], 'synchro-worn'),
-  'rounded-left': roundedAt(0, 'tips-left'),
-  'rounded-right': roundedAt(1, 'tips-right'),
-  'short-left': shortAt(0, 'engagement-left'),
-  'short-right': shortAt(1, 'engagement-right'),
+  'rounded-front': roundedAt(0, 'tips-front'),
+  'rounded-rear': roundedAt(1, 'tips-rear'),
+  'short-front': shortAt(0, 'engagement-front'),
+  'short-rear': shortAt(1, 'engagement-rear'),
   'stepped-rings': eye(['feed-rings'], 'step-or-groove', 'seal-leaks', { cause: true }),
   'sticky-accumulator': hand(['accumulator'], 'accumulator-stuck', {
     decision: 'clean',

@@ -2,8 +2,21 @@ import type { FaultKind } from '../faults';
 import type { PartKind } from './parts';
 
 /** What is tried while it goes together; each shows some mistakes, while they can still be put right. */
-export const TOGETHER_CHECKS = ['by-hand', 'air', 'end-play', 'clearance', 'turn'] as const;
+export const TOGETHER_CHECKS = [
+  'by-hand',
+  'air',
+  'end-play',
+  'clearance',
+  'turn',
+  'gears',
+] as const;
 export type TogetherCheck = (typeof TOGETHER_CHECKS)[number];
+
+/**
+ * Whom it befalls: what the part belongs to, the first side of its sleeve, a gear of another sleeve, or all whose oil comes
+ * through it.
+ */
+export type Befalls = 'own' | 'first-side' | 'other-sleeve' | 'fed-through';
 
 /** How a part goes in: one right way, and one that fits, too. */
 export interface Facing {
@@ -12,6 +25,7 @@ export interface Facing {
   readonly shows: TogetherCheck | null;
   /** What the machine has with it the wrong way; `null`: nothing that the desk computes. */
   readonly fault: FaultKind | null;
+  readonly befalls: Befalls;
 }
 
 export const FACING_RULES = [
@@ -53,7 +67,8 @@ const facing = (
   rule: FacingRule,
   shows: TogetherCheck | null,
   fault: FaultKind | null,
-): Facing => ({ rule, shows, fault });
+  befalls: Befalls = 'own',
+): Facing => ({ rule, shows, fault, befalls });
 
 /** Common practice, no source; the maker's manual decides. */
 export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
@@ -64,7 +79,7 @@ export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
   race: facing('locks-as-told', 'by-hand', 'reversed'),
   'snap-ring': facing('in-its-groove', 'by-hand', 'ring-out'),
   pack: facing('steel-at-piston', 'clearance', 'slips'),
-  support: facing('hole-to-port', 'air', 'will-not-apply'),
+  support: facing('hole-to-port', 'air', 'will-not-apply', 'fed-through'),
   piston: facing('straight-in', 'air', 'will-not-apply'),
   servo: facing('joints-apart', 'air', 'seal-leaks'),
   drum: facing('turned-home', 'end-play', 'slips'),
@@ -83,11 +98,11 @@ export const FACINGS: Readonly<Partial<Record<PartKind, Facing>>> = {
   accumulator: facing('spring-as-it-was', null, 'accumulator-stuck'),
   'body-gaskets': facing('each-its-own', null, null),
   balls: facing('each-on-its-seat', null, null),
-  'sleeve-hub': facing('deep-side-named', 'turn', 'will-not-apply'),
+  'sleeve-hub': facing('deep-side-named', 'gears', 'will-not-apply', 'first-side'),
   // Its sides serve each other's gear: what comes of that is what is wrong with them.
   sleeve: facing('chamfer-to-gear', null, null),
   'blocker-rings': facing('lugs-in-slots', 'by-hand', 'synchro-worn'),
-  interlock: facing('pin-between-rails', null, 'stuck-on'),
+  interlock: facing('pin-between-rails', null, 'stuck-on', 'other-sleeve'),
   'shaft-bearing': facing('preload-set', 'turn', 'rough-bearing'),
   linkage: facing('play-set', 'by-hand', 'clutch-no-free-play'),
 };

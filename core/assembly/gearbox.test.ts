@@ -4,6 +4,7 @@ import { goesIn, jumpsOutAbove, SIDE_AS_NEW, sideAsMeasured, SLEEVE_AS_BUILT } f
 import { demoFile } from '../tests/demoFile';
 import {
   bestSize,
+  checksFor,
   checkOrder,
   conditionIn,
   errorsIn,
@@ -17,7 +18,7 @@ import {
   windowOf,
   type Damage,
 } from './index';
-import { job, part, rightFits } from './tests/oneJob';
+import { job, part, plan as automatic, rightFits } from './tests/oneJob';
 
 const winch = demoFile<Unit>('units/winch-manual');
 const ferry = demoFile<Unit>('units/ferry-dual');
@@ -69,27 +70,25 @@ test('a file without sleeves is taken apart as before', () => {
 });
 
 test('the side decides which gear suffers; turned round, it is the other one', () => {
-  expect(backWith('H34.sleeve', 'rounded-left')).toMatchObject([{ target: 'S3', kind: 'rounded' }]);
-  expect(backWith('H34.sleeve', 'rounded-right')).toMatchObject([
+  expect(backWith('H34.sleeve', 'rounded-front')).toMatchObject([
+    { target: 'S3', kind: 'rounded' },
+  ]);
+  expect(backWith('H34.sleeve', 'rounded-rear')).toMatchObject([{ target: 'S4', kind: 'rounded' }]);
+  expect(backWith('H34.sleeve', 'rounded-front', true)).toMatchObject([
     { target: 'S4', kind: 'rounded' },
   ]);
-  expect(backWith('H34.sleeve', 'rounded-left', true)).toMatchObject([
-    { target: 'S4', kind: 'rounded' },
-  ]);
-  expect(backWith('H12.sleeve', 'short-right')).toMatchObject([
-    { target: 'S2', kind: 'jumps-out' },
-  ]);
+  expect(backWith('H12.sleeve', 'short-rear')).toMatchObject([{ target: 'S2', kind: 'jumps-out' }]);
   expect(backWith('S5.blocker-rings', 'worn-ring')).toMatchObject([
     { target: 'S5', kind: 'synchro-worn' },
   ]);
   // A sleeve with one gear: turned round, its bad side works for nothing.
-  expect(backWith('H5.sleeve', 'rounded-left', false, ferry)).toHaveLength(1);
-  expect(backWith('H5.sleeve', 'rounded-left', true, ferry)).toEqual([]);
+  expect(backWith('H5.sleeve', 'rounded-front', false, ferry)).toHaveLength(1);
+  expect(backWith('H5.sleeve', 'rounded-front', true, ferry)).toEqual([]);
 });
 
 // Common practice, no source: one bad side and the other gear on the same sleeve is fine.
 test('third refuses or grinds, fourth on the same sleeve does not', () => {
-  const machine = machineOf(rigOfJob(gearbox), backWith('H34.sleeve', 'rounded-left'));
+  const machine = machineOf(rigOfJob(gearbox), backWith('H34.sleeve', 'rounded-front'));
   const state = (id: string) => machine.sleeves.get(id) ?? SLEEVE_AS_BUILT;
   expect(goesIn(state('S3'), false)).not.toBe('clean');
   expect(goesIn(state('S4'), false)).toBe('clean');
@@ -138,4 +137,11 @@ test('the shim that the float asks for, by trying every one; far too thick, the 
   expect(fitted(shim.now + gap + 0.1)).toMatchObject([
     { kind: 'too-tight', shows: 'end-play', faults: [{ target: 'out', kind: 'rough-bearing' }] },
   ]);
+});
+
+test('checks are offered that can show something: gears are engaged where there are sleeves, air where there is oil', () => {
+  expect(checksFor(plan)).toEqual(['by-hand', 'end-play', 'turn', 'gears']);
+  expect(checksFor(automatic)).toEqual(['by-hand', 'air', 'end-play', 'clearance', 'turn']);
+  const [hub] = errorsIn(gearbox, plan, {}, [{ part: 'H12.hub', turned: true }]);
+  expect(hub!.shows).toBe('gears');
 });

@@ -1,4 +1,4 @@
-import { sleevesOf, type GearPair, type Unit } from '../geartrain';
+import { gearAt, sleevesOf, type GearPair, type SleeveGroup, type Unit } from '../geartrain';
 import type { Bill } from './bill';
 import { packInDrum } from './packs';
 import type { Sort } from './parts';
@@ -42,17 +42,14 @@ export function gearboxParts(
   [...pairs].reverse().forEach((pair, k, fromRear) => {
     for (const port of ports) {
       const gear = bill.part(`${pair.id}.${port}`, 'gear', ['rear'], { of: pair.id });
-      const on = sleeves.filter((h) =>
-        h.sides.some((side) =>
-          unit.elements.find((e) => e.id === side)?.between.includes(pair[port]),
-        ),
-      );
+      const member = pair[port];
+      const on = sleeves.filter((s) => s.hub === member || lockedBy(unit, s).includes(member));
       const behind = fromRear[k - 1];
       bill.rule(gear, 'rear-open', ['extension', 'output-shaft']);
       bill.rule(
         gear,
         'retained',
-        on.map((h) => `${h.id}.sleeve`),
+        on.map((s) => `${s.id}.sleeve`),
       );
       bill.rule(gear, 'way-out', behind ? [`${behind.id}.${port}`] : []);
     }
@@ -66,6 +63,10 @@ export function gearboxParts(
     if (id === dry) dryClutch(bill, id);
     else wetClutch(bill, id, madeFor(id));
 }
+
+/** Gears that a sleeve locks to its hub. */
+const lockedBy = (unit: Unit, { sides }: SleeveGroup): string[] =>
+  sides.flatMap((side) => (side === null ? [] : (gearAt(unit, side) ?? [])));
 
 /** What holds the gears on the end of a shaft with sleeves: nut, bearing, and the shim that sets its float. */
 function shaftEnd(bill: Bill, unit: Unit, of: string): void {

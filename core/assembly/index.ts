@@ -39,14 +39,14 @@ export {
 export {
   INSTRUMENTS,
   MEASURE_IDS,
-  MEASURES,
   STATES,
   type Instrument,
   type MeasureId,
   type MeasureSpec,
   type MeasureState,
   type StateWhy,
-} from './measureTable';
+} from './measureSpec';
+export { MEASURES } from './measureTable';
 export {
   DOUBT,
   frictionsIn,
@@ -94,14 +94,7 @@ export {
   type Tier,
   type Verdict,
 } from './verdict';
-export {
-  FACING_RULES,
-  FACINGS,
-  TOGETHER_CHECKS,
-  type Facing,
-  type FacingRule,
-  type TogetherCheck,
-} from './facings';
+export { FACING_RULES, FACINGS, type Facing, type FacingRule, type TogetherCheck } from './facings';
 export {
   breakEven,
   changeCost,
@@ -135,6 +128,7 @@ export {
   type Station,
 } from './job';
 export {
+  checksFor,
   conditionFitted,
   errorsIn,
   faultsOf,

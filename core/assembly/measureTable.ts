@@ -1,105 +1,9 @@
-import type { PartKind } from './parts';
+import type { MeasureId, MeasureSpec } from './measureSpec';
 
 /**
- * What is measured on a part, with what, and in which state: every number here is a usual one of its kind of part, an
- * editable default (from memory); the maker's manual outranks each. Lengths mm, resistance Ω.
+ * Every measure of a part: each number here is a usual one of its kind of part, an editable default (from memory); the
+ * maker's manual outranks each.
  */
-
-export const INSTRUMENTS = [
-  'dial-gauge',
-  'micrometer',
-  'feeler',
-  'straightedge',
-  'caliper',
-  'bore-gauge',
-  'ohmmeter',
-] as const;
-export type Instrument = (typeof INSTRUMENTS)[number];
-
-/** How a part is while it is measured. */
-export const STATES = [
-  'dry',
-  'wet',
-  'pressed',
-  'free',
-  'left-out',
-  'cold',
-  'warm',
-  'worked',
-  'as-found',
-] as const;
-export type MeasureState = (typeof STATES)[number];
-
-/** What a state does to a reading that is taken in it. */
-export const STATE_WHYS = [
-  'oil-adds',
-  'oil-fills',
-  'play-taken-up',
-  'cushion-flat',
-  'cushion-stands',
-  'cushion-out',
-  'spring-squeezed',
-  'disc-stands',
-  'fingers-stick',
-  'ring-stands-off',
-  'coil-warm',
-] as const;
-export type StateWhy = (typeof STATE_WHYS)[number];
-
-/** A state, what it adds to the reading, and why; `null` for one that nobody takes for another. */
-type StateRow = readonly [MeasureState, number, StateWhy | null];
-
-export const MEASURE_IDS = [
-  'end-play-in',
-  'end-play-out',
-  'pack-clearance',
-  'lining',
-  'steel-flat',
-  'spring-length',
-  'pump-side',
-  'pump-tips',
-  'bush',
-  'pinion-play',
-  'washer',
-  'solenoid',
-  'disc-thickness',
-  'rivet-depth',
-  'disc-run-out',
-  'flywheel-flat',
-  'fingers',
-  'ring-gap',
-  'tips-left',
-  'tips-right',
-  'engagement-left',
-  'engagement-right',
-  'shaft-float',
-] as const;
-export type MeasureId = (typeof MEASURE_IDS)[number];
-
-export interface MeasureSpec {
-  readonly on: PartKind;
-  /** Only on the part of this id; all of the kind where left out. */
-  readonly part?: string;
-  /** Only of a part that has something at this side. */
-  readonly side?: 0 | 1;
-  readonly instrument: Instrument;
-  /** What a sound part reads. */
-  readonly sound: readonly [number, number];
-  /** What it may read at least and at most. */
-  readonly least?: number;
-  readonly most?: number;
-  /** Standard deviation of one reading, and what the instrument reads to. */
-  readonly scatter: number;
-  readonly readsTo: number;
-  /** The states that can be chosen, with what each adds to the reading; the first is the right one. */
-  readonly states: readonly StateRow[];
-  /** Sound values and limits are for one friction plate: they go by how many there are. */
-  readonly each?: true;
-  /** Sound values and limits are told against the part's own thickness when it was new. */
-  readonly fromSize?: true;
-  /** What it is taken for beside a verdict: it chooses the selective part. */
-  readonly sets?: true;
-}
 
 /** A film of oil is measured with a thickness, and fills some of a gap. */
 const DRY: MeasureSpec['states'] = [
@@ -338,10 +242,10 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
       ['free', 0.25, 'ring-stands-off'],
     ],
   },
-  'tips-left': tipsAt(0),
-  'tips-right': tipsAt(1),
-  'engagement-left': engagementAt(0),
-  'engagement-right': engagementAt(1),
+  'tips-front': tipsAt(0),
+  'tips-rear': tipsAt(1),
+  'engagement-front': engagementAt(0),
+  'engagement-rear': engagementAt(1),
   'shaft-float': {
     on: 'shaft-bearing',
     instrument: 'dial-gauge',

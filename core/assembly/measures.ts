@@ -1,11 +1,6 @@
 import type { Random } from '../numerics';
-import {
-  MEASURE_IDS,
-  MEASURES,
-  type MeasureId,
-  type MeasureState,
-  type StateWhy,
-} from './measureTable';
+import { MEASURE_IDS, type MeasureId, type MeasureState, type StateWhy } from './measureSpec';
+import { MEASURES } from './measureTable';
 import type { Part } from './parts';
 
 /** What can be measured on a part. */

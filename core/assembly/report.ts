@@ -9,7 +9,7 @@ import {
 } from './damage';
 import { lateCost, minutesTaken } from './demands';
 import type { Job, JobProblem } from './job';
-import type { MeasureId, MeasureState } from './measureTable';
+import type { MeasureId, MeasureState } from './measureSpec';
 import { measuresOf } from './measures';
 import { legalOrder, workOf } from './order';
 import {

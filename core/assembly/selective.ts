@@ -1,57 +1,51 @@
 import { middleOf, nearestToMiddle } from '../clutch';
-import { type MeasureId } from './measureTable';
+import type { FaultKind } from '../faults';
+import type { TogetherCheck } from './facings';
+import type { MeasureId } from './measureSpec';
 import { type OwnLimits } from './measures';
 import { windowOf } from './measures';
 import type { Part, StripPlan } from './parts';
 import { RING_SIZES, SHIM_SIZES, WASHER_SIZES } from './sizes';
 
+/** What sort of choice it is: its row of sizes, the check that shows a wrong one, and what comes of no gap left at all. */
+interface SelectiveSort {
+  /** Thicknesses that can be had, mm. */
+  readonly sizes: readonly number[];
+  readonly shows: TogetherCheck;
+  readonly jams: FaultKind | null;
+}
+type SizedMeasure = 'end-play-in' | 'pack-clearance' | 'shaft-float';
+
+const SORTS: Readonly<Record<SizedMeasure, SelectiveSort>> = {
+  'end-play-in': { sizes: WASHER_SIZES, shows: 'end-play', jams: null },
+  // Plates pressed together whatever the piston does.
+  'pack-clearance': { sizes: RING_SIZES, shows: 'clearance', jams: 'stuck-on' },
+  'shaft-float': { sizes: SHIM_SIZES, shows: 'end-play', jams: 'rough-bearing' },
+};
+
 /** A part that is chosen by what was measured: thrust washers by the end play, a pack's ring by its clearance, a shim by
  * the float of its shaft. */
-export interface Selective {
+export interface Selective extends SelectiveSort {
   readonly part: string;
   readonly measure: MeasureId;
   /** The part that the measure is taken on. */
   readonly on: string;
-  /** Thicknesses that can be had, mm, and the one that is in. */
-  readonly sizes: readonly number[];
+  /** The thickness that is in, mm. */
   readonly now: number;
 }
 
 /** What is selective in a unit, with the size that is in. */
 export function selectivesOf({ parts, thrusts }: StripPlan): Selective[] {
-  const shaft = parts.find((p) => p.id === 'input-shaft');
+  const byId = new Map(parts.map((p) => [p.id, p]));
   const front = thrusts.find((t) => t.selective);
-  const sizeOf = (id: string) => parts.find((p) => p.id === id)?.size ?? 0;
+  const chosen = (part: string, measure: SizedMeasure, on: string): Selective[] =>
+    byId.has(on) ? [{ ...SORTS[measure], part, measure, on, now: byId.get(part)?.size ?? 0 }] : [];
   return [
-    ...(shaft && front
-      ? [
-          {
-            part: front.part,
-            measure: 'end-play-in' as const,
-            on: shaft.id,
-            sizes: WASHER_SIZES,
-            now: sizeOf(front.part),
-          },
-        ]
-      : []),
-    ...parts
-      .filter((p) => p.kind === 'pack')
-      .map((p) => ({
-        part: `${p.of}.ring`,
-        measure: 'pack-clearance' as const,
-        on: p.id,
-        sizes: RING_SIZES,
-        now: sizeOf(`${p.of}.ring`),
-      })),
-    ...parts
-      .filter((p) => p.kind === 'shim')
-      .map((p) => ({
-        part: p.id,
-        measure: 'shaft-float' as const,
-        on: `${p.of}.bearing`,
-        sizes: SHIM_SIZES,
-        now: sizeOf(p.id),
-      })),
+    ...(front ? chosen(front.part, 'end-play-in', 'input-shaft') : []),
+    ...parts.flatMap(({ id, kind, of }) => {
+      if (kind === 'pack') return chosen(`${of}.ring`, 'pack-clearance', id);
+      return kind === 'shim' ? chosen(id, 'shaft-float', `${of}.bearing`) : [];
+    }),
   ];
 }
 

@@ -11,6 +11,7 @@ import { CASE, sleevesOf } from '../geartrain';
 import {
   conditionOf,
   DAMAGE_SPECS,
+  damagesOf,
   feltOn,
   mends,
   type Condition,
@@ -18,7 +19,7 @@ import {
   type Decision,
 } from './damage';
 import { lookAlikes } from './demands';
-import { FACINGS, type TogetherCheck } from './facings';
+import { FACINGS, TOGETHER_CHECKS, type Befalls, type TogetherCheck } from './facings';
 import { rigOfJob, type Job } from './job';
 import { MEASURES } from './measureTable';
 import { frictionsIn, standingOf, windowOf } from './measures';
@@ -145,7 +146,7 @@ function wrongWay(plan: StripPlan, rig: Rig, part: Part, { turned }: Fit): Assem
   const facing = FACINGS[part.kind];
   if (!facing || !turned || !hasFacing(part)) return [];
   const fault = facing.fault;
-  const targets = targetsOf(plan, rig, part);
+  const targets = befallen(plan, rig, part, facing.befalls);
   // Two steels beside each other grip as if one friction plate were missing.
   const severity = part.kind === 'pack' ? oneFrictionLess(part) : undefined;
   const faults = fault ? targets.flatMap((of) => faultOn(rig, part, fault, { of, severity })) : [];
@@ -156,15 +157,22 @@ function wrongWay(plan: StripPlan, rig: Rig, part: Part, { turned }: Fit): Assem
 export const hasFacing = ({ kind, of }: Part): boolean =>
   FACINGS[kind] !== undefined && (kind !== 'snap-ring' || of !== 'unit');
 
-/** What else than the part's own element suffers from it. */
-function targetsOf(plan: StripPlan, rig: Rig, { kind, sides }: Part): (string | undefined)[] {
-  // That side of the hub does not let its gear in.
-  if (kind === 'sleeve-hub') return [sides?.find((side) => side !== null) ?? undefined];
-  // A second rail can come along: another sleeve's gear is in with the one that was chosen.
-  if (kind === 'interlock') return [heldBack(rig)];
-  return kind === 'support' ? fedThrough(plan) : [undefined];
+/** Whom it befalls when a part is in the wrong way. */
+function befallen(plan: StripPlan, rig: Rig, { of, sides }: Part, befalls: Befalls): string[] {
+  const some = (id: string | null | undefined) => (id === null || id === undefined ? [] : [id]);
+  switch (befalls) {
+    case 'own':
+      return [of];
+    case 'first-side':
+      return some(sides?.find((side) => side !== null));
+    case 'other-sleeve':
+      return some(heldBack(rig));
+    case 'fed-through':
+      return fedThrough(plan);
+  }
 }
 
+/** A side of the last sleeve that an interlock keeps back: without it, a second rail can come along. */
 function heldBack({ unit }: Rig): string | undefined {
   const kept = unit ? sleevesOf(unit).filter((s) => s.interlock !== undefined) : [];
   return kept.at(-1)?.sides.find((side) => side !== null) ?? undefined;
@@ -219,7 +227,7 @@ function badPart(
 }
 
 /** How far a new sleeve goes over its gear's teeth, mm. */
-const ENGAGED_NEW = MEASURES['engagement-left'].sound[1];
+const ENGAGED_NEW = MEASURES['engagement-front'].sound[1];
 
 /** How far a sleeve's side, or its ring, has gone by what it measures: in the unit of its fault. */
 const WORN_BY: Readonly<Partial<Record<FaultKind, (mm: number) => number>>> = {
@@ -245,15 +253,8 @@ function wrongSize(
   const window = windowOf(selective.measure, on, job.limits);
   if (standingOf(gap, selective.measure, window) !== 'outside') return [];
   const tight = window.least !== null && gap < window.least;
-  const shows = selective.measure === 'pack-clearance' ? 'clearance' : 'end-play';
-  // With no gap left the plates are pressed together whatever the piston does.
-  const jammed = tight && gap <= 0 && selective.measure === 'pack-clearance';
-  const pressed = tight && gap <= 0 && selective.measure === 'shaft-float';
-  const faults = jammed
-    ? faultOn(rig, part, 'stuck-on')
-    : pressed
-      ? faultOn(rig, part, 'rough-bearing')
-      : [];
+  const { shows, jams } = selective;
+  const faults = jams !== null && gap <= 0 ? faultOn(rig, part, jams) : [];
   return [{ part: id, kind: tight ? 'too-tight' : 'too-loose', shows, faults }];
 }
 
@@ -288,3 +289,13 @@ export const shownBy = (
   check: TogetherCheck,
   errors: readonly AssemblyError[],
 ): readonly AssemblyError[] => errors.filter((e) => e.shows === check);
+
+/** Checks that can show something in this plan: there is no air check where no oil is. */
+export function checksFor(plan: StripPlan): TogetherCheck[] {
+  const shows = new Set<TogetherCheck | null>([
+    ...plan.parts.flatMap((p) => (hasFacing(p) ? FACINGS[p.kind]!.shows : [])),
+    ...plan.parts.flatMap((p) => damagesOf(p).map(shownBad)),
+    ...selectivesOf(plan).map((s) => s.shows),
+  ]);
+  return TOGETHER_CHECKS.filter((check) => shows.has(check));
+}

@@ -1,5 +1,6 @@
 import { DAMAGE_SPECS, senseOf, type Condition, type Decision, type Reason } from './damage';
-import { type MeasureId } from './measureTable';
+import type { MeasureId } from './measureSpec';
+import { MEASURES } from './measureTable';
 import { measuresOf, standingOf, windowOf, type OwnLimits, type Standing } from './measures';
 import type { Part, PartKind } from './parts';
 
@@ -36,8 +37,6 @@ export const TIERS: Readonly<Partial<Record<PartKind, Tier>>> = {
   extension: 3,
   disc: 1,
 };
-/** What another size puts right. */
-const SETS: readonly MeasureId[] = ['end-play-in', 'pack-clearance', 'shaft-float'];
 const BEARINGS: readonly PartKind[] = ['thrust-bearing', 'snap-ring'];
 
 /** An answer that counts, with the reasons that fit it. */
@@ -70,7 +69,7 @@ export function verdictOf({ part, condition, school, limits, measured = [] }: Ju
   for (const id of measuresOf(part))
     standings[id] = standingOf(condition.values[id]!, id, windowOf(id, part, limits));
   // What it sets is put right by another size: that is no reason to throw the part away.
-  const worst = worstOf(standings, ({ id }) => !SETS.includes(id));
+  const worst = worstOf(standings, ({ id }) => !MEASURES[id].sets);
   const spec = condition.damage ? DAMAGE_SPECS[condition.damage] : null;
   const plain = condition.damage !== null && senseOf(condition.damage) !== 'gauge';
   const right: Right[] = [];

@@ -1,4 +1,4 @@
-import { sleevesOf, type Side, type SleeveGroup, type Unit } from '../geartrain';
+import { gearAt, sleevesOf, type Side, type SleeveGroup, type Unit } from '../geartrain';
 
 /**
  * The sleeves of a gearbox in a row on their shafts: at each side of a hub the gear that it locks, above it the fork on its
@@ -33,8 +33,8 @@ export interface SleeveRails {
 /** px: a sleeve with room at both sides, how far its gears stand from it, and how far it goes to one of them; `name`: room for a
  * shaft's name behind its last hub. */
 export const RAILS = {
-  slot: 204,
-  gear: 48,
+  slot: 216,
+  gear: 52,
   travel: 26,
   axis: 214,
   first: 34,
@@ -64,16 +64,15 @@ export function sleeveRails(unit: Unit): SleeveRails {
   return { width, rails, shafts };
 }
 
-function gearsAt(unit: Unit, { hub, sides }: SleeveGroup, x: number): RailGear[] {
+function gearsAt(unit: Unit, { sides }: SleeveGroup, x: number): RailGear[] {
   return sides.flatMap((id, n): RailGear[] => {
-    const element = unit.elements.find((e) => e.id === id);
-    const member = element?.between.find((m) => m !== hub);
-    if (!element || member === undefined) return [];
+    const member = id === null ? null : gearAt(unit, id);
+    if (id === null || member === null) return [];
     const teeth = teethOf(unit, member);
     const reach = teeth === null ? LEAST_REACH : LEAST_REACH + teeth;
     return [
       {
-        element: element.id,
+        element: id,
         member,
         side: n as Side,
         x: x + (n === 0 ? -RAILS.gear : RAILS.gear),

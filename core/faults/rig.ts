@@ -1,6 +1,6 @@
 import type { Clutch, Coupling } from '../clutch';
 import type { Converter, Engine } from '../converter';
-import { CASE, portsOf, type Unit } from '../geartrain';
+import { CASE, isSleeveSide, portsOf, type Unit } from '../geartrain';
 import { mainClutchOf } from '../shift';
 import type { Vehicle } from '../vehicle';
 import { portTargets } from './applyFault';
@@ -47,11 +47,9 @@ export function oilElements({ unit, clutch }: Rig): string[] {
     .map((e) => e.id);
 }
 
-/** Sliding sleeves: dogs between two parts that turn; a parking pawl is none. */
+/** Sides of sliding sleeves. */
 export const sleeveSides = ({ unit }: Rig): string[] =>
-  (unit?.elements ?? [])
-    .filter((e) => e.kind === 'dog' && !e.between.includes(CASE))
-    .map((e) => e.id);
+  (unit?.elements ?? []).filter(isSleeveSide).map((e) => e.id);
 
 /** Shafts with bearings of their own: those that carry several gears or sleeves, or that a clutch drives. */
 export function shaftsOf({ unit, clutch }: Rig): string[] {

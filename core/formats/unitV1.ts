@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CASE, portsOf, type Unit } from '../geartrain';
+import { CASE, isSleeveSide, portsOf, type Unit } from '../geartrain';
 import { doublePinionTeeth, pairToothCount, pinionCount, singlePinionTeeth } from './gearSetSchema';
 import { MOST_ELEMENTS, MOST_MEMBERS, MOST_ONE_WAYS, MOST_RANGES } from './limits';
 import { id, markdown, name, refuseDuplicates } from './parts';
@@ -115,7 +115,7 @@ function checkSleeves({ sleeves = [], elements }: Unit, report: Report): void {
       const at = ['sleeves', k, 'sides', n];
       const found = elements.find((e) => e.id === side);
       if (!found) report(at, 'unknown-element', side);
-      else if (found.kind !== 'dog' || found.between.includes(CASE)) report(at, 'no-sleeve', side);
+      else if (!isSleeveSide(found)) report(at, 'no-sleeve', side);
       else if (!found.between.includes(hub)) report(['sleeves', k, 'hub'], 'hub-elsewhere', hub);
       if (taken.has(side)) report(at, 'side-twice', side);
       taken.add(side);

@@ -57,6 +57,8 @@ export { ratioFormula, teethNamed, type RatioFormula } from './ratioFormula';
 export {
   binds,
   freeGears,
+  gearAt,
+  isSleeveSide,
   loosePairs,
   placeOf,
   sleeveClashes,

@@ -10,12 +10,13 @@ export type Side = 0 | 1;
 /** Where a sleeve stands: at one of its sides, between them, or asked to be at both. */
 export type SleevePlace = Side | 'neutral' | 'both';
 
-const isSleeve = ({ kind, between }: ShiftElement): boolean =>
+/** A dog clutch between two shafts: a side of a sleeve. One that holds a shaft to the case is a park pawl. */
+export const isSleeveSide = ({ kind, between }: ShiftElement): boolean =>
   kind === 'dog' && !between.includes(CASE);
 
 /** The shaft of a sleeve that a file tells nothing of: the member that most sleeves have in common, else the second. */
 function hubOf(unit: Unit, { between }: ShiftElement): string {
-  const dogs = unit.elements.filter(isSleeve);
+  const dogs = unit.elements.filter(isSleeveSide);
   const [one, other] = between.map((m) => dogs.filter((d) => d.between.includes(m)).length);
   return between[one! > other! ? 0 : 1];
 }
@@ -25,7 +26,7 @@ export function sleevesOf(unit: Unit): SleeveGroup[] {
   const told = unit.sleeves ?? [];
   const sided = new Set(told.flatMap((s) => s.sides));
   const alone = unit.elements
-    .filter((e) => isSleeve(e) && !sided.has(e.id))
+    .filter((e) => isSleeveSide(e) && !sided.has(e.id))
     .map((e): SleeveGroup => ({ id: e.id, hub: hubOf(unit, e), sides: [e.id, null] }));
   return [...told, ...alone];
 }
@@ -40,6 +41,13 @@ export function sleeveWith(
     if (side >= 0) return { sleeve, side: side as Side };
   }
   return null;
+}
+
+/** The member that a side locks to its hub: a gear, or a shaft where it makes two of one; `null` where it is no side. */
+export function gearAt(unit: Unit, side: string): string | null {
+  const hub = sleeveWith(unit, side)?.sleeve.hub;
+  const element = unit.elements.find((e) => e.id === side);
+  return element?.between.find((m) => m !== hub) ?? null;
 }
 
 /** Where a sleeve stands with these elements in. */
@@ -64,15 +72,12 @@ export function withSleeveAt(
  * on, too, is a shaft and no gear.
  */
 export function freeGears(unit: Unit, applied: readonly string[]): string[] {
-  const shafts = new Set(unit.elements.filter((e) => !isSleeve(e)).flatMap((e) => e.between));
-  const gears = sleevesOf(unit).flatMap(({ hub, sides }) =>
-    sides.flatMap((id) => {
-      const element = unit.elements.find((e) => e.id === id);
-      if (!element || applied.includes(element.id)) return [];
-      return element.between.filter((m) => m !== hub && m !== unit.input && !shafts.has(m));
-    }),
+  const shafts = new Set(unit.elements.filter((e) => !isSleeveSide(e)).flatMap((e) => e.between));
+  const sides = sleevesOf(unit).flatMap((s) => s.sides);
+  const gears = sides.flatMap((side) =>
+    side === null || applied.includes(side) ? [] : (gearAt(unit, side) ?? []),
   );
-  return [...new Set(gears)];
+  return [...new Set(gears)].filter((m) => m !== unit.input && !shafts.has(m));
 }
 
 /** What a hand could not do with the lever: a sleeve at both sides, or two of one interlock out of neutral. */

@@ -34,6 +34,8 @@ export interface HandOver {
 export interface HandOverSample {
   readonly time: number;
   readonly inputRpm: number;
+  /** Of the unit's output: behind it the shafts twist. */
+  readonly outputRpm: number;
   /** N·m at the unit's output, and m/s² of the vehicle. */
   readonly outputNm: number;
   readonly acceleration: number;
@@ -123,7 +125,9 @@ export function handOver(setup: HandOver): HandOverResult {
   const mass = vehicle.massKg * metres * metres;
   const together = mass + setup.inputInertia * ratio * ratio;
   state.twists[0] = ((mass / together) * setup.inputNm * ratio) / stiffness;
-  const [inAt, roadAt] = [machine.indexOf.get(unit.input)!, machine.indexOf.get(ROAD)!];
+  const [inAt, outAt, roadAt] = [unit.input, unit.output, ROAD].map((id) =>
+    machine.indexOf.get(id)!,
+  ) as [number, number, number];
   const torques = new Float64Array(members.length);
   const capacities = new Float64Array(elements.length);
   const weight = vehicle.massKg * GRAVITY;
@@ -163,6 +167,7 @@ export function handOver(setup: HandOver): HandOverResult {
     samples.push({
       time: time + step,
       inputRpm: state.speeds[inAt]! / RPM_TO_RAD,
+      outputRpm: state.speeds[outAt]! / RPM_TO_RAD,
       outputNm: stiffness * state.twists[0],
       acceleration,
       speed: road * metres,
@@ -171,7 +176,7 @@ export function handOver(setup: HandOver): HandOverResult {
   }
   const end = machine.energy(state);
   energy.kept = end.kinetic + end.sprung - kept.kinetic - kept.sprung;
-  return { samples, summary: summaryOf(samples, ratio, ratioAfter, metres), energy, why };
+  return { samples, summary: summaryOf(samples, ratio, ratioAfter), energy, why };
 }
 
 /** Share of the way between both speeds at which a shift has begun, and at which it has arrived. */
@@ -184,14 +189,12 @@ function summaryOf(
   samples: readonly HandOverSample[],
   ratio: number,
   ratioAfter: number | null,
-  metres: number,
 ): HandOverSummary {
   const before = samples.filter((s) => s.time <= 0).at(-1);
   const shift = samples.filter((s) => s.time > 0);
   const settled = before?.outputNm ?? 0;
   const way = (s: HandOverSample): number => {
-    const turning = s.speed / metres / RPM_TO_RAD;
-    const [old, next] = [turning * ratio, turning * (ratioAfter ?? ratio)];
+    const [old, next] = [s.outputRpm * ratio, s.outputRpm * (ratioAfter ?? ratio)];
     return next === old ? 0 : (s.inputRpm - old) / (next - old);
   };
   const begins = shift.find((s) => way(s) >= BEGUN)?.time ?? null;
@@ -210,7 +213,7 @@ function summaryOf(
     );
   const nothing = shift.filter((s) => Math.abs(s.outputNm) < NOTHING * Math.abs(settled));
   // Against the speed that the old ratio asks for, so that a vehicle gaining speed is not taken for a flare.
-  const flare = shift.map((s) => s.inputRpm - (s.speed / metres / RPM_TO_RAD) * ratio);
+  const flare = shift.map((s) => s.inputRpm - s.outputRpm * ratio);
   return {
     begins: ratioAfter === null ? null : begins,
     arrives: ratioAfter === null ? null : arrives,

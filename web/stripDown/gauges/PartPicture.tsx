@@ -222,8 +222,8 @@ const MARKS: Readonly<Record<SeenDamage, Mark>> = {
     />
   ),
   // Tips are drawn by themselves, one side beside the other.
-  'rounded-left': () => null,
-  'rounded-right': () => null,
+  'rounded-front': () => null,
+  'rounded-rear': () => null,
   'stepped-rings': patches('part-stain', [
     [0.2, 0.32],
     [0.6, 0.68],

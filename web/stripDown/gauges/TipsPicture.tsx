@@ -9,8 +9,8 @@ const TEETH = 4;
 const PITCH = 3.3;
 const BASE = 112;
 const SIDES = [
-  ['tips-left', 'engagement-left', 'front'],
-  ['tips-right', 'engagement-right', 'rear'],
+  ['tips-front', 'engagement-front', 'front'],
+  ['tips-rear', 'engagement-rear', 'rear'],
 ] as const;
 
 /** A sleeve's teeth seen from outside, at one scale, new and used: drawn from what a caliper would read of them. */

@@ -2,6 +2,7 @@ import { Button, Radio, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  checksFor,
   errorsIn,
   FACINGS,
   fromBag,
@@ -12,7 +13,6 @@ import {
   pieceIn,
   selectivesOf,
   shownBy,
-  TOGETHER_CHECKS,
   togetherOf,
   type AssemblyError,
   type Fit,
@@ -243,7 +243,7 @@ function Checks({ job, plan, parts, work }: OnBench) {
     <section aria-label={t('strip.checks')}>
       <h3>{t('strip.checks')}</h3>
       <div className="row">
-        {TOGETHER_CHECKS.map((check) => (
+        {checksFor(plan).map((check) => (
           <Button key={check} size="small" onClick={() => look(check)}>
             {t(`strip.check.${check}`)}
           </Button>

@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../../core/formats';
-import type { ElementKind, ShiftElement } from '../../../../core/geartrain';
+import { isSleeveSide, type ElementKind, type ShiftElement } from '../../../../core/geartrain';
 import { DeleteOutlined, PlusOutlined } from '../../../shared/icons';
 import { CardWhenNear } from '../../../shared/CardWhenNear';
 import { isLarge } from '../../../workers/unitWorker';
@@ -85,7 +85,7 @@ export function ElementsEditor({ unit, onUnit }: EditorProps) {
                 ),
               )}
             </div>
-            {element.kind === 'dog' && (
+            {isSleeveSide(element) && (
               <SleeveFields unit={unit} element={element} onUnit={onUnit} />
             )}
             {element.kind === 'one-way' && (

@@ -1,5 +1,6 @@
 import {
   CASE,
+  isSleeveSide,
   portsOf,
   type ElementKind,
   type GearSet,
@@ -122,8 +123,8 @@ export function changeElement(unit: Unit, index: number, element: ShiftElement):
       .map((id) => (id === before.id ? element.id : id)),
   }));
   const next = { ...unit, elements: unit.elements.with(index, element), ranges };
-  const gone = element.kind !== 'dog' || element.between.includes(CASE);
-  return withSides(next, (id) => (id !== before.id ? id : gone ? null : element.id));
+  const side = isSleeveSide(element) ? element.id : null;
+  return withSides(next, (id) => (id === before.id ? side : id));
 }
 
 /** Every sleeve with its sides named anew; one that is left without any goes. */
@@ -139,11 +140,7 @@ function withSides(unit: Unit, named: (id: string) => string | null): Unit {
 /** Dog clutches that could be the other side of an element's sleeve: those that lock to the same shaft. */
 export const sleeveMates = ({ elements }: Unit, { id, between }: ShiftElement): ShiftElement[] =>
   elements.filter(
-    (e) =>
-      e.id !== id &&
-      e.kind === 'dog' &&
-      !e.between.includes(CASE) &&
-      e.between.some((m) => between.includes(m)),
+    (e) => e.id !== id && isSleeveSide(e) && e.between.some((m) => between.includes(m)),
   );
 
 /** Both on one sleeve, or, without another, this one on none that is told of. */
