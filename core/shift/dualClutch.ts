@@ -1,4 +1,11 @@
-import { memberInertias, sleeveWith, solveUnit, type Range, type Unit } from '../geartrain';
+import {
+  gearAt,
+  isSleeveSide,
+  memberInertias,
+  solveUnit,
+  type Range,
+  type Unit,
+} from '../geartrain';
 import { toNumber } from '../numerics';
 import { RPM_TO_RAD } from '../quantities';
 import type { Vehicle } from '../vehicle';
@@ -69,28 +76,30 @@ export interface CrossingResult {
 export function wayOf(unit: Unit, { apply }: Range): { clutch: string; side: string } | null {
   const { ratio } = solveUnit(unit, apply);
   if (!ratio) return null;
-  const carries = (id: string) =>
-    solveUnit(
-      unit,
-      apply.filter((a) => a !== id),
-    ).ratio === null;
-  const clutch = apply.find(
-    (id) => unit.elements.find((e) => e.id === id)?.kind === 'clutch' && carries(id),
+  const carrying = unit.elements.filter(
+    ({ id }) =>
+      apply.includes(id) &&
+      solveUnit(
+        unit,
+        apply.filter((a) => a !== id),
+      ).ratio === null,
   );
-  const side = apply.find((id) => sleeveWith(unit, id) !== null && carries(id));
+  const clutch = carrying.find((e) => e.kind === 'clutch')?.id;
+  const side = carrying.find(isSleeveSide)?.id;
   return clutch !== undefined && side !== undefined ? { clutch, side } : null;
 }
 
-/** Input shaft that a clutch drives, and how fast it turns with a sleeve's side in, for one turn of the output. */
-function shaftSpeed(unit: Unit, clutch: string, side: string): { shaft: string; turns: number } {
-  const [, shaft] = unit.elements.find((e) => e.id === clutch)!.between;
+/** Turns of a member for one turn of the output, with a clutch and a side in. */
+function turnsWith(unit: Unit, clutch: string, side: string, member: string): number {
   const { ratio, speeds } = solveUnit(unit, [clutch, side]);
-  const turns = speeds.get(shaft);
-  return { shaft, turns: turns && ratio ? toNumber(turns) * toNumber(ratio) : 0 };
+  const turns = speeds.get(member);
+  return ratio && turns ? toNumber(ratio) * toNumber(turns) : 0;
 }
 
 /**
- * s to bring a clutch's shaft from the gear that waits to the one that is wanted. @param outputRpm of the unit's output
+ * s to bring a clutch's shaft from the gear that waits to the one that is wanted, and the sleeve over.
+ * @param wrong `null`: no gear was in, and the shaft stood still
+ * @param outputRpm of the unit's output
  */
 export function synchronizingTime(
   unit: Unit,
@@ -100,19 +109,14 @@ export function synchronizingTime(
   outputRpm: number,
 ): number {
   if (wrong === right) return 0;
-  const wanted = shaftSpeed(unit, clutch, right);
-  const from = wrong === null ? 0 : shaftSpeed(unit, clutch, wrong).turns;
-  const gear = unit.elements.find((e) => e.id === right)!.between;
-  const { hub } = sleeveWith(unit, right)!.sleeve;
-  const hubTurns = (() => {
-    const { ratio, speeds } = solveUnit(unit, [clutch, right]);
-    const turns = speeds.get(gear.find((m) => m !== hub)!);
-    return turns && ratio ? toNumber(turns) * toNumber(ratio) : 1;
-  })();
+  const [engine, shaft] = unit.elements.find((e) => e.id === clutch)!.between;
+  const driven = shaft === unit.input ? engine : shaft;
+  const wanted = turnsWith(unit, clutch, right, driven);
+  const before = wrong === null ? 0 : turnsWith(unit, clutch, wrong, driven);
   // What the shaft turns for one turn of the gear: its inertia counts by the square of that.
-  const over = hubTurns === 0 ? 1 : wanted.turns / hubTurns;
-  const inertia = memberInertias(unit).get(wanted.shaft)! * over * over;
-  const slip = Math.abs((wanted.turns - from) / over) * outputRpm * RPM_TO_RAD;
+  const over = wanted / (turnsWith(unit, clutch, right, gearAt(unit, right)!) || 1);
+  const inertia = memberInertias(unit).get(driven)! * over * over;
+  const slip = Math.abs((wanted - before) / over) * outputRpm * RPM_TO_RAD;
   return MOVES_IN + (inertia * slip) / SYNCHRO_NM;
 }
 
@@ -198,12 +202,7 @@ function eased(at: number, held: number, left: number): Trace {
   ];
 }
 
-/** Two clutches on the input, each with gears of its own: neighbouring gears hand over from one to the other. */
-export function isDualClutch(unit: Unit): boolean {
-  const onInput = unit.elements.filter(
-    (e) => e.kind === 'clutch' && e.between[0] === unit.input,
-  ).length;
-  if (onInput < 2) return false;
-  const clutches = unit.ranges.flatMap((range) => wayOf(unit, range)?.clutch ?? []);
-  return new Set(clutches).size > 1;
-}
+/** Gear pairs behind two clutches on the input: neighbouring gears may hand over from one to the other. */
+export const isDualClutch = (unit: Unit): boolean =>
+  unit.gearsets.every((g) => g.kind === 'mesh') &&
+  unit.elements.filter((e) => e.kind === 'clutch' && e.between.includes(unit.input)).length > 1;

@@ -52,6 +52,18 @@ test('a rule that never lets the lower gear wait loses time on the brake, and so
   expect(up!.lost).toBeGreaterThan(0.08);
 });
 
+test('a drive that begins at speed begins in its gear', () => {
+  const { changes, lane } = drive({
+    speed: [
+      { time: 0, value: 8 },
+      { time: 10, value: 8 },
+    ],
+  });
+  expect(changes).toEqual([]);
+  expect(lane).toHaveLength(1);
+  expect(lane[0]!.gear).toBeGreaterThan(1);
+});
+
 test('a gear on the clutch that drives can’t wait; nonsense is refused', () => {
   const { lane } = drive({ waits: [{ from: 0, gear: 2 }] });
   expect(lane[0]).toMatchObject({ gear: 0, waiting: 1 });

@@ -76,8 +76,10 @@ export function drivePreselected(drive: Drive): DriveResult {
   const end = speed.at(-1)?.time ?? 0;
   const changes: GearChange[] = [];
   const lane: DriveResult['lane'][number][] = [];
-  let gear = 0;
-  let waiting: number | null = gears.length > 1 ? 1 : null;
+  // It begins in the lowest gear that is not too low for the speed.
+  const fits = ratios.findIndex((ratio) => outputRpm(0) * ratio <= at.up);
+  let gear = fits < 0 ? gears.length - 1 : fits;
+  let waiting: number | null = nextTo(clutches, gear);
   let since = -Infinity;
   const note = (time: number) => {
     const last = lane.at(-1);
@@ -103,9 +105,17 @@ export function drivePreselected(drive: Drive): DriveResult {
   return { changes, lane, lost: changes.reduce((sum, c) => sum + c.lost, 0) };
 }
 
+/** The gear that waits at first: the next one up, or down where there is none; `null` where neither hangs on another clutch. */
+const nextTo = (clutches: readonly string[], gear: number): number | null =>
+  [gear + 1, gear - 1].find((k) => canWait(clutches, gear, k)) ?? null;
+
+/** A gear on the clutch that drives can't wait. */
+const canWait = (clutches: readonly string[], gear: number, other: number): boolean =>
+  other in clutches && clutches[other] !== clutches[gear];
+
 const keepsFor = ({ waits }: Drive): number => ('keeps' in waits ? waits.keeps : 0);
 
-/** The gear that is made to wait now: by the rule, or by what a person has set. A gear on the same clutch can't wait. */
+/** The gear that is made to wait now: by the rule, or by what a person has set. */
 function waitingNow(
   { speed, waits }: Drive,
   clutches: readonly string[],
@@ -113,7 +123,7 @@ function waitingNow(
   gear: number,
   before: number | null,
 ): number | null {
-  const can = (k: number) => k in clutches && clutches[k] !== clutches[gear];
+  const can = (k: number) => canWait(clutches, gear, k);
   if (!('keeps' in waits)) {
     const chosen = waits.findLast((w) => w.from <= time)?.gear;
     return chosen !== undefined && can(chosen) ? chosen : before;
