@@ -189,7 +189,7 @@ test('a sleeve is moved by hand to one of its sides; the interlock holds the oth
   await b.role('slider', 'H34: in at Input shaft');
   await b.visit(run.at('/teach/apply/ferry-dual'));
   await b.press('radio', 'Sleeves');
-  await b.role('button', 'Second gear: in and waiting, the other clutch has the torque');
+  await b.role('button', 'Second gear: in and waiting, no torque goes through it');
 });
 
 test('a dual clutch hands over: the gear that waits, and what the wrong one costs', async () => {

@@ -4,6 +4,7 @@ import { randomFromSeed } from '../numerics';
 import { demoFile } from '../tests/demoFile';
 import {
   bagsOf,
+  canSwap,
   checkOrder,
   conditionIn,
   errorsIn,
@@ -109,6 +110,8 @@ test('somebody at the tray: two washers of different thickness have changed bags
   expect(back).toEqual([other, one]);
   expect(part(one).size).not.toBe(part(other).size);
   expect([...bagsOf(job(), main)].every(([bag, id]) => bag === id)).toBe(true);
+  expect(canSwap(main)).toBe(true);
+  expect(canSwap(planOf(demoFile<Unit>('units/winch-manual')))).toBe(false);
   expect(lookAlikes(main).map((p) => p.id)).toEqual([...bagsOf(job(), main).keys()]);
 
   // Whoever goes by the bags puts two in wrong, and trying the end play shows it; whoever goes by the gauge, none.

@@ -37,6 +37,15 @@ interface Asks {
 }
 export const demandsOf = ({ demands = USUAL_DEMANDS }: Asks): Demands => demands;
 
+/** Two of them that are not of one thickness: with these in each other's bags, something is wrong. */
+function pairsThatDiffer(plan: StripPlan): (readonly [string, string])[] {
+  const alike = lookAlikes(plan);
+  return alike.flatMap((a, k) =>
+    alike.slice(k + 1).flatMap((b) => (a.size === b.size ? [] : [[a.id, b.id] as const])),
+  );
+}
+export const canSwap = (plan: StripPlan): boolean => pairsThatDiffer(plan).length > 0;
+
 /**
  * What lies in each bag that is named for a part: its own, but where somebody was at the tray two of different thickness have
  * changed places. @returns the part by the bag's name
@@ -45,12 +54,9 @@ export function bagsOf(
   job: Asks & { readonly seed: string },
   plan: StripPlan,
 ): ReadonlyMap<string, string> {
-  const alike = lookAlikes(plan);
-  const bags = new Map(alike.map((p) => [p.id, p.id]));
+  const bags = new Map(lookAlikes(plan).map((p) => [p.id, p.id]));
   if (!demandsOf(job).visitor) return bags;
-  const pairs = alike.flatMap((a, k) =>
-    alike.slice(k + 1).flatMap((b) => (a.size === b.size ? [] : [[a.id, b.id] as const])),
-  );
+  const pairs = pairsThatDiffer(plan);
   if (pairs.length === 0) return bags;
   const [one, other] = randomFromSeed(`visitor ${job.seed}`).pick(pairs);
   return bags.set(one, other).set(other, one);

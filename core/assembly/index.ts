@@ -15,6 +15,7 @@ export {
 } from './parts';
 export {
   bagsOf,
+  canSwap,
   demandsOf,
   fromBag,
   isOneOfMany,

@@ -9,7 +9,7 @@ import {
 import { toNumber } from '../numerics';
 import { RPM_TO_RAD } from '../quantities';
 import type { Vehicle } from '../vehicle';
-import { handOver, type HandOverResult } from './handOver';
+import { handOver, shiftQuality, type HandOverResult, type ShiftQuality } from './handOver';
 import type { Trace } from './trace';
 
 /**
@@ -70,6 +70,16 @@ export interface CrossingResult {
   readonly leastSum: number;
   /** The clutches, the old one first; the same twice where both gears hang on it. */
   readonly clutches: readonly [string, string];
+}
+
+/** Least sum of both clutches' torques, over the engine's, below which next to nothing holds (from memory). */
+const HOLE = 0.05;
+
+/** What a driver says of it: as of every shift, and a hole where for a moment neither clutch holds. */
+export type CrossingQuality = ShiftQuality | 'hole';
+export function crossingQuality({ run, leastSum }: CrossingResult): CrossingQuality {
+  const quality = shiftQuality(run.summary);
+  return quality === 'bumps' && leastSum < HOLE ? 'hole' : quality;
 }
 
 /** The clutch that carries a range, and the sleeve's side that it drives through; `null` where it does not drive. */

@@ -79,6 +79,7 @@ export {
 } from './train';
 export {
   crossing,
+  crossingQuality,
   isDualClutch,
   synchronizingTime,
   USUAL_CROSSING,

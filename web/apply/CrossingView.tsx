@@ -2,10 +2,10 @@ import { Segmented, Select } from 'antd';
 import { useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel, type Engine } from '../../core/converter';
-import type { Range, Unit } from '../../core/geartrain';
+import { gearAt, type Range, type Unit } from '../../core/geartrain';
 import {
   crossing,
-  shiftQuality,
+  crossingQuality,
   USUAL_CROSSING,
   wayOf,
   type Crossing,
@@ -43,6 +43,9 @@ const USUAL: Omit<Setting, 'pair' | 'waiting'> = {
 };
 const ENGINE = { nm: 160, rpm: 2400 } as const;
 const NO_GEAR = '';
+
+/** The gear that a side of a sleeve locks. */
+const gearName = (unit: Unit, side: string): string => memberName(unit, gearAt(unit, side) ?? side);
 
 interface Pair {
   readonly id: string;
@@ -99,6 +102,7 @@ function OneChange({ unit }: { unit: Unit }) {
   const vehicles = useAppSelector(selectVehicles);
   const engine = engines.byId[engines.ids[0] ?? ''];
   const vehicle = vehicles.byId[vehicles.ids[0] ?? ''];
+  const numbers = useNumbers();
   const pairs = useMemo(() => pairsOf(unit), [unit]);
   const [setting, setSetting] = useKept<Setting>(`Crossing ${unit.id}`, {
     ...USUAL,
@@ -106,17 +110,12 @@ function OneChange({ unit }: { unit: Unit }) {
     waiting: null,
   });
   const pair = pairs.find((p) => p.id === setting.pair) ?? pairs[0];
-  if (!engine || !vehicle || !pair) return <p className="sheet-wait">{t('crossing.nothing')}</p>;
+  if (!pair) return <p className="crossing-shown">{t('crossing.noPair')}</p>;
+  if (!engine || !vehicle) return <p className="crossing-shown">{t('crossing.nothing')}</p>;
   const change = (next: Partial<Setting>) => setSetting((now) => ({ ...now, ...next }));
-  const sides = unit.elements.filter(
-    (e) =>
-      e.kind === 'dog' &&
-      pairs.some((p) => p.next.clutch === pair.next.clutch && p.next.side === e.id),
+  const sides = new Set(
+    pairs.filter((p) => p.next.clutch === pair.next.clutch).map((p) => p.next.side),
   );
-  const gearOf = (id: string) => {
-    const element = unit.elements.find((e) => e.id === id)!;
-    return memberName(unit, element.between[0]);
-  };
   const number = (field: 'offAt' | 'offOver' | 'onAt' | 'onOver', least: number) => (
     <NumberField
       key={field}
@@ -143,9 +142,9 @@ function OneChange({ unit }: { unit: Unit }) {
           value={setting.waiting ?? pair.next.side}
           onChange={(waiting: string) => change({ waiting })}
           options={[
-            ...sides.map(({ id }) => ({
-              value: id,
-              label: t('crossing.waits', { gear: gearOf(id) }),
+            ...[...sides].map((side) => ({
+              value: side,
+              label: t('crossing.waits', { gear: gearName(unit, side) }),
             })),
             { value: NO_GEAR, label: t('crossing.noneWaits') },
           ]}
@@ -160,6 +159,14 @@ function OneChange({ unit }: { unit: Unit }) {
           step={5}
           onValue={(v) => change({ cut: Math.min(1, Math.max(0, v / 100)) })}
         />
+        <p className="quiet crossing-told">
+          {t('crossing.with', {
+            torque: `${formatNumber(numbers.toDisplay(ENGINE.nm, 'torque'), 0)} ${numbers.unit('torque')}`,
+            rpm: formatNumber(ENGINE.rpm, 0),
+            engine: engine.name,
+            vehicle: vehicle.name,
+          })}
+        </p>
       </div>
       <Crossed unit={unit} pair={pair} setting={setting} engine={engine} vehicle={vehicle} />
     </>
@@ -199,7 +206,7 @@ function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
   return (
     <div className="crossing-shown">
       <p role="status">
-        <strong>{t(`crossing.quality.${shiftQuality(summary)}`)}</strong>{' '}
+        <strong>{t(`crossing.quality.${crossingQuality(result)}`)}</strong>{' '}
         {result.lost > 0
           ? t('crossing.lost', { seconds: formatNumber(result.lost, 2) })
           : t('crossing.nothingLost')}{' '}
@@ -272,16 +279,13 @@ function WaitingLane({
 }) {
   const { t } = useTranslation();
   const whole = result.run.samples.at(-1)!.time;
-  const name = (side: string | null) => {
-    const element = unit.elements.find((e) => e.id === side);
-    return element ? memberName(unit, element.between[0]) : t('crossing.none');
-  };
-  const right = name(wayOf(unit, plan.to)!.side);
+  const right = gearName(unit, wayOf(unit, plan.to)!.side);
+  const wrong = plan.waiting === null ? t('crossing.none') : gearName(unit, plan.waiting);
   const parts = [
     {
       from: 0,
       to: result.lost,
-      text: t('crossing.moves', { gear: name(plan.waiting) }),
+      text: t('crossing.moves', { gear: wrong }),
       kind: 'lost',
     },
     {

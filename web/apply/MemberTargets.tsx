@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import type { SectionDrawing, SectionLine } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
 import { linePath } from './linePath';
-import { pressKey } from './pressKey';
+import { pressable } from './pressKey';
 
 interface TargetProps {
   unit: Unit;
@@ -23,17 +23,12 @@ export const MemberTargets = memo(function MemberTargets(props: TargetProps) {
     const place = chosen.indexOf(id);
     const longest = lines.reduce((a, b) => (lengthOf(b) > lengthOf(a) ? b : a));
     const middle = { x: (longest.x1 + longest.x2) / 2, y: (longest.y1 + longest.y2) / 2 };
-    const choose = () => onMember(id);
     return (
       <g
         key={id}
         className={`section-member${place >= 0 ? ' section-chosen' : ''}`}
-        role="button"
-        tabIndex={0}
-        aria-pressed={place >= 0}
         aria-label={place >= 0 ? t('apply.chosenMember', { name, n: place + 1 }) : name}
-        onClick={choose}
-        onKeyDown={(event) => pressKey(event, choose)}
+        {...pressable(() => onMember(id), place >= 0)}
       >
         <title>{name}</title>
         {lines.map((l, k) => (

@@ -12,7 +12,7 @@ import type { Turning } from '../bench/useTurning';
 import { formatRatio } from '../shared/numbers';
 import { linePath } from './linePath';
 import { MemberTargets } from './MemberTargets';
-import { pressKey } from './pressKey';
+import { pressable } from './pressKey';
 import { PowerFlowLines, ToothStrips } from './SectionMotion';
 import './SectionView.css';
 import { memberName } from '../shared/unitNames';
@@ -196,20 +196,11 @@ function ElementSign({ element, caseY, name, state, onElement }: SignProps) {
   const { id, kind, grounded, x, y } = element;
   const movable = kind !== 'one-way' && onElement;
   const on = state !== 'open' && state !== 'overrunning';
-  const toggle = () => onElement?.(id);
   const words = `${id}, ${name}: ${t(`elementStates.${state}`)}`;
   return (
     <g
       className={`section-element state-${state}`}
-      {...(movable
-        ? {
-            role: 'button',
-            tabIndex: 0,
-            'aria-pressed': on,
-            onClick: toggle,
-            onKeyDown: (event: React.KeyboardEvent) => pressKey(event, toggle),
-          }
-        : { role: 'img' })}
+      {...pressable(movable ? () => onElement(id) : undefined, on)}
       aria-label={words}
     >
       <title>{words}</title>

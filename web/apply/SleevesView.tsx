@@ -15,7 +15,7 @@ import { toNumber } from '../../core/numerics';
 import { useKept } from '../shared/kept';
 import { formatRatio } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
-import { pressKey } from './pressKey';
+import { pressable } from './pressKey';
 import './SectionView.css';
 import './SleevesView.css';
 
@@ -134,6 +134,7 @@ function OneRail({ rail, unit, solution, roles, applied, onPlace }: RailProps) {
           name={memberName(unit, gear.member)}
           role={roles.get(gear.member) ?? 'idle'}
           carries={place === gear.side || place === 'both'}
+          waits={waitsIn(solution, gear.element)}
           speed={speedOf(solution, gear.member)}
           onPress={onPlace && (() => onPlace(place === gear.side ? 'neutral' : gear.side))}
         />
@@ -225,16 +226,16 @@ interface GearProps {
   name: string;
   role: MemberRole;
   carries: boolean;
+  /** It is in while another gear drives: nothing goes through it. */
+  waits: boolean;
   speed: string | null;
   onPress?: (() => void) | undefined;
 }
 
 /** A gear that carries is filled and firm; one that turns free on its needles is hatched and open. */
-function OneGear({ gear, name, role, carries, speed, onPress }: GearProps) {
+function OneGear({ gear, name, role, carries, waits, speed, onPress }: GearProps) {
   const { t } = useTranslation();
   const { x, reach, teeth } = gear;
-  // In, but nothing goes through it: the other clutch has the torque.
-  const waits = carries && role === 'idle' && speed !== null;
   const words = t(waits ? 'sleeves.isWaiting' : carries ? 'sleeves.carries' : 'sleeves.turnsFree', {
     gear: name,
   });
@@ -243,19 +244,7 @@ function OneGear({ gear, name, role, carries, speed, onPress }: GearProps) {
       className={`section-gear member-${carries ? role : 'idle'} sleeve-gear`}
       data-carries={carries}
     >
-      <g
-        className="sleeve-press"
-        {...(onPress
-          ? {
-              role: 'button',
-              tabIndex: 0,
-              'aria-pressed': carries,
-              onClick: onPress,
-              onKeyDown: (event: React.KeyboardEvent) => pressKey(event, onPress),
-            }
-          : { role: 'img' })}
-        aria-label={words}
-      >
+      <g className="sleeve-press" {...pressable(onPress, carries)} aria-label={words}>
         <title>{words}</title>
         <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis - reach} width={GEAR_WIDTH} height={reach - 7} />
         <rect x={x - GEAR_WIDTH / 2} y={RAILS.axis + 7} width={GEAR_WIDTH} height={reach - 7} />
@@ -283,6 +272,12 @@ function OneGear({ gear, name, role, carries, speed, onPress }: GearProps) {
       </text>
     </g>
   );
+}
+
+/** The unit drives, and of all that torque none goes through this side. */
+function waitsIn({ outcome, elements }: Solution, side: string): boolean {
+  const result = elements.get(side);
+  return outcome === 'drives' && result?.state === 'applied' && result.torque?.num === 0n;
 }
 
 function speedOf(solution: Solution, member: string): string | null {

@@ -49,8 +49,10 @@ export function UnitSheet(props: Props) {
   const { unit, solution, turning, view = SECTION, onView, sealed = false } = props;
   const { applied, onApplied } = props;
   const sleeves = applied !== undefined && sleevesOf(unit).length > 0;
-  const dual = useMemo(() => sleeves && isDualClutch(unit), [sleeves, unit]);
-  const own = [LEVER, ...(sleeves ? [SLEEVES] : []), ...(dual ? [CROSSING] : [])];
+  const dual = sleeves && isDualClutch(unit);
+  const own = OWN_VIEWS.filter(
+    ({ view }) => (view !== SLEEVES || sleeves) && (view !== CROSSING || dual),
+  );
   const { t } = useTranslation();
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   const set = unit.gearsets.find((g): g is PlanetaryUnitSet => g.id === view && g.kind !== 'mesh');
@@ -85,7 +87,7 @@ export function UnitSheet(props: Props) {
         <div className="unit-sheet-bar">
           {onView && (
             <Views
-              value={set || own.includes(view) ? view : SECTION}
+              value={set || own.some((v) => v.view === view) ? view : SECTION}
               sets={planetary}
               own={own}
               onView={onView}
@@ -104,6 +106,13 @@ export function UnitSheet(props: Props) {
   );
 }
 
+/** Views of a whole unit beside its section, with their words. */
+const OWN_VIEWS = [
+  { view: LEVER, word: 'lever' },
+  { view: SLEEVES, word: 'sleeves' },
+  { view: CROSSING, word: 'crossing' },
+] as const;
+
 /** Views that still stand side by side. */
 const MOST_SIDE_BY_SIDE = 8;
 
@@ -111,7 +120,7 @@ interface ViewsProps {
   value: string;
   sets: readonly { id: string }[];
   /** Views beside the section that it has as a whole. */
-  own: readonly string[];
+  own: readonly (typeof OWN_VIEWS)[number][];
   onView: (view: string) => void;
 }
 
@@ -119,10 +128,7 @@ function Views({ value, sets, own, onView }: ViewsProps) {
   const { t } = useTranslation();
   const options = [
     { value: SECTION, label: t('apply.views.section') },
-    ...own.map((view) => ({
-      value: view,
-      label: t(`apply.views.${view.slice(1) as 'lever' | 'sleeves' | 'crossing'}`),
-    })),
+    ...own.map((o) => ({ value: o.view, label: t(`apply.views.${o.word}`) })),
     ...sets.map((g) => ({ value: g.id, label: t('apply.views.endView', { set: g.id }) })),
   ];
   const Choice = options.length > MOST_SIDE_BY_SIDE ? Select<string> : Segmented<string>;

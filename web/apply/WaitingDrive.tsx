@@ -108,9 +108,16 @@ export function WaitingDrive({ unit, vehicle }: Props) {
           <strong>
             {result.lost > 0
               ? t('crossing.lostInAll', { seconds: formatNumber(result.lost, 2) })
-              : t('crossing.noneLost')}
+              : t(result.changes.length > 0 ? 'crossing.noneLost' : 'crossing.noChange')}
           </strong>{' '}
           {lostText(t, result, gears)}
+          <span className="quiet">
+            {t('crossing.changesAt', {
+              up: formatNumber(CHANGES.up, 0),
+              down: formatNumber(CHANGES.down, 0),
+              vehicle: vehicle.name,
+            })}
+          </span>
         </p>
         <div className="waiting-pad">
           <HandlePad

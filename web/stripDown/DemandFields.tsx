@@ -1,10 +1,12 @@
 import { Checkbox, Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { demandsOf, type Demands, type Job } from '../../core/assembly';
+import { canSwap, demandsOf, type Demands, type Job, type StripPlan } from '../../core/assembly';
 import { NumberField } from '../shared/NumberField';
 
 interface Props {
   job: Job;
+  /** `null` while it is not known. */
+  plan: StripPlan | null;
   onJob: (job: Job, field?: string) => void;
 }
 
@@ -12,15 +14,31 @@ interface Props {
 const MINUTES = { first: 240, most: 10_000 } as const;
 
 /** How much a job asks beside the work: finer parts, lost names, another's hands at the tray, no help, a clock. */
-export function DemandFields({ job, onJob }: Props) {
+export function DemandFields({ job, plan, onJob }: Props) {
   const { t } = useTranslation();
   const demands = demandsOf(job);
   const change = (part: Partial<Demands>) =>
     onJob({ ...job, demands: { ...demands, ...part } }, 'demands');
+  // Nothing to mix up: what is set stays, but can't be set.
+  const alike = plan !== null && canSwap(plan);
+  const tick = (
+    checked: boolean,
+    word: 'visitor' | 'help' | 'timed',
+    set: (on: boolean) => Partial<Demands>,
+    disabled = false,
+  ) => (
+    <Checkbox
+      checked={checked}
+      disabled={disabled && !checked}
+      onChange={(e) => change(set(e.target.checked))}
+    >
+      {t(`strip.demands.${word}`)}
+    </Checkbox>
+  );
   return (
     <>
       <h3>{t('strip.demands.title')}</h3>
-      <p className="quiet">{t('strip.demands.how')}</p>
+      <p className="quiet">{t(alike ? 'strip.demands.how' : 'strip.demands.noneAlike')}</p>
       <span className="label">{t('strip.demands.parts')}</span>
       <Segmented<Demands['parts']>
         aria-label={t('strip.demands.parts')}
@@ -39,20 +57,12 @@ export function DemandFields({ job, onJob }: Props) {
         options={(['kept', 'lost'] as const).map((value) => ({
           value,
           label: t(`strip.demands.label.${value}`),
+          disabled: value === 'lost' && !alike,
         }))}
       />
-      <Checkbox checked={demands.visitor} onChange={(e) => change({ visitor: e.target.checked })}>
-        {t('strip.demands.visitor')}
-      </Checkbox>
-      <Checkbox checked={demands.help} onChange={(e) => change({ help: e.target.checked })}>
-        {t('strip.demands.help')}
-      </Checkbox>
-      <Checkbox
-        checked={demands.minutes !== null}
-        onChange={(e) => change({ minutes: e.target.checked ? MINUTES.first : null })}
-      >
-        {t('strip.demands.timed')}
-      </Checkbox>
+      {tick(demands.visitor, 'visitor', (visitor) => ({ visitor }), !alike)}
+      {tick(demands.help, 'help', (help) => ({ help }))}
+      {tick(demands.minutes !== null, 'timed', (on) => ({ minutes: on ? MINUTES.first : null }))}
       {demands.minutes !== null && (
         <NumberField
           label={t('strip.demands.minutes')}

@@ -65,7 +65,7 @@ export function JobFields({ job, onJob }: Props) {
         />
       </label>
       <HiddenFields job={job} plan={plan} onJob={onJob} />
-      <DemandFields job={job} onJob={onJob} />
+      <DemandFields job={job} plan={plan} onJob={onJob} />
       <h3>{t('strip.school')}</h3>
       <p className="quiet">{t('strip.schoolHow')}</p>
       <span className="label">{t('strip.bearings')}</span>

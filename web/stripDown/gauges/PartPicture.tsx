@@ -1,7 +1,14 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seenOn, type Damage, type PartKind, type SeenDamage } from '../../../core/assembly';
+import {
+  type Condition,
+  seenOn,
+  type Damage,
+  type PartKind,
+  type SeenDamage,
+} from '../../../core/assembly';
 import { arc, circlePath, onCircle, ringPath, sector, toothedPath } from './circle';
+import { TipsPicture } from './TipsPicture';
 import './PartPicture.css';
 
 /** Seen from the front: how far it reaches from the axis, in shares of the sheet, and what it carries. */
@@ -65,25 +72,30 @@ interface Props {
   kind: PartKind;
   /** What is wrong with the used one; what the eye can't see is not drawn. */
   damage: Damage | null;
+  /** What it would read: a sleeve's teeth are drawn from it. */
+  values: Condition['values'];
 }
 
 /** The part new and used, beside each other at one scale. */
-export function PartPicture({ kind, damage }: Props) {
+export function PartPicture({ kind, damage, values }: Props) {
   const { t } = useTranslation();
   const seen = seenOn(damage);
   const face = seen === 'blue-steels' ? STEEL : (FACES[kind] ?? PLAIN);
   return (
-    <div className="part-picture">
-      {([null, seen] as const).map((look, k) => (
-        <figure key={k === 0 ? 'new' : 'used'}>
-          <svg viewBox="0 0 180 180" aria-hidden="true">
-            <Whole face={face} used={k === 1} />
-            {look && MARKS[look](face)}
-          </svg>
-          <figcaption className="label">{t(k === 0 ? 'strip.new' : 'strip.used')}</figcaption>
-        </figure>
-      ))}
-    </div>
+    <>
+      <div className="part-picture">
+        {([null, seen] as const).map((look, k) => (
+          <figure key={k === 0 ? 'new' : 'used'}>
+            <svg viewBox="0 0 180 180" aria-hidden="true">
+              <Whole face={face} used={k === 1} />
+              {look && MARKS[look](face)}
+            </svg>
+            <figcaption className="label">{t(k === 0 ? 'strip.new' : 'strip.used')}</figcaption>
+          </figure>
+        ))}
+      </div>
+      {kind === 'sleeve' && <TipsPicture values={values} />}
+    </>
   );
 }
 

@@ -22,7 +22,6 @@ import {
 import { randomFromSeed } from '../../../core/numerics';
 import { useKept } from '../../shared/kept';
 import { PartPicture } from '../gauges/PartPicture';
-import { TipsPicture } from '../gauges/TipsPicture';
 import { MeasurePanel } from '../MeasurePanel';
 import type { OnBench } from '../onBench';
 import { partName } from '../partName';
@@ -150,8 +149,7 @@ function PartCard({ part, ...bench }: CardProps) {
     <div className="bench-part">
       <div className="bench-part-look">
         <h3>{partName(t, job.unit ?? null, part)}</h3>
-        <PartPicture kind={part.kind} damage={onThisFace} />
-        {part.kind === 'sleeve' && <TipsPicture values={values} />}
+        <PartPicture kind={part.kind} damage={onThisFace} values={values} />
         <div className="row">
           <Button onClick={() => setFace(face === 'front' ? 'rear' : 'front')}>
             {t('strip.turnOver')}

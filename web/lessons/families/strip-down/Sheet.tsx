@@ -121,7 +121,7 @@ export function StripSheet(props: Props) {
       return (
         <>
           <h2>{name(question.part)}</h2>
-          <PartPicture kind={parts.get(question.part)!.kind} damage={null} />
+          <PartPicture kind={parts.get(question.part)!.kind} damage={null} values={{}} />
           {stack(NONE, question.part)}
         </>
       );
@@ -154,7 +154,7 @@ function OnePart({ laid: { job }, part, name }: { laid: LaidJob; part: Part; nam
   return (
     <>
       <h2>{name}</h2>
-      <PartPicture kind={part.kind} damage={damage} />
+      <PartPicture kind={part.kind} damage={damage} values={values} />
       <p>{t(`strip.looks.${seenOn(damage) ?? 'sound'}`)}</p>
       {damagesOf(part).some(feltOn) && (
         <p>
