@@ -174,10 +174,10 @@ test('a sleeve is moved by hand to one of its sides; the interlock holds the oth
   await b.role('slider', 'H12: in at First gear');
   await move(/^H12/, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
   await b.role('button', 'Second gear: locked to the shaft');
-  await b.press('button', 'Third gear: turns free on the shaft');
+  await b.press('button', 'Third gear: free of the shaft');
   await b.see('The interlock holds H34 back: H12 is in gear.');
   await b.press('checkbox', 'interlock in place');
-  await b.press('button', 'Third gear: turns free on the shaft');
+  await b.press('button', 'Third gear: free of the shaft');
   await b.see(/tied up/i);
   await move(/^H12/, Key.ARROW_LEFT);
   await b.role('slider', 'H12: between its gears');

@@ -24,6 +24,9 @@ const HAZARDS_OF: Readonly<Partial<Record<PartKind, readonly Hazard[]>>> = {
   flywheel: ['heavy-parts'],
   gearbox: ['lifting', 'engine-hung'],
   battery: ['battery'],
+  gear: ['heavy-parts'],
+  sleeve: ['heavy-parts'],
+  'shaft-bearing': ['press'],
   extension: ['park-free'],
   'output-shaft': ['park-free'],
 };

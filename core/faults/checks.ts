@@ -62,6 +62,7 @@ export const HAZARDS = [
   'heavy-parts',
   'lifting',
   'springs',
+  'press',
   'dust',
   'hot-fluid',
   'compressed-air',

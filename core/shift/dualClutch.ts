@@ -54,7 +54,8 @@ const MOVES_IN = 0.08;
 const CUT_RAMP = 0.04;
 /** Over what is asked, that a clutch holds before and after. */
 const MARGIN = 1.3;
-const SECONDS = 1.2;
+/** s that are looked on when all of it is over. */
+const SECONDS = 0.8;
 /** s; with half of it every figure is the same to a hundredth. */
 const STEP = 2e-3;
 
@@ -151,6 +152,8 @@ export function crossing(plan: Crossing): CrossingResult {
   const change = Math.abs(engineRpm * (1 - after / ratio)) * RPM_TO_RAD;
   // What of its own torque the engine lacks meanwhile changes its speed: J·Δω over that.
   const changing = (plan.engineInertia * change) / Math.max(0.1, 1 - plan.cut) / engineNm;
+  // From the crossing on until both ramps and the engine's change are over.
+  const over = Math.max(plan.off.at + plan.off.over, plan.on.at + plan.on.over + changing);
   const takes: Trace = [
     { time: begins, value: 0 },
     { time: begins + plan.on.over, value: engineNm },
@@ -178,7 +181,7 @@ export function crossing(plan: Crossing): CrossingResult {
             [next.clutch, takes],
           ],
     ),
-    seconds: SECONDS + lost,
+    seconds: lost + over + SECONDS,
     step: STEP,
   });
   const shifting = run.samples.filter((s) => s.time >= 0);
@@ -188,7 +191,6 @@ export function crossing(plan: Crossing): CrossingResult {
   const metres = plan.vehicle.tyreRadiusM / plan.vehicle.finalDrive;
   const mass = plan.vehicle.massKg * metres * metres;
   const level = (i: number) => (engineNm * i * mass) / (mass + plan.engineInertia * i * i);
-  const over = Math.max(plan.off.at + plan.off.over, plan.on.at + plan.on.over + changing);
   const output = shifting.filter((s) => s.time <= lost + over).map((s) => s.outputNm);
   const spacing = shifting.length > 1 ? shifting[1]!.time - shifting[0]!.time : 0;
   const both = shifting.filter((s) => !same && of(old.clutch, s) > 1 && of(next.clutch, s) > 1);

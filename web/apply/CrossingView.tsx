@@ -102,7 +102,6 @@ function OneChange({ unit }: { unit: Unit }) {
   const vehicles = useAppSelector(selectVehicles);
   const engine = engines.byId[engines.ids[0] ?? ''];
   const vehicle = vehicles.byId[vehicles.ids[0] ?? ''];
-  const numbers = useNumbers();
   const pairs = useMemo(() => pairsOf(unit), [unit]);
   const [setting, setSetting] = useKept<Setting>(`Crossing ${unit.id}`, {
     ...USUAL,
@@ -159,14 +158,6 @@ function OneChange({ unit }: { unit: Unit }) {
           step={5}
           onValue={(v) => change({ cut: Math.min(1, Math.max(0, v / 100)) })}
         />
-        <p className="quiet crossing-told">
-          {t('crossing.with', {
-            torque: `${formatNumber(numbers.toDisplay(ENGINE.nm, 'torque'), 0)} ${numbers.unit('torque')}`,
-            rpm: formatNumber(ENGINE.rpm, 0),
-            engine: engine.name,
-            vehicle: vehicle.name,
-          })}
-        </p>
       </div>
       <Crossed unit={unit} pair={pair} setting={setting} engine={engine} vehicle={vehicle} />
     </>
@@ -183,6 +174,7 @@ interface CrossedProps {
 
 function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const plan = useMemo((): Crossing => {
     const waiting = setting.waiting ?? pair.next.side;
     return {
@@ -215,7 +207,15 @@ function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
           dip: formatShare(result.dip),
           flare: formatNumber(summary.flareRpm, 0),
           least: formatShare(result.leastSum),
-        })}
+        })}{' '}
+        <span className="quiet">
+          {t('crossing.with', {
+            torque: `${formatNumber(numbers.toDisplay(ENGINE.nm, 'torque'), 0)} ${numbers.unit('torque')}`,
+            rpm: formatNumber(ENGINE.rpm, 0),
+            engine: engine.name,
+            vehicle: vehicle.name,
+          })}
+        </span>
       </p>
       <CrossingCurves result={result} names={pair} />
       <WaitingLane unit={unit} plan={later} result={result} />

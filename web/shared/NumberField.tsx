@@ -22,6 +22,7 @@ interface Props {
 export function NumberField(props: Props) {
   const { label, value, onValue, quantity, unit, step = 1, faulty = false, bare = false } = props;
   const numbers = useNumbers();
+  const sign = quantity ? numbers.unit(quantity) : unit;
   const shown = tidy(quantity ? numbers.toDisplay(value, quantity) : value);
   const field = (
     <TypedNumber
@@ -38,7 +39,7 @@ export function NumberField(props: Props) {
       <span className="label">{label}</span>
       <span className="row">
         {field}
-        <span className="quiet">{quantity ? numbers.unit(quantity) : unit}</span>
+        {sign && <span className="quiet">{sign}</span>}
       </span>
     </label>
   );

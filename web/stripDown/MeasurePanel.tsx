@@ -80,12 +80,15 @@ export function MeasurePanel({ job, part, measure, before, work, onWork }: Props
         <Button onClick={take}>{t('strip.takeReading')}</Button>
         {standing !== null && (
           <>
-            <TypedNumber
-              label={t('strip.whatItReads')}
-              value={typed}
-              suffix={measureUnit(numbers, measure)}
-              onValue={setTyped}
-            />
+            <span className="measure-typed">
+              <span className="label">{t('strip.whatItReads')}</span>
+              <TypedNumber
+                label={t('strip.whatItReads')}
+                value={typed}
+                suffix={measureUnit(numbers, measure)}
+                onValue={setTyped}
+              />
+            </span>
             <Button type="primary" onClick={write} disabled={typed === null}>
               {t('strip.writeDown')}
             </Button>

@@ -167,10 +167,12 @@ function Micrometer({ value, system }: FaceProps) {
 function Caliper({ value, system }: FaceProps) {
   const { t } = useTranslation();
   const step = system === 'si' ? 1 : 0.05;
-  const gap = 26;
+  const gap = 25;
   const units = value / step;
-  const first = Math.max(0, Math.floor(units) - 2);
-  const x = (k: number) => 20 + (k - first) * gap;
+  const first = Math.max(0, Math.floor(units) - 1);
+  const x = (k: number) => 18 + (k - first) * gap;
+  // Figures in hundredths of an inch are too wide for every line.
+  const figured = (k: number) => system === 'si' || k % 2 === 0;
   return (
     <g>
       <title>
@@ -189,9 +191,11 @@ function Caliper({ value, system }: FaceProps) {
             y1={92}
             y2={(first + k) % 5 === 0 ? 62 : 72}
           />
-          <text className="gauge-figure" x={x(first + k)} y={52} textAnchor="middle">
-            {formatNumber((first + k) * step, system === 'si' ? 0 : 2)}
-          </text>
+          {figured(first + k) && (
+            <text className="gauge-figure" x={x(first + k)} y={52} textAnchor="middle">
+              {formatNumber((first + k) * step, system === 'si' ? 0 : 2)}
+            </text>
+          )}
         </g>
       ))}
       <rect

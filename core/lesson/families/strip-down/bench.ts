@@ -70,12 +70,11 @@ export function orderAnswers(
   return order.every((id, k) => k === 0 || at(order[k - 1]!) <= at(id));
 }
 
-/** What the wrong way of a part is on the road. */
+/** What the wrong way of a part is on the road; of a sound one, whatever is wrong with the one that came out. */
 export function becomesOf({ job, plan }: LaidJob, part: string): Becomes {
-  const [fault] = faultsOf(errorsIn(job, plan, {}, [{ part, turned: true }]).filter(wrongWay));
-  return fault?.kind ?? 'nothing';
+  const sound = { [part]: { decision: 'replace' as const } };
+  return faultsOf(errorsIn(job, plan, sound, [{ part, turned: true }]))[0]?.kind ?? 'nothing';
 }
-const wrongWay = ({ kind }: { readonly kind: string }): boolean => kind === 'wrong-way';
 
 const EFFECTS = [...new Set(Object.values(FACINGS).map((f): Becomes => f.fault ?? 'nothing'))];
 const OFFERED = 4;
