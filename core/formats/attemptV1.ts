@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CONFIDENCES, DIRECTIONS, MOST_WORDS, SKETCH_AT, WAYS, type UnreadAnswer } from '../lesson';
 import { clutchAnswers } from './clutchParts';
 import { faultAnswers } from './faultParts';
+import { gearboxAnswers } from './gearboxParts';
 import { ownAnswers } from './ownParts';
 import { stripAnswers } from './stripParts';
 import { converterSetting } from './converterSetting';
@@ -50,6 +51,7 @@ const answer = z.discriminatedUnion('kind', [
   }),
   ...clutchAnswers,
   ...faultAnswers,
+  ...gearboxAnswers,
   ...stripAnswers,
   ...ownAnswers,
   z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),

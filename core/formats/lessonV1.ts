@@ -18,6 +18,7 @@ import { converterSetting } from './converterSetting';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultBlocks, faultQuestions } from './faultParts';
+import { gearboxQuestions } from './gearboxParts';
 import { ownQuestions } from './ownParts';
 import { stripQuestions } from './stripParts';
 import { faultCaseV1 } from './faultCaseV1';
@@ -110,6 +111,7 @@ const question = z.discriminatedUnion('kind', [
   }),
   ...clutchQuestions,
   ...faultQuestions,
+  ...gearboxQuestions,
   ...stripQuestions,
   ...ownQuestions,
   z.strictObject({

@@ -6,6 +6,7 @@ import type { Unit } from '../geartrain';
 import type { Vehicle } from '../vehicle';
 import type { ClutchRig } from './families/clutch/kinds';
 import type { ConverterRig } from './families/converter/kinds';
+import type { GearboxRig } from './families/gearbox/kinds';
 import type { Block, Lesson } from './lesson';
 
 /**
@@ -122,6 +123,21 @@ export function clutchRigOf(
     vehicle: pick(lesson.vehicles, named.vehicle),
     unit: pick(lesson.units, named.unit),
   };
+}
+
+/** What a question about a gearbox is about; `null` when the lesson lacks the unit. */
+export function gearboxRigOf(
+  lesson: Library,
+  named: { unit: string; vehicle?: string; engine?: string },
+): GearboxRig | null {
+  const unit = pick(lesson.units, named.unit);
+  return (
+    unit && {
+      unit,
+      vehicle: pick(lesson.vehicles, named.vehicle),
+      engine: pick(lesson.engines, named.engine),
+    }
+  );
 }
 
 /** The case that a question is about, as the lesson carries it. */

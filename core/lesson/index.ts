@@ -131,6 +131,35 @@ export { SET_SLIPS } from './families/gear-set/slips';
 export { UNIT_SLIPS } from './families/unit/slips';
 export { MISCONCEPTIONS, type Misconception } from './misconceptions';
 export type { Named, Why } from './learners';
+export { GEARBOX_FAMILY } from './families/gearbox/family';
+export { GEARBOX_SLIPS } from './families/gearbox/slips';
+export { complains, gearboxKey, type GearboxKey } from './families/gearbox/key';
+export { newGearboxQuestion } from './families/gearbox/defaults';
+export {
+  bestDrive,
+  CROSSING_NM,
+  CROSSING_RPM,
+  crossingOf,
+  crossingRig,
+  drivenWith,
+  pairOf,
+  placesOf,
+  RAMP_LIMITS,
+  rangesAt,
+  upshifts,
+} from './families/gearbox/runs';
+export {
+  BIND_REASONS,
+  type BindReason,
+  type DrawCrossingQuestion,
+  type GearboxAnswer,
+  type GearboxQuestion,
+  type GearboxRig,
+  type Ramps,
+  type SetWaitingQuestion,
+  type TwoGearsQuestion,
+  type WhichSideQuestion,
+} from './families/gearbox/kinds';
 export { OWN_FAMILY } from './families/own/family';
 export { STRIP_FAMILY } from './families/strip-down/family';
 export { ownKey, type OwnKey } from './families/own/key';

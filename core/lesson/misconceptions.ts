@@ -1,6 +1,7 @@
 import { CLUTCH_SLIPS, type ClutchSlip } from './families/clutch/slips';
 import { CONVERTER_SLIPS, type ConverterSlip } from './families/converter/slips';
 import { FAULT_SLIPS, type FaultSlip } from './families/fault/slips';
+import { GEARBOX_SLIPS, type GearboxSlip } from './families/gearbox/slips';
 import { SET_SLIPS, type SetSlip } from './families/gear-set/slips';
 import { OWN_SLIPS, type OwnSlip } from './families/own/slips';
 import { STRIP_SLIPS, type StripSlip } from './families/strip-down/slips';
@@ -12,6 +13,7 @@ export type Misconception =
   | ConverterSlip
   | ClutchSlip
   | FaultSlip
+  | GearboxSlip
   | StripSlip
   | OwnSlip;
 
@@ -23,6 +25,7 @@ export const MISCONCEPTIONS: readonly Misconception[] = [
     ...CONVERTER_SLIPS,
     ...CLUTCH_SLIPS,
     ...FAULT_SLIPS,
+    ...GEARBOX_SLIPS,
     ...STRIP_SLIPS,
     ...OWN_SLIPS,
   ]),

@@ -18,6 +18,7 @@ function modelsOf(subject: Subject): Carried[] {
     case 'unit':
       return [subject.unit];
     case 'converter':
+    case 'gearbox':
     case 'clutch':
       return Object.values(subject.rig).filter((m): m is Carried => m !== null);
     case 'fault':

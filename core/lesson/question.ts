@@ -1,6 +1,7 @@
 import type { ClutchAnswer, ClutchQuestion } from './families/clutch/kinds';
 import type { ConverterAnswer, ConverterQuestion } from './families/converter/kinds';
 import type { FaultAnswer, FaultQuestion } from './families/fault/kinds';
+import type { GearboxAnswer, GearboxQuestion } from './families/gearbox/kinds';
 import type { SetAnswer, SetQuestion } from './families/gear-set/kinds';
 import type { OwnAnswer, OwnQuestion } from './families/own/kinds';
 import type { StripAnswer, StripQuestion } from './families/strip-down/kinds';
@@ -13,6 +14,7 @@ interface Families {
   converter: { question: ConverterQuestion; answer: ConverterAnswer };
   clutch: { question: ClutchQuestion; answer: ClutchAnswer };
   fault: { question: FaultQuestion; answer: FaultAnswer };
+  gearbox: { question: GearboxQuestion; answer: GearboxAnswer };
   'strip-down': { question: StripQuestion; answer: StripAnswer };
   own: { question: OwnQuestion; answer: OwnAnswer };
 }
@@ -53,6 +55,10 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'which-element': 'fault',
   'which-test': 'fault',
   diagnose: 'fault',
+  'which-side': 'gearbox',
+  'two-gears': 'gearbox',
+  'set-waiting': 'gearbox',
+  'draw-crossing': 'gearbox',
   'free-now': 'strip-down',
   'strip-order': 'strip-down',
   'why-first': 'strip-down',

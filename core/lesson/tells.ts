@@ -1,3 +1,4 @@
+import { BIND_REASONS } from './families/gearbox/kinds';
 import { keyFor, posedFor } from './assess';
 import { graderIn } from './grading';
 import {
@@ -93,6 +94,8 @@ function guessOf(question: Question, key: AnyKey): number | null {
       return question.kind === 'upgrade-limit' ? numberGuess(key.value, question.tolerance) : null;
     case 'upgrade-limit':
       return key.limits.length / 6;
+    case 'two-gears':
+      return 1 / (2 * BIND_REASONS.length);
     case 'which-test':
       return question.kind === 'which-test' ? 1 / question.offered.length : null;
     case 'launch-order':
@@ -123,6 +126,9 @@ function guessOf(question: Question, key: AnyKey): number | null {
     case 'symptom-row':
     case 'which-element':
     case 'diagnose':
+    case 'which-side':
+    case 'set-waiting':
+    case 'draw-crossing':
     case 'strip-order':
     case 'why-first':
     case 'way-round':

@@ -33,3 +33,4 @@ export { findRoot, type Root } from './root';
 export { EXACT, FLOATING, lessScaled, type Arithmetic } from './arithmetic';
 export { coneOf, type Cone } from './cone';
 export { boxedSolver, type BoxedSolver } from './boxedImpulses';
+export { onceFor } from './once';

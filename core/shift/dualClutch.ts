@@ -6,7 +6,7 @@ import {
   type Range,
   type Unit,
 } from '../geartrain';
-import { toNumber } from '../numerics';
+import { onceFor, toNumber } from '../numerics';
 import { RPM_TO_RAD } from '../quantities';
 import type { Vehicle } from '../vehicle';
 import { handOver, shiftQuality, type HandOverResult, type ShiftQuality } from './handOver';
@@ -83,8 +83,17 @@ export function crossingQuality({ run, leastSum }: CrossingResult): CrossingQual
   return quality === 'bumps' && leastSum < HOLE ? 'hole' : quality;
 }
 
+export interface Way {
+  readonly clutch: string;
+  readonly side: string;
+}
+const waysOnce = onceFor<Unit, Way | null>();
+
 /** The clutch that carries a range, and the sleeve's side that it drives through; `null` where it does not drive. */
-export function wayOf(unit: Unit, { apply }: Range): { clutch: string; side: string } | null {
+export const wayOf = (unit: Unit, { apply }: Range): Way | null =>
+  waysOnce(unit, apply.join(), () => wayFor(unit, apply));
+
+function wayFor(unit: Unit, apply: readonly string[]): Way | null {
   const { ratio } = solveUnit(unit, apply);
   if (!ratio) return null;
   const carrying = unit.elements.filter(
@@ -100,12 +109,39 @@ export function wayOf(unit: Unit, { apply }: Range): { clutch: string; side: str
   return clutch !== undefined && side !== undefined ? { clutch, side } : null;
 }
 
-/** Turns of a member for one turn of the output, with a clutch and a side in. */
-function turnsWith(unit: Unit, clutch: string, side: string, member: string): number {
-  const { ratio, speeds } = solveUnit(unit, [clutch, side]);
-  const turns = speeds.get(member);
-  return ratio && turns ? toNumber(ratio) * toNumber(turns) : 0;
+/** A gear change that hands over from one clutch to the other. */
+export interface CrossingPair {
+  readonly id: string;
+  readonly from: Range;
+  readonly to: Range;
+  /** What the new gear drives by. */
+  readonly next: Way;
 }
+
+/** Gear changes up and down by one, of one lever place, that hand over from one clutch to the other. */
+export function crossingPairs(unit: Unit): CrossingPair[] {
+  const driving = unit.ranges.flatMap((range) => {
+    const way = wayOf(unit, range);
+    return way ? [{ range, way }] : [];
+  });
+  return driving.flatMap((a, k) =>
+    [driving[k + 1], driving[k - 1]].flatMap((b): CrossingPair[] =>
+      b && b.range.lever === a.range.lever && b.way.clutch !== a.way.clutch
+        ? [{ id: `${a.range.id}>${b.range.id}`, from: a.range, to: b.range, next: b.way }]
+        : [],
+    ),
+  );
+}
+
+const turnsOnce = onceFor<Unit, number>();
+
+/** Turns of a member for one turn of the output, with a clutch and a side in. */
+const turnsWith = (unit: Unit, clutch: string, side: string, member: string): number =>
+  turnsOnce(unit, [clutch, side, member].join(), () => {
+    const { ratio, speeds } = solveUnit(unit, [clutch, side]);
+    const turns = speeds.get(member);
+    return ratio && turns ? toNumber(ratio) * toNumber(turns) : 0;
+  });
 
 /**
  * s to bring a clutch's shaft from the gear that waits to the one that is wanted, and the sleeve over.

@@ -79,17 +79,37 @@ export {
 } from './train';
 export {
   crossing,
+  crossingPairs,
   crossingQuality,
   isDualClutch,
   synchronizingTime,
   USUAL_CROSSING,
   wayOf,
   type Crossing,
+  type CrossingPair,
   type CrossingResult,
   type Ramp,
 } from './dualClutch';
 export {
+  complaintsOf,
+  couldBeWorn,
+  forwardSides,
+  FULL_LOAD_NM,
+  otherSide,
+  WORN_LIMITS,
+  WORN_PARTS,
+  type GearComplaint,
+  type Worn,
+  type WornPart,
+} from './complaints';
+export {
+  bestWaiting,
   drivePreselected,
+  gearsInOrder,
+  SAME_LOSS,
+  SPEED_MARKS,
+  WAITING_MARKS,
+  USUAL_CHANGES,
   USUAL_RULE,
   type ChangesAt,
   type Drive,

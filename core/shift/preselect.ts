@@ -25,6 +25,20 @@ export interface ChangesAt {
   readonly down: number;
 }
 
+/** s at which a waiting gear is set by hand, and at which the speed of a drive is drawn: those and its end. */
+export const WAITING_MARKS = [0, 5, 10, 15, 20, 25, 30, 35] as const;
+export const SPEED_MARKS = [...WAITING_MARKS, 40] as const;
+
+/** As a small diesel is driven (from memory). */
+export const USUAL_CHANGES: ChangesAt = { up: 2400, down: 1100 };
+
+/** Gears that drive by a clutch and a sleeve, in the lever place that has most of them; lowest first. */
+export function gearsInOrder(unit: Unit): Range[] {
+  const driving = unit.ranges.filter((range) => wayOf(unit, range) !== null);
+  const of = (lever: string) => driving.filter((r) => r.lever === lever);
+  return driving.map((r) => of(r.lever)).reduce((a, b) => (b.length > a.length ? b : a), []);
+}
+
 export interface Drive {
   readonly unit: Unit;
   readonly vehicle: Vehicle;
@@ -133,4 +147,37 @@ function waitingNow(
   const wanted =
     gained > waits.gains ? gear + 1 : gained < waits.brakes ? gear - 1 : (before ?? gear + 1);
   return can(wanted) ? wanted : before;
+}
+
+/** s below which one choice is no worse than another. */
+export const SAME_LOSS = 0.01;
+
+/**
+ * What should wait from each mark on, so that as little time as possible is lost. The changes stand where the speed asks for
+ * them, whatever waits: so from each mark on the next gear that is asked for waits, and where several are asked for before the
+ * next mark, the best of those.
+ * @param marks s, rising, from the start on
+ * @returns places among the gears, and the drive with them
+ * @throws Error as `drivePreselected` does
+ */
+export function bestWaiting(
+  drive: Omit<Drive, 'waits'>,
+  marks: readonly number[],
+): { readonly set: readonly number[]; readonly result: DriveResult } {
+  const run = (set: readonly number[]) =>
+    drivePreselected({ ...drive, waits: marks.map((from, k) => ({ from, gear: set[k]! })) });
+  const { changes } = run(marks.map(() => 0));
+  const asked = marks.map((from, k) =>
+    changes.filter((c) => c.time > from && c.time <= (marks[k + 1] ?? Infinity)).map((c) => c.to),
+  );
+  const nextAfter = (from: number) => changes.find((c) => c.time > from)?.to;
+  let set: readonly number[] = marks.map((from) => nextAfter(from) ?? changes.at(-1)?.to ?? 0);
+  let result = run(set);
+  for (const [k, gears] of asked.entries())
+    for (const gear of gears.slice(1)) {
+      const tried = set.map((g, n) => (n === k ? gear : g));
+      const found = run(tried);
+      if (found.lost < result.lost - SAME_LOSS) [set, result] = [tried, found];
+    }
+  return { set, result };
 }

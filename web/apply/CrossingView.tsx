@@ -2,24 +2,26 @@ import { Segmented, Select } from 'antd';
 import { useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel, type Engine } from '../../core/converter';
-import { gearAt, type Range, type Unit } from '../../core/geartrain';
+import { gearAt, type Unit } from '../../core/geartrain';
 import {
   crossing,
+  crossingPairs,
   crossingQuality,
   USUAL_CROSSING,
   wayOf,
   type Crossing,
+  type CrossingPair,
   type CrossingResult,
-  type HandOverSample,
 } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
-import { CurveSheet } from '../bench/curves/CurveSheet';
 import { useKept } from '../shared/kept';
 import { NumberField } from '../shared/NumberField';
 import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
 import { useAppSelector } from '../state/hooks';
 import { selectEngines, selectVehicles } from '../state/modelsSlice';
+import { CrossingCurves } from './CrossingCurves';
+import { RampPad } from './RampPad';
 import { WaitingDrive } from './WaitingDrive';
 import './CrossingView.css';
 
@@ -43,31 +45,11 @@ const USUAL: Omit<Setting, 'pair' | 'waiting'> = {
 };
 const ENGINE = { nm: 160, rpm: 2400 } as const;
 const NO_GEAR = '';
+/** s between which ramps are drawn. */
+const RAMPS = { at: [0, 0.3], over: [0.005, 0.2] } as const;
 
 /** The gear that a side of a sleeve locks. */
 const gearName = (unit: Unit, side: string): string => memberName(unit, gearAt(unit, side) ?? side);
-
-interface Pair {
-  readonly id: string;
-  readonly from: Range;
-  readonly to: Range;
-  readonly next: { readonly clutch: string; readonly side: string };
-}
-
-/** Gear changes up and down by one that hand over from one clutch to the other. */
-function pairsOf(unit: Unit): Pair[] {
-  const driving = unit.ranges.flatMap((range) => {
-    const way = wayOf(unit, range);
-    return way ? [{ range, way }] : [];
-  });
-  return driving.flatMap((a, k) =>
-    [driving[k + 1], driving[k - 1]].flatMap((b): Pair[] =>
-      b && b.range.lever === a.range.lever && b.way.clutch !== a.way.clutch
-        ? [{ id: `${a.range.id}>${b.range.id}`, from: a.range, to: b.range, next: b.way }]
-        : [],
-    ),
-  );
-}
 
 const SEEN = ['change', 'drive'] as const;
 type Seen = (typeof SEEN)[number];
@@ -102,7 +84,7 @@ function OneChange({ unit }: { unit: Unit }) {
   const vehicles = useAppSelector(selectVehicles);
   const engine = engines.byId[engines.ids[0] ?? ''];
   const vehicle = vehicles.byId[vehicles.ids[0] ?? ''];
-  const pairs = useMemo(() => pairsOf(unit), [unit]);
+  const pairs = useMemo(() => crossingPairs(unit), [unit]);
   const [setting, setSetting] = useKept<Setting>(`Crossing ${unit.id}`, {
     ...USUAL,
     pair: pairs[0]?.id ?? '',
@@ -158,6 +140,19 @@ function OneChange({ unit }: { unit: Unit }) {
           step={5}
           onValue={(v) => change({ cut: Math.min(1, Math.max(0, v / 100)) })}
         />
+        <div className="crossing-ramps">
+          <RampPad
+            ramps={{
+              off: { at: setting.offAt, over: setting.offOver },
+              on: { at: setting.onAt, over: setting.onOver },
+            }}
+            onRamps={({ off, on }) =>
+              change({ offAt: off.at, offOver: off.over, onAt: on.at, onOver: on.over })
+            }
+            names={[wayOf(unit, pair.from)?.clutch ?? '', pair.next.clutch]}
+            limits={RAMPS}
+          />
+        </div>
       </div>
       <Crossed unit={unit} pair={pair} setting={setting} engine={engine} vehicle={vehicle} />
     </>
@@ -166,7 +161,7 @@ function OneChange({ unit }: { unit: Unit }) {
 
 interface CrossedProps {
   unit: Unit;
-  pair: Pair;
+  pair: CrossingPair;
   setting: Setting;
   engine: Engine;
   vehicle: Vehicle;
@@ -217,53 +212,9 @@ function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
           })}
         </span>
       </p>
-      <CrossingCurves result={result} names={pair} />
+      <CrossingCurves result={result} pair={pair} />
       <WaitingLane unit={unit} plan={later} result={result} />
     </div>
-  );
-}
-
-function CrossingCurves({ result, names }: { result: CrossingResult; names: Pair }) {
-  const { t } = useTranslation();
-  const numbers = useNumbers();
-  const samples = result.run.samples.filter((s) => s.time >= 0);
-  const [old, next] = result.clutches;
-  const nm = (id: string) => (s: HandOverSample) => numbers.toDisplay(s.torques[id] ?? 0, 'torque');
-  const sum = (s: HandOverSample) => nm(old)(s) + nm(next)(s);
-  const line = (y: (s: HandOverSample) => number) => samples.map((s) => ({ x: s.time, y: y(s) }));
-  const torque = `${t('clutch.torque')}, ${numbers.unit('torque')}`;
-  return (
-    <CurveSheet
-      title={t('crossing.fromTo', { from: names.from.gear, to: names.to.gear })}
-      x={{ title: t('launch.time'), min: 0, max: samples.at(-1)!.time }}
-      y={{ title: torque }}
-      right={{ title: t('converter.engineSpeed') }}
-      curves={[
-        { label: old, ink: '--drives', points: line(nm(old)) },
-        { label: next, ink: '--driven', look: 'dashed', points: line(nm(next)) },
-        { label: t('crossing.sum'), ink: '--idle', look: 'thin', points: line(sum) },
-        {
-          label: t('converter.engine'),
-          ink: '--ink',
-          look: 'dotted',
-          right: true,
-          points: line((s) => s.inputRpm),
-        },
-      ]}
-      spoken={t('crossing.shows', { old, next })}
-      figures={{
-        titles: [t('launch.time'), old, next, t('crossing.sum'), t('converter.engineSpeed')],
-        rows: samples
-          .filter((_s, k) => k % 4 === 0)
-          .map((s) => [
-            formatNumber(s.time, 2),
-            formatNumber(nm(old)(s), 0),
-            formatNumber(nm(next)(s), 0),
-            formatNumber(sum(s), 0),
-            formatNumber(s.inputRpm, 0),
-          ]),
-      }}
-    />
   );
 }
 

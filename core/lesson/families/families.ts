@@ -6,6 +6,8 @@ import { CONVERTER_FAMILY } from './converter/family';
 import type { ConverterTypes } from './converter/types';
 import { FAULT_FAMILY } from './fault/family';
 import type { FaultTypes } from './fault/types';
+import { GEARBOX_FAMILY } from './gearbox/family';
+import type { GearboxTypes } from './gearbox/types';
 import { GEAR_SET_FAMILY } from './gear-set/family';
 import type { GearSetTypes } from './gear-set/types';
 import { OWN_FAMILY } from './own/family';
@@ -22,6 +24,7 @@ export interface TypesOf {
   converter: ConverterTypes;
   clutch: ClutchTypes;
   fault: FaultTypes;
+  gearbox: GearboxTypes;
   'strip-down': StripTypes;
   own: OwnTypes;
 }
@@ -33,6 +36,7 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<TypesOf[F]> } = {
   converter: CONVERTER_FAMILY,
   clutch: CLUTCH_FAMILY,
   fault: FAULT_FAMILY,
+  gearbox: GEARBOX_FAMILY,
   'strip-down': STRIP_FAMILY,
   own: OWN_FAMILY,
 };

@@ -5,6 +5,7 @@ import { CLUTCH_SUBJECT } from './clutch/subject';
 import { CONVERTER_SUBJECT } from './converter/subject';
 import type { AnyFault, AnyTypes, Subject, TypesOf } from './families';
 import { FAULT_SUBJECT } from './fault/subject';
+import { GEARBOX_SUBJECT } from './gearbox/subject';
 import { GEAR_SET_SUBJECT } from './gear-set/subject';
 import { OWN_SUBJECT } from './own/subject';
 import { STRIP_SUBJECT } from './strip-down/subject';
@@ -17,6 +18,7 @@ const SUBJECTS: { readonly [F in FamilyName]: FamilySubject<TypesOf[F]> } = {
   converter: CONVERTER_SUBJECT,
   clutch: CLUTCH_SUBJECT,
   fault: FAULT_SUBJECT,
+  gearbox: GEARBOX_SUBJECT,
   'strip-down': STRIP_SUBJECT,
   own: OWN_SUBJECT,
 };

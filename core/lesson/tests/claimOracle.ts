@@ -3,6 +3,7 @@ import type { GearSetSetup, Port, Unit } from '../../geartrain';
 import { compileTrain, solveSpeeds } from '../../geartrain';
 import type { AnyClaim, Subject } from '../families/families';
 import type { Windowed } from '../families/clutch/claims';
+import type { GearboxRig } from '../families/gearbox/kinds';
 import type { Does } from '../families/unit/claims';
 import type { Question } from '../question';
 
@@ -29,6 +30,8 @@ function checksFor(question: Question, subject: Subject): Checks {
       return unitChecks(subject.unit);
     case 'strip-down':
       return stripChecks(subject.subject.job);
+    case 'gearbox':
+      return gearboxChecks(question, subject.rig);
     case 'converter':
     case 'clutch':
     case 'fault':
@@ -109,6 +112,60 @@ function setChecks(question: Question, setup: GearSetSetup): Checks {
     'nothing-held': () => roles.reaction === 'free',
     'one-over': (claim) =>
       question.kind === 'number' && ratio !== null && near(claim.ratio, Math.abs(ratio)),
+  };
+}
+
+/**
+ * Whether parts of a train of plain meshes hold each other still: every shaft's speed as a multiple of its neighbour's, gone
+ * round by the meshes and what is in; where two ways round give two speeds, only standing still is left.
+ */
+function heldStill({ gearsets, elements }: Unit, apply: readonly string[]): boolean {
+  const links: [string, string, number][] = [
+    ...gearsets.flatMap((g): [string, string, number][] =>
+      g.kind === 'mesh'
+        ? [[g.first, g.second, (g.internal ? 1 : -1) * (g.teeth.first / g.teeth.second)]]
+        : [],
+    ),
+    ...elements
+      .filter((e) => apply.includes(e.id))
+      .map((e): [string, string, number] => [e.between[0], e.between[1], 1]),
+  ];
+  const speeds = new Map<string, number>();
+  for (const [start] of links) {
+    if (speeds.has(start)) continue;
+    speeds.set(start, 1);
+    for (let rounds = 0; rounds < links.length; rounds++)
+      for (const [a, b, times] of links) {
+        if (speeds.has(a) && !speeds.has(b)) speeds.set(b, speeds.get(a)! * times);
+        if (speeds.has(b) && !speeds.has(a)) speeds.set(a, speeds.get(b)! / times);
+      }
+  }
+  return links.some(([a, b, times]) => !near(speeds.get(a)! * times, speeds.get(b)!));
+}
+
+function gearboxChecks(question: Question, { unit, vehicle }: GearboxRig): Checks {
+  return {
+    'in-at-once': (claim) => heldStill(unit, claim.apply) === (claim.way === 'bind'),
+    'same-sleeve': (claim) =>
+      (unit.sleeves ?? []).some(
+        (s) => s.id === claim.sleeve && [claim.side, claim.other].every((x) => s.sides.includes(x)),
+      ),
+    'ramps-apart': ({ ramps: { off, on }, ms, way }) => {
+      const middle = (r: { at: number; over: number }) => r.at + r.over / 2;
+      const behind = middle(on) - middle(off);
+      return Math.abs(Math.abs(behind) * 1000 - ms) <= 0.51 && behind > 0 === (way === 'gap');
+    },
+    // As the speed has it at that time, the engine turns past where it changes (from memory: 2400 up, 1100 down).
+    'speed-asks': ({ at, from }) => {
+      if (question.kind !== 'set-waiting' || !vehicle) return null;
+      const [ratio] = possible(unit, unit.ranges.find((r) => r.id === from)!.apply);
+      const k = Math.min(7, Math.floor(at / 5));
+      const speed =
+        question.speeds[k]! + ((at - 5 * k) / 5) * (question.speeds[k + 1]! - question.speeds[k]!);
+      const rpm =
+        ((speed * vehicle.finalDrive) / vehicle.tyreRadiusM) * Math.abs(ratio!) * (30 / Math.PI);
+      return rpm > 2400 || rpm < 1100;
+    },
   };
 }
 

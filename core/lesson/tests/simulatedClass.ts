@@ -16,6 +16,7 @@ import { newUnitQuestion } from '../families/unit/defaults';
 import { newConverterQuestion } from '../families/converter/defaults';
 import { newClutchQuestion } from '../families/clutch/defaults';
 import { newFaultQuestion } from '../families/fault/defaults';
+import { newGearboxQuestion } from '../families/gearbox/defaults';
 import { newStripQuestion } from '../families/strip-down/defaults';
 import { newOwnQuestion } from '../families/own/defaults';
 import type { OwnQuestion } from '../families/own/kinds';
@@ -226,6 +227,20 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       const rig = clutchRig(random);
       return { question: newClutchQuestion(kind as never, rig), subject: { kind: family, rig } };
     }
+    case 'gearbox': {
+      const whole =
+        kind === 'which-side' ? pick(random, ['ferry-dual', 'winch-manual']) : 'ferry-dual';
+      const rig = {
+        unit: unitNamed(whole),
+        vehicle: read<Vehicle>('vehicles/yard-tractor'),
+        engine: read<Engine>('engines/pilot-petrol'),
+      };
+      const subject = { kind: family, rig };
+      const plain = newGearboxQuestion(kind as never, rig);
+      // What a student would get.
+      const draw = FAMILIES[family].vary[plain.kind]!;
+      return { question: draw(plain as never, subject, random), subject };
+    }
     case 'own':
       return { question: ownQuestion(kind as never), subject: { kind: family } };
     case 'strip-down': {
@@ -327,6 +342,8 @@ export function figuresOf(answered: readonly Answered[]): Figures {
 const DEAR: Readonly<Partial<Record<QuestionKind, number>>> = {
   'draw-start': 1,
   'launch-order': 2,
+  'draw-crossing': 2,
+  'set-waiting': 3,
   diagnose: 1,
   'which-test': 2,
   'whole-job': 2,

@@ -3,6 +3,7 @@ import { CLUTCH_EDITOR } from './clutch/offer';
 import { CONVERTER_EDITOR } from './converter/offer';
 import type { FamilyEditor } from './familyEditor';
 import { FAULT_EDITOR } from './fault/offer';
+import { GEARBOX_EDITOR } from './gearbox/offer';
 import { GEAR_SET_EDITOR } from './gear-set/offer';
 import { OWN_EDITOR } from './own/offer';
 import { STRIP_EDITOR } from './strip-down/offer';
@@ -15,6 +16,7 @@ const EDITORS: { readonly [F in FamilyName]: FamilyEditor<F> } = {
   converter: CONVERTER_EDITOR,
   clutch: CLUTCH_EDITOR,
   fault: FAULT_EDITOR,
+  gearbox: GEARBOX_EDITOR,
   'strip-down': STRIP_EDITOR,
   own: OWN_EDITOR,
 };

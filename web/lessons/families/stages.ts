@@ -9,6 +9,7 @@ export const STAGES: { readonly [F in FamilyName]: ComponentType<AskedProps> } =
   unit: lazyPart(async () => (await import('./unit/Stage')).UnitStage),
   converter: lazyPart(async () => (await import('./converter/Stage')).ConverterStage),
   clutch: lazyPart(async () => (await import('./clutch/Stage')).ClutchStage),
+  gearbox: lazyPart(async () => (await import('./gearbox/Stage')).GearboxStage),
   'strip-down': lazyPart(async () => (await import('./strip-down/Stage')).StripStage),
   own: lazyPart(async () => (await import('./own/Stage')).OwnStage),
   fault: lazyPart(async () => (await import('./fault/Stage')).FaultStage),

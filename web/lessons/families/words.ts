@@ -17,6 +17,7 @@ import { CLUTCH_WORDS } from './clutch/words';
 import { CONVERTER_WORDS } from './converter/words';
 import type { FamilyWords } from './familyWords';
 import { FAULT_WORDS } from './fault/words';
+import { GEARBOX_WORDS } from './gearbox/words';
 import { GEAR_SET_WORDS } from './gear-set/words';
 import { OWN_WORDS } from './own/words';
 import { STRIP_WORDS } from './strip-down/words';
@@ -29,6 +30,7 @@ const WORDS: { readonly [F in FamilyName]: FamilyWords<F> } = {
   converter: CONVERTER_WORDS,
   clutch: CLUTCH_WORDS,
   fault: FAULT_WORDS,
+  gearbox: GEARBOX_WORDS,
   'strip-down': STRIP_WORDS,
   own: OWN_WORDS,
 };

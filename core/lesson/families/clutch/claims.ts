@@ -19,7 +19,7 @@ import {
 } from '../../../clutch';
 import { engineModel } from '../../../converter';
 import { demands, slipWear } from '../../../shift';
-import { onceFor } from '../../once';
+import { onceFor } from '../../../numerics';
 import { sameNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { afterSteps, fittedPack, handedOut, MAY_ROLL, runStart, SAME_PART } from './key';

@@ -1,5 +1,5 @@
 import { found, refused, type KeyResult } from '../../family';
-import { onceFor } from '../../once';
+import { onceFor } from '../../../numerics';
 import {
   atAltitude,
   characteristicOf,

@@ -17,7 +17,7 @@ import {
 } from '../../../faults';
 import type { Unit } from '../../../geartrain';
 import { sameNumber } from '../../../numerics';
-import { onceFor } from '../../once';
+import { onceFor } from '../../../numerics';
 import { drawIn, knownDesk } from './desk';
 import { faultQuestionKey } from './key';
 import type { FaultAnswer, FaultQuestion, FaultSubject } from './kinds';

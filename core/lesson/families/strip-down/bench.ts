@@ -18,7 +18,7 @@ import {
   type StripPlan,
 } from '../../../assembly';
 import { randomFromSeed } from '../../../numerics';
-import { onceFor } from '../../once';
+import { onceFor } from '../../../numerics';
 import type { Becomes, StripQuestion } from './kinds';
 
 /** A job laid out for questions: its plan and parts, worked out once. */

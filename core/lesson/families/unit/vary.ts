@@ -1,7 +1,7 @@
 import { solveUnit, type Unit } from '../../../geartrain';
 import type { Random } from '../../../numerics';
 import type { Family } from '../../family';
-import { onceFor } from '../../once';
+import { onceFor } from '../../../numerics';
 import { cellKey, type UnitQuestion } from './kinds';
 import type { UnitTypes } from './types';
 

@@ -1,0 +1,33 @@
+import { gearsInOrder, WAITING_MARKS } from '../../../shift';
+import { among, ids, type Family } from '../../family';
+import { judge } from './grade';
+import { gearboxKey } from './key';
+import { reasons } from './reasons';
+import { RAMP_LIMITS } from './runs';
+import type { GearboxTypes } from './types';
+import { vary } from './vary';
+
+const within = (value: number, [least, most]: readonly [number, number]): boolean =>
+  value >= least && value <= most;
+
+export const GEARBOX_FAMILY: Family<GearboxTypes> = {
+  key: (question, { rig }) => gearboxKey(question, rig),
+  judge,
+  reasons,
+  vary,
+  dear: ['draw-crossing'],
+  fits: {
+    'which-side': ({ key, answer: { part, side } }) =>
+      key.kind === 'which-side' &&
+      (part === 'clutch'
+        ? side === undefined
+        : side !== undefined && key.told.some((g) => g.side === side)),
+    'two-gears': () => true,
+    'set-waiting': ({ subject: { rig }, answer: { gears } }) =>
+      gears.length === WAITING_MARKS.length && among(gears, ids(gearsInOrder(rig.unit))),
+    'draw-crossing': ({ answer: { ramps } }) =>
+      [ramps.off, ramps.on].every(
+        ({ at, over }) => within(at, RAMP_LIMITS.at) && within(over, RAMP_LIMITS.over),
+      ),
+  },
+};

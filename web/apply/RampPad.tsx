@@ -1,0 +1,133 @@
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { formatNumber } from '../shared/numbers';
+import { useElementSize } from '../shared/useElementSize';
+import './RampPad.css';
+
+/** When a clutch begins to let go, or to take hold, and how long it takes; s. */
+interface Ramp {
+  at: number;
+  over: number;
+}
+export interface DrawnRamps {
+  off: Ramp;
+  on: Ramp;
+}
+
+interface Props {
+  ramps: DrawnRamps;
+  /** Left out once nothing may be changed any more. */
+  onRamps?: ((ramps: DrawnRamps) => void) | undefined;
+  /** Names of the clutch that lets go and of the one that takes. */
+  names: readonly [string, string];
+  limits: { readonly at: readonly [number, number]; readonly over: readonly [number, number] };
+}
+
+const BOX = { left: 14, right: 14, top: 26, bottom: 26 } as const;
+const STEP = 0.01;
+const WHICH = ['off', 'on'] as const;
+const ENDS = ['begins', 'ends'] as const;
+type Which = (typeof WHICH)[number];
+type End = (typeof ENDS)[number];
+
+const clamp = (value: number, [least, most]: readonly [number, number]): number =>
+  Number(Math.min(most, Math.max(least, value)).toFixed(3));
+
+/** Both clutches' ramps over time, drawn by their ends: dragged by pointer, or moved with the arrow keys. */
+export function RampPad({ ramps, onRamps, names, limits }: Props) {
+  const { t } = useTranslation();
+  const sheet = useRef<SVGSVGElement>(null);
+  const { width, height } = useElementSize(sheet);
+  const held = useRef<readonly [Which, End] | null>(null);
+  const whole = limits.at[1] + limits.over[1];
+  const x = (s: number) => BOX.left + (s / whole) * (width - BOX.left - BOX.right);
+  const [top, bottom] = [BOX.top, height - BOX.bottom];
+  const yOf = (which: Which, end: End) => ((which === 'off') === (end === 'begins') ? top : bottom);
+  const timeOf = (which: Which, end: End) =>
+    ramps[which].at + (end === 'ends' ? ramps[which].over : 0);
+  const move = (which: Which, end: End, time: number) => {
+    const now = ramps[which];
+    const next =
+      end === 'begins'
+        ? { ...now, at: clamp(time, limits.at) }
+        : { ...now, over: clamp(time - now.at, limits.over) };
+    onRamps?.({ ...ramps, [which]: next });
+  };
+  const drag = (event: PointerEvent<SVGSVGElement>) => {
+    if (held.current === null) return;
+    const across = event.clientX - event.currentTarget.getBoundingClientRect().left - BOX.left;
+    const time = (across / (width - BOX.left - BOX.right)) * whole;
+    move(...held.current, Math.round(time / STEP) * STEP);
+  };
+  const keys = (which: Which, end: End) => (event: KeyboardEvent) => {
+    const by = { ArrowLeft: -STEP, ArrowRight: STEP, PageDown: -5 * STEP, PageUp: 5 * STEP }[
+      event.key
+    ];
+    if (by === undefined) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(which, end, timeOf(which, end) + by);
+  };
+  const marks = Array.from({ length: Math.floor(whole / 0.2 + 1e-9) + 1 }, (_, k) => 0.2 * k);
+  return (
+    <svg
+      ref={sheet}
+      className="ramp-pad"
+      role="group"
+      aria-label={t('crossing.ramps')}
+      onPointerMove={drag}
+      onPointerUp={() => (held.current = null)}
+    >
+      {width > 0 && (
+        <>
+          <g className="ramp-grid" aria-hidden="true">
+            {marks.map((s) => (
+              <g key={s}>
+                <path d={`M${x(s)} ${top}V${bottom}`} />
+                <text x={x(s)} y={bottom + 20} textAnchor="middle">
+                  {s === 0 ? '0' : `${formatNumber(s, 1)} s`}
+                </text>
+              </g>
+            ))}
+          </g>
+          {WHICH.map((which, k) => (
+            <g key={which} className={`ramp ramp-${which}`}>
+              <path
+                d={`M${x(0)} ${yOf(which, 'begins')}H${x(timeOf(which, 'begins'))}L${x(timeOf(which, 'ends'))} ${yOf(which, 'ends')}H${x(whole)}`}
+              />
+              <text
+                x={which === 'off' ? x(0) + 4 : x(whole) - 4}
+                y={top - 8}
+                textAnchor={which === 'off' ? 'start' : 'end'}
+              >
+                {names[k]}
+              </text>
+              {onRamps &&
+                ENDS.map((end) => (
+                  <circle
+                    key={end}
+                    cx={x(timeOf(which, end))}
+                    cy={yOf(which, end)}
+                    r={11}
+                    role="slider"
+                    tabIndex={0}
+                    aria-label={t(`crossing.ends.${which}.${end}`, { clutch: names[k] })}
+                    aria-valuenow={Number(timeOf(which, end).toFixed(3))}
+                    aria-valuemin={0}
+                    aria-valuemax={whole}
+                    aria-valuetext={`${formatNumber(timeOf(which, end), 2)} s`}
+                    aria-orientation="horizontal"
+                    onKeyDown={keys(which, end)}
+                    onPointerDown={(event) => {
+                      held.current = [which, end];
+                      event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
+                    }}
+                  />
+                ))}
+            </g>
+          ))}
+        </>
+      )}
+    </svg>
+  );
+}
