@@ -201,7 +201,9 @@ test('a dual clutch hands over: the gear that waits, and what the wrong one cost
   await gears.click();
   await gears.sendKeys(Key.ARROW_DOWN, Key.ENTER);
   await b.see(/0\.\d+ s lost: the sleeve is moved and its shaft synchronized first\./);
-  await b.fill('spinbutton', 'New takes, s', '0.4');
+  const takes = await b.role('slider', 'K2 begins to take');
+  await takes.sendKeys(...Array.from({ length: 5 }, () => Key.PAGE_UP));
+  await b.see('K2 takes 0.35 to 0.38 s.');
   await b.see('The engine flares.');
   await b.press('radio', 'Figures');
   await b.role('columnheader', 'both together');

@@ -108,6 +108,28 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/lessons/listen-and-start/preview',
       [press('Begin'), radio('first touch, neutral'), radio('certain'), press('Commit prediction')],
     ],
+    [
+      'which side, asked',
+      '/teach/lessons/two-sides-of-one-sleeve/preview',
+      [press('Begin'), press(/2 One gear/), () => b.see('What the driver tells')],
+    ],
+    [
+      'which gear waits, asked',
+      '/teach/lessons/the-gear-that-waits/preview',
+      [press('Begin'), press(/7 Away/), () => b.see('Changes up at')],
+    ],
+    [
+      'crossing, drawn',
+      '/teach/lessons/draw-the-crossing/preview',
+      [
+        press('Begin'),
+        press(/2 Fourth/),
+        () => b.press('slider', 'K2 begins to let go'),
+        radio('certain'),
+        press('Commit prediction'),
+        () => b.see('lies'),
+      ],
+    ],
     ['pack bench in a lesson', '/teach/lessons/plates-and-rings/preview', [press('Begin')]],
     [
       'builder, clutch question',

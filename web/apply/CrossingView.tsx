@@ -46,7 +46,7 @@ const USUAL: Omit<Setting, 'pair' | 'waiting'> = {
 const ENGINE = { nm: 160, rpm: 2400 } as const;
 const NO_GEAR = '';
 /** s between which ramps are drawn. */
-const RAMPS = { at: [0, 0.3], over: [0.005, 0.2] } as const;
+const RAMPS = { at: [0, 0.4], over: [0.01, 0.2] } as const;
 
 /** The gear that a side of a sleeve locks. */
 const gearName = (unit: Unit, side: string): string => memberName(unit, gearAt(unit, side) ?? side);
@@ -97,15 +97,6 @@ function OneChange({ unit }: { unit: Unit }) {
   const sides = new Set(
     pairs.filter((p) => p.next.clutch === pair.next.clutch).map((p) => p.next.side),
   );
-  const number = (field: 'offAt' | 'offOver' | 'onAt' | 'onOver', least: number) => (
-    <NumberField
-      key={field}
-      label={t(`crossing.${field}`)}
-      value={setting[field]}
-      step={0.01}
-      onValue={(v) => change({ [field]: Math.min(1, Math.max(least, v)) })}
-    />
-  );
   return (
     <>
       <div className="crossing-set">
@@ -130,10 +121,6 @@ function OneChange({ unit }: { unit: Unit }) {
             { value: NO_GEAR, label: t('crossing.noneWaits') },
           ]}
         />
-        {number('offAt', 0)}
-        {number('offOver', 0.005)}
-        {number('onAt', 0)}
-        {number('onOver', 0.005)}
         <NumberField
           label={t('crossing.cut')}
           value={Math.round(100 * setting.cut)}

@@ -23,7 +23,7 @@ interface Props {
   limits: { readonly at: readonly [number, number]; readonly over: readonly [number, number] };
 }
 
-const BOX = { left: 14, right: 14, top: 26, bottom: 26 } as const;
+const BOX = { left: 14, right: 14, top: 28, bottom: 34 } as const;
 const STEP = 0.01;
 const WHICH = ['off', 'on'] as const;
 const ENDS = ['begins', 'ends'] as const;
@@ -70,64 +70,75 @@ export function RampPad({ ramps, onRamps, names, limits }: Props) {
   };
   const marks = Array.from({ length: Math.floor(whole / 0.2 + 1e-9) + 1 }, (_, k) => 0.2 * k);
   return (
-    <svg
-      ref={sheet}
-      className="ramp-pad"
-      role="group"
-      aria-label={t('crossing.ramps')}
-      onPointerMove={drag}
-      onPointerUp={() => (held.current = null)}
-    >
-      {width > 0 && (
-        <>
-          <g className="ramp-grid" aria-hidden="true">
-            {marks.map((s) => (
-              <g key={s}>
-                <path d={`M${x(s)} ${top}V${bottom}`} />
-                <text x={x(s)} y={bottom + 20} textAnchor="middle">
-                  {s === 0 ? '0' : `${formatNumber(s, 1)} s`}
+    <div className="ramp-pad">
+      <svg
+        ref={sheet}
+        role="group"
+        aria-label={t('crossing.ramps')}
+        onPointerMove={drag}
+        onPointerUp={() => (held.current = null)}
+      >
+        {width > 0 && (
+          <>
+            <g className="ramp-grid" aria-hidden="true">
+              {marks.map((s) => (
+                <g key={s}>
+                  <path d={`M${x(s)} ${top}V${bottom}`} />
+                  <text x={x(s)} y={bottom + 28} textAnchor="middle">
+                    {s === 0 ? '0' : `${formatNumber(s, 1)} s`}
+                  </text>
+                </g>
+              ))}
+            </g>
+            {WHICH.map((which, k) => (
+              <g key={which} className={`ramp ramp-${which}`}>
+                <path
+                  d={`M${x(0)} ${yOf(which, 'begins')}H${x(timeOf(which, 'begins'))}L${x(timeOf(which, 'ends'))} ${yOf(which, 'ends')}H${x(whole)}`}
+                />
+                <text
+                  x={which === 'off' ? x(0) + 4 : x(whole) - 4}
+                  y={top - 8}
+                  textAnchor={which === 'off' ? 'start' : 'end'}
+                >
+                  {names[k]}
                 </text>
+                {onRamps &&
+                  ENDS.map((end) => (
+                    <circle
+                      key={end}
+                      cx={x(timeOf(which, end))}
+                      cy={yOf(which, end)}
+                      r={width < 400 ? 9 : 11}
+                      role="slider"
+                      tabIndex={0}
+                      aria-label={t(`crossing.ends.${which}.${end}`, { clutch: names[k] })}
+                      aria-valuenow={Number(timeOf(which, end).toFixed(3))}
+                      aria-valuemin={0}
+                      aria-valuemax={whole}
+                      aria-valuetext={`${formatNumber(timeOf(which, end), 2)} s`}
+                      aria-orientation="horizontal"
+                      onKeyDown={keys(which, end)}
+                      onPointerDown={(event) => {
+                        held.current = [which, end];
+                        event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
+                      }}
+                    />
+                  ))}
               </g>
             ))}
-          </g>
-          {WHICH.map((which, k) => (
-            <g key={which} className={`ramp ramp-${which}`}>
-              <path
-                d={`M${x(0)} ${yOf(which, 'begins')}H${x(timeOf(which, 'begins'))}L${x(timeOf(which, 'ends'))} ${yOf(which, 'ends')}H${x(whole)}`}
-              />
-              <text
-                x={which === 'off' ? x(0) + 4 : x(whole) - 4}
-                y={top - 8}
-                textAnchor={which === 'off' ? 'start' : 'end'}
-              >
-                {names[k]}
-              </text>
-              {onRamps &&
-                ENDS.map((end) => (
-                  <circle
-                    key={end}
-                    cx={x(timeOf(which, end))}
-                    cy={yOf(which, end)}
-                    r={11}
-                    role="slider"
-                    tabIndex={0}
-                    aria-label={t(`crossing.ends.${which}.${end}`, { clutch: names[k] })}
-                    aria-valuenow={Number(timeOf(which, end).toFixed(3))}
-                    aria-valuemin={0}
-                    aria-valuemax={whole}
-                    aria-valuetext={`${formatNumber(timeOf(which, end), 2)} s`}
-                    aria-orientation="horizontal"
-                    onKeyDown={keys(which, end)}
-                    onPointerDown={(event) => {
-                      held.current = [which, end];
-                      event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
-                    }}
-                  />
-                ))}
-            </g>
-          ))}
-        </>
-      )}
-    </svg>
+          </>
+        )}
+      </svg>
+      <p>
+        {t('crossing.rampsAre', {
+          old: names[0],
+          next: names[1],
+          offAt: formatNumber(ramps.off.at, 2),
+          offEnd: formatNumber(ramps.off.at + ramps.off.over, 2),
+          onAt: formatNumber(ramps.on.at, 2),
+          onEnd: formatNumber(ramps.on.at + ramps.on.over, 2),
+        })}
+      </p>
+    </div>
   );
 }

@@ -56,7 +56,7 @@ export function SleevesView({ unit, solution, roles, applied, onApplied }: Props
       <svg
         className="sleeves-view"
         viewBox={`0 0 ${width} ${HEIGHT}`}
-        style={{ minWidth: width * 0.64 }}
+        style={{ minWidth: width * 0.6 }}
         role="group"
         aria-label={t('sleeves.shows')}
       >

@@ -9,7 +9,7 @@ import {
 } from '../../../shift';
 import { complains, wornIn } from './key';
 import type { GearboxQuestion, GearboxRig, Ramps } from './kinds';
-import { bestDrive, crossedWith, crossingRig, drivenWith, drivingAt, pairOf } from './runs';
+import { bestDrive, crossedWith, crossingRig, drivenWith, pairOf } from './runs';
 
 type Told = Omit<GearComplaint, 'gear'>;
 
@@ -36,7 +36,6 @@ export type GearboxClaim =
       waiting: string | null;
       lost: number;
     }
-  | { claim: 'drives-from'; mark: number; range: string }
   /** What comes of ramps. */
   | {
       claim: 'crossed';
@@ -116,11 +115,6 @@ export function gearboxClaimHolds(
             sameNumber(c.lost, claim.lost),
         )
       );
-    case 'drives-from': {
-      if (question.kind !== 'set-waiting' || !vehicle) return false;
-      const driving = drivingAt(bestDrive(question, unit, vehicle).result);
-      return rangeName(unit, driving[claim.mark] ?? null) === claim.range;
-    }
     case 'crossed': {
       const whole = crossingRig(rig);
       const pair = question.kind === 'draw-crossing' && pairOf(question, unit);

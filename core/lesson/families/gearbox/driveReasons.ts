@@ -1,6 +1,6 @@
 import type { GearChange } from '../../../shift';
 import type { Unit } from '../../../geartrain';
-import { gearsInOrder, SAME_LOSS } from '../../../shift';
+import { gearsInOrder, SAME_LOSS, WAITING_MARKS } from '../../../shift';
 import type { Asked, Keyed, ThoughtOf } from '../../family';
 import { behindMs, rangeName, type GearboxClaim } from './claims';
 import type { GearboxAnswer, Ramps } from './kinds';
@@ -24,75 +24,82 @@ const asks = (unit: Unit, { time, from, to }: GearChange): GearboxClaim => ({
   to: rangeName(unit, to)!,
 });
 
+type Waiting = Extract<GearboxAnswer, { kind: 'set-waiting' }>;
+type Asking = Keyed<GearboxTypes, 'set-waiting'>;
+
+/** Changes that cost more than they need to, with these gears waiting. */
+function costly({ question, subject: { rig }, key }: Asking, set: readonly number[]): GearChange[] {
+  if (key.kind !== 'set-waiting' || !rig.vehicle) return [];
+  const own = drivenWith(question, rig.unit, rig.vehicle, set);
+  // As good in all, though another change pays for it.
+  if (own.lost <= key.drive.lost + SAME_LOSS) return [];
+  return own.changes.filter((c, k) => c.lost > key.drive.changes[k]!.lost + SAME_LOSS);
+}
+
+const costOf = (unit: Unit, set: readonly number[], c: GearChange): GearboxClaim => ({
+  claim: 'change-cost',
+  set,
+  at: c.time,
+  from: rangeName(unit, c.from)!,
+  to: rangeName(unit, c.to)!,
+  waiting: rangeName(unit, c.waiting),
+  lost: c.lost,
+});
+
+/** What was set to wait as a change came. */
+const setAt = (set: readonly number[], { time }: GearChange): number =>
+  set[WAITING_MARKS.findLastIndex((mark) => mark <= time)] ?? 0;
+
 /** What leads to the wrong gear waiting. */
-export function waitingThoughts({
-  question,
-  subject: { rig },
-  key,
-}: Keyed<GearboxTypes, 'set-waiting'>): ThoughtOf<GearboxTypes, 'set-waiting'>[] {
-  const { unit, vehicle } = rig;
+export function waitingThoughts(asked: Asking): ThoughtOf<GearboxTypes, 'set-waiting'>[] {
+  const { unit, vehicle } = asked.subject.rig;
+  const { key } = asked;
   if (key.kind !== 'set-waiting' || !vehicle) return [];
   const driving = drivingAt(key.drive);
   const top = gearsInOrder(unit).length - 1;
-  const lostWith = (set: readonly number[]) => drivenWith(question, unit, vehicle, set);
-  const costs = (a: Extract<GearboxAnswer, { kind: 'set-waiting' }>): GearboxClaim[] => {
-    const set = placesOf(unit, a.gears);
-    return lostWith(set)
-      .changes.filter((c, k) => c.lost > key.drive.changes[k]!.lost + SAME_LOSS)
-      .slice(0, 2)
-      .map((c) => ({
-        claim: 'change-cost',
-        set,
-        at: c.time,
-        from: rangeName(unit, c.from)!,
-        to: rangeName(unit, c.to)!,
-        waiting: rangeName(unit, c.waiting),
-        lost: c.lost,
-      }));
-  };
   const ways = [
     {
       slip: 'always-the-next-up' as const,
       set: driving.map((g) => Math.min(top, g + 1)),
+      is: (set: readonly number[], c: GearChange) => c.to < c.from && setAt(set, c) > c.from,
     },
-    { slip: 'one-gear-waits-for-all' as const, set: driving.map(() => 1) },
-    { slip: 'drives-and-waits' as const, set: driving },
+    {
+      slip: 'one-gear-waits-for-all' as const,
+      set: driving.map(() => 1),
+      is: (set: readonly number[]) => set.every((g) => g === set[0]),
+    },
+    {
+      slip: 'drives-and-waits' as const,
+      set: driving,
+      is: (set: readonly number[], c: GearChange) => setAt(set, c) === c.from,
+    },
   ];
-  return ways
-    .filter(({ set }) => lostWith(set).lost > key.drive.lost + SAME_LOSS)
-    .map(({ slip, set }) => {
-      const gears = rangesAt(unit, set);
-      return {
-        slip,
-        answer: { kind: 'set-waiting' as const, gears },
-        gives: (a: Extract<GearboxAnswer, { kind: 'set-waiting' }>) =>
-          slip === 'one-gear-waits-for-all'
-            ? a.gears.every((g) => g === a.gears[0]) && costs(a).length > 0
-            : a.gears.every((g, k) => g === gears[k]),
-        claims: (a: Extract<GearboxAnswer, { kind: 'set-waiting' }>) => [
-          ...(slip === 'drives-and-waits'
-            ? driving.slice(1, 2).map((g): GearboxClaim => ({
-                claim: 'drives-from',
-                mark: 1,
-                range: rangeName(unit, g)!,
-              }))
-            : []),
-          ...costs(a),
-        ],
-      };
-    });
+  return ways.flatMap(({ slip, set, is }): ThoughtOf<GearboxTypes, 'set-waiting'>[] => {
+    const gives = (a: Waiting): boolean => {
+      const own = placesOf(unit, a.gears);
+      const bad = costly(asked, own);
+      return bad.length > 0 && bad.every((c) => is(own, c));
+    };
+    const answer = { kind: 'set-waiting' as const, gears: rangesAt(unit, set) };
+    return gives(answer)
+      ? [{ slip, answer, gives, claims: (a) => costs(asked, placesOf(unit, a.gears)) }]
+      : [];
+  });
 }
 
-export function waitingFacts({
-  subject: {
-    rig: { unit },
-  },
-  key,
-}: Asked<GearboxTypes, 'set-waiting'>): GearboxClaim[] {
-  if (key.kind !== 'set-waiting') return [];
-  const { changes } = key.drive;
-  const down = changes.find((c) => c.to < c.from);
-  return [...changes.slice(0, 2), ...(down ? [down] : [])].map((c) => asks(unit, c));
+function costs(asked: Asking, set: readonly number[]): GearboxClaim[] {
+  const { unit } = asked.subject.rig;
+  return costly(asked, set)
+    .slice(0, 2)
+    .flatMap((c) => [asks(unit, c), costOf(unit, set, c)]);
+}
+
+/** What this answer cost; of one that cost nothing, what the speed asked for. */
+export function waitingFacts(asked: Asked<GearboxTypes, 'set-waiting'>): GearboxClaim[] {
+  const { unit } = asked.subject.rig;
+  if (asked.key.kind !== 'set-waiting') return [];
+  const own = costs(asked, placesOf(unit, asked.answer.gears));
+  return own.length > 0 ? own : asked.key.drive.changes.slice(0, 3).map((c) => asks(unit, c));
 }
 
 const crossedAs = (

@@ -137,7 +137,7 @@ describe('two gears at once', () => {
 describe('which gear waits', () => {
   const question = ask(ferry, 'set-waiting');
   const key = keyed(question, ferry);
-  if (typeof key === 'string' || key.kind !== 'set-waiting') throw new Error(String(key));
+  if (typeof key === 'string' || key.kind !== 'set-waiting') throw new Error(JSON.stringify(key));
   const best = rangesAt(ferry, key.best);
 
   test('with the gears of the answer next to nothing is lost, and no other setting of one mark is better', () => {

@@ -86,12 +86,8 @@ const rampsText = (t: TFunction, { off, on }: Ramps): string =>
     onEnd: formatNumber(on.at + on.over, 2),
   });
 
-const waitingText = (t: TFunction, unit: Unit, ranges: readonly string[]): string =>
-  ranges
-    .map((r, k) =>
-      t('gearboxWords.fromSeconds', { seconds: WAITING_MARKS[k], gear: rangeName(unit, r) }),
-    )
-    .join(', ');
+const waitingText = (unit: Unit, ranges: readonly string[]): string =>
+  ranges.map((r) => unit.ranges.find((x) => x.id === r)?.gear ?? r).join(', ');
 
 export function gearboxAnswerText(
   t: TFunction,
@@ -107,7 +103,10 @@ export function gearboxAnswerText(
         t(`gearboxWords.reasons.${answer.why}`),
       );
     case 'set-waiting':
-      return plain(waitingText(t, unit, answer.gears));
+      return plain(
+        waitingText(unit, answer.gears),
+        t('gearboxWords.everyFive', { last: WAITING_MARKS.at(-1) }),
+      );
     case 'draw-crossing':
       return plain(rampsText(t, answer.ramps));
   }
@@ -133,7 +132,7 @@ export function gearboxKeyText(
       );
     case 'set-waiting':
       return plain(
-        waitingText(t, rig.unit, rangesAt(rig.unit, key.best)),
+        waitingText(rig.unit, rangesAt(rig.unit, key.best)),
         t('gearboxWords.lostWith', { seconds: formatNumber(key.drive.lost, 2) }),
       );
     case 'draw-crossing':
@@ -169,7 +168,6 @@ function gearboxClaim(t: TFunction, claim: ClaimOf<'gearbox'>, { unit }: Gearbox
     other: (id: string) => gearOfSide(unit, id),
     apply: (ids: readonly string[]) => ids.join(', '),
     at: (s: number) => formatNumber(s, 1),
-    mark: (k: number) => String(WAITING_MARKS[k] ?? 0),
     lost: ms,
     dip: formatShare,
     flare: (rpm: number) => formatNumber(rpm, 0),

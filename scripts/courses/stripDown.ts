@@ -1,49 +1,17 @@
-import { readFileSync, writeFileSync } from 'node:fs';
-import type { Job } from '../core/assembly';
-import { openValue } from '../core/formats';
-import {
-  carrying,
-  keyFor,
-  subjectFor,
-  type Block,
-  type CautionBlock,
-  type Lesson,
-  type StripQuestion,
-} from '../core/lesson';
+import type { Course } from './course';
 
-/** `npm run demo`: the five lessons of the Strip-down bench, with the demo jobs in them. */
-const job = (id: string): Job => JSON.parse(readFileSync(`demo/jobs/${id}.json`, 'utf8')) as Job;
-
-type Asked = StripQuestion extends infer Q
-  ? Q extends StripQuestion
-    ? Omit<Q, 'prompt'>
-    : never
-  : never;
-interface Told {
-  readonly title: string;
-  readonly text?: string;
-  readonly caution?: CautionBlock['topic'];
-  readonly ask?: Asked;
-}
-interface Course {
-  readonly id: string;
-  readonly title: string;
-  readonly summary: string;
-  readonly jobs: readonly string[];
-  readonly steps: readonly Told[];
-}
-
+/** The five lessons of the Strip-down bench. */
 const SLIP = 'slip-tractor-second';
 const QUAY = 'quay-hauler-noise';
 const PACK = 'one-pack-bench';
 const CRANE = 'bollard-clutch';
 
-const COURSES: readonly Course[] = [
+export const STRIP_COURSES: readonly Course[] = [
   {
     id: 'what-comes-off-first',
     title: 'What must come off first',
     summary: 'A stack of parts leaves in an order, and each step of it has a why.',
-    jobs: [SLIP],
+    models: [`jobs/${SLIP}`],
     steps: [
       {
         title: 'Before the hand goes there',
@@ -130,7 +98,7 @@ const COURSES: readonly Course[] = [
     id: 'which-way-round',
     title: 'Which way round',
     summary: 'Most parts fit two ways. One of them is a fault that the driver will meet.',
-    jobs: [SLIP, CRANE],
+    models: [`jobs/${SLIP}`, `jobs/${CRANE}`],
     steps: [
       {
         title: 'It fits, and is wrong',
@@ -152,7 +120,7 @@ const COURSES: readonly Course[] = [
     id: 'reuse-it-or-not',
     title: 'Reuse it or not',
     summary: 'Eye, hand and gauge; then reuse, clean or replace, with a reason that fits.',
-    jobs: [SLIP, QUAY, PACK],
+    models: [`jobs/${SLIP}`, `jobs/${QUAY}`, `jobs/${PACK}`],
     steps: [
       {
         title: 'Three ways to know',
@@ -171,7 +139,7 @@ const COURSES: readonly Course[] = [
     id: 'set-it',
     title: 'Set it',
     summary: 'Read the scale, then choose the part that the play asks for.',
-    jobs: [SLIP, PACK, CRANE],
+    models: [`jobs/${SLIP}`, `jobs/${PACK}`, `jobs/${CRANE}`],
     steps: [
       {
         title: 'Read, then judge',
@@ -201,7 +169,7 @@ const COURSES: readonly Course[] = [
     id: 'your-own-work',
     title: 'Your own work on the road',
     summary: 'A whole clutch job, from the first bolt to the road. What you get wrong stays in.',
-    jobs: [CRANE],
+    models: [`jobs/${CRANE}`],
     steps: [
       {
         title: 'The job',
@@ -216,57 +184,3 @@ const COURSES: readonly Course[] = [
     ],
   },
 ];
-
-function lessonOf({ id, title, summary, jobs, steps }: Course): Lesson {
-  const bare: Lesson = {
-    format: 'fair-sprocket/lesson',
-    version: 1,
-    id,
-    title,
-    summary,
-    author: 'Harbour training shop',
-    steps: steps.map((step, k) => ({
-      id: `s${k + 1}`,
-      title: step.title,
-      blocks: [
-        ...(step.text === undefined
-          ? []
-          : [{ id: `t${k + 1}`, kind: 'text', markdown: step.text } satisfies Block]),
-        ...(step.caution === undefined
-          ? []
-          : [
-              {
-                id: `c${k + 1}`,
-                kind: 'caution',
-                topic: step.caution,
-                markdown: '',
-              } satisfies Block,
-            ]),
-        ...(step.ask === undefined
-          ? []
-          : [
-              {
-                id: `q${k + 1}`,
-                kind: 'question',
-                question: { ...step.ask, prompt: '' },
-              } satisfies Block,
-            ]),
-      ],
-    })),
-  };
-  return carrying(bare, jobs.map(job));
-}
-
-for (const course of COURSES) {
-  const lesson = lessonOf(course);
-  const opened = openValue(JSON.parse(JSON.stringify(lesson)), 'fair-sprocket/lesson');
-  if (!opened.ok) throw new Error(`${course.id}: ${JSON.stringify(opened.failure)}`);
-  for (const step of lesson.steps)
-    for (const block of step.blocks)
-      if (block.kind === 'question') {
-        const subject = subjectFor(lesson, block.question);
-        const key = subject && keyFor(block.question, subject);
-        if (!key?.ok) throw new Error(`${course.id}, ${step.title}: ${JSON.stringify(key)}`);
-      }
-  writeFileSync(`demo/lessons/${course.id}.json`, `${JSON.stringify(lesson, null, 2)}\n`);
-}
