@@ -66,15 +66,15 @@ const STORIES: readonly Story[] = [
   },
   {
     id: 'winch-hand-jumps-out',
-    name: 'Winch truck, second jumps out on the slip',
+    name: 'Winch truck, second jumps out on the overrun',
     notes:
-      'The sleeve goes over second’s teeth too little: under load it works itself out. Its other side, first, is sound.',
+      'The flanks of second’s side that carry on the overrun are worn round: lifted off down the slip, it works itself out. It pulls as ever, and first, on the same sleeve, is sound.',
     complaint:
-      'Up the slip with the winch drum on, **second jumps out** as soon as he puts his foot down. Driven gently it stays in; first never does it.',
+      'Down the slip with the drum on, **second jumps out as soon as he lifts his foot**. Pulling, it stays in; first never does it.',
     unit: model('units/winch-manual'),
     clutch: model('clutches/bollard-nine'),
     ...petrol(),
-    cause: [{ target: 'S2', kind: 'jumps-out', severity: 1.2 }],
+    cause: [{ target: 'S2', kind: 'jumps-out-coast', severity: 2 }],
     minutes: 40,
     limitMinutes: 45,
   },

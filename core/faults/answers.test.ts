@@ -136,7 +136,18 @@ test('one sleeve is bad, its neighbours are not', () => {
     'right',
   ]);
   const jumps: Fault[] = [{ target: 'S5', kind: 'jumps-out', severity: 1 }];
-  expect(reads(manual, jumps, ['road G5', 'road G4'])).toEqual(['jumps-out', 'right']);
+  expect(reads(manual, jumps, ['road G5', 'road G4', 'coast G5'])).toEqual([
+    'jumps-out',
+    'right',
+    'right',
+  ]);
+  // The other flanks carry on the overrun: it pulls as ever, and comes out as the foot is lifted.
+  const overrun: Fault[] = [{ target: 'S2', kind: 'jumps-out-coast', severity: 2 }];
+  expect(reads(manual, overrun, ['road G2', 'coast G2', 'coast G1'])).toEqual([
+    'right',
+    'jumps-out',
+    'right',
+  ]);
 });
 
 // Common practice, no source: the clutch tests of the trade.

@@ -290,11 +290,13 @@ export function checksOf(rig: Rig): Check[] {
     drives(id) ? checkOf(of, id) : { ...checkOf(of, id), needs: AT_REST };
   const { first, reverse } = startRanges(rig);
   const starts = [first, reverse].filter((id) => id !== null);
-  const braking = kind === 'manual' || kind === 'coupling' ? [] : driving.map((r) => r.id);
+  const all = driving.map((r) => r.id);
+  // With sleeves, one may come out as the foot is lifted; in reverse nobody lets it run on.
+  const onOverrun = kind === 'coupling' ? [] : kind === 'manual' ? rolling.filter(drives) : all;
   const pressures = [...(first ? ['idle', 'full'] : []), ...(reverse ? ['reverse'] : [])];
   return [
     ...ranges.map((id) => inRange('road', id)),
-    ...each('coast', braking),
+    ...each('coast', onOverrun),
     ...(kind === 'coupling' ? [] : ranges.map((id) => inRange('listen', id))),
     // Reverse goes in at a standstill only.
     ...each('gear-in', rolling),

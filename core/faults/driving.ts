@@ -1,4 +1,11 @@
-import { dragTest, goesIn, jumpsOutAbove, SLEEVE_AS_BUILT, type GoesIn } from '../shift';
+import {
+  dragTest,
+  goesIn,
+  jumpsOutAbove,
+  jumpsOutOnCoastAbove,
+  SLEEVE_AS_BUILT,
+  type GoesIn,
+} from '../shift';
 import type { Motion, Range, Settled, Unit } from '../geartrain';
 import { SAME_ANSWER } from '../numerics';
 import { AT_ONCE, loadsOf, type Loads } from './loads';
@@ -27,7 +34,7 @@ export const DRIVE_SYMPTOMS: readonly DriveSymptom[] = [
   'moves',
   'wrong-way',
 ];
-export type CoastSymptom = 'right' | 'no-braking' | 'brakes' | 'binds';
+export type CoastSymptom = 'right' | 'no-braking' | 'brakes' | 'binds' | 'jumps-out';
 export type Heard = 'quiet' | 'whine' | 'growl';
 
 export interface SymptomCell {
@@ -206,10 +213,23 @@ function coastOf(parts: Parts, machine: Machine, range: Range, gone: number): Co
   const now = outcomes.settled(machine, range, 'coast', gone);
   const was = sound.motionOf(range.id).coast.outcome;
   const { outcome } = now.motion;
-  if (outcome === was)
-    return was === 'drives' && slipsOnCoast(parts, machine, range, now) ? 'no-braking' : 'right';
+  if (outcome === was && was !== 'drives') return 'right';
+  if (outcome === was) {
+    if (jumpsOnCoast(parts, machine, now)) return 'jumps-out';
+    return slipsOnCoast(parts, machine, range, now) ? 'no-braking' : 'right';
+  }
   if (outcome === 'drives') return 'brakes';
   return outcome === 'neutral' ? 'no-braking' : 'binds';
+}
+
+/** Whether the other flanks of a sleeve, which carry on the overrun, push it out. */
+function jumpsOnCoast({ unit, loads, outcomes }: Parts, machine: Machine, now: Settled): boolean {
+  return unit.elements.some(({ id }, k) => {
+    const sleeve = machine.sleeves.get(id);
+    if (!sleeve || !(now.mask & outcomes.maskFor([id]))) return false;
+    const carries = Math.abs(now.motion.torques[k]!) * COAST_LOAD * loads.engineNm;
+    return carries > jumpsOutOnCoastAbove(sleeve);
+  });
 }
 
 function slipsOnCoast(

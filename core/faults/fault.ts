@@ -36,6 +36,7 @@ type PlainFaultKind =
   | 'rough-bearing'
   | 'rounded'
   | 'jumps-out'
+  | 'jumps-out-coast'
   | 'synchro-worn'
   | 'pump-not-driven'
   | 'pump-worn'
@@ -120,6 +121,7 @@ const PLAIN_SPECS: Readonly<Record<PlainFaultKind, FaultSpec>> = {
   'rough-bearing': plain(['shaft'], 'strip-down', 3),
   rounded: graded(['sleeve'], 'strip-down', 4, 'share-lost', [0.7, 0.8, 0.9]),
   'jumps-out': graded(['sleeve'], 'strip-down', 3, 'millimetres', [0.8, 1, 1.5]),
+  'jumps-out-coast': graded(['sleeve'], 'strip-down', 2, 'millimetres', [1.5, 2, 2.5]),
   'synchro-worn': graded(['sleeve'], 'strip-down', 5, 'share-lost', [0.9, 0.95, 0.98]),
   'pump-not-driven': plain(['oil-pump'], 'strip-down', 2),
   'pump-worn': graded(['oil-pump'], 'strip-down', 2, 'share-lost', [0.4, 0.55, 0.7]),

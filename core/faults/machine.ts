@@ -131,6 +131,8 @@ function afflicted(rig: Rig, m: Machine, fault: Fault, how: number): Machine {
       return sleeve({ rounded: how });
     case 'jumps-out':
       return sleeve({ wear: how * MM });
+    case 'jumps-out-coast':
+      return sleeve({ coastWear: how * MM });
     case 'synchro-worn':
       return sleeve({ synchro: how });
     case 'pump-not-driven':

@@ -38,6 +38,7 @@ export {
   sideAsMeasured,
   type SideMeasures,
   jumpsOutAbove,
+  jumpsOutOnCoastAbove,
   SLEEVE_AS_BUILT,
   type GoesIn,
   type SleeveState,

@@ -8,13 +8,14 @@
 export interface SleeveState {
   /** Share of the pointed tips that is rounded away. */
   readonly rounded: number;
-  /** m of wear on the flanks, which turns their taper round. */
+  /** m of wear on the flanks, which turns their taper round: on those that drive, and on those that carry on the overrun. */
   readonly wear: number;
+  readonly coastWear: number;
   /** Share of the synchronizer's torque that is gone. */
   readonly synchro: number;
 }
 
-export const SLEEVE_AS_BUILT: SleeveState = { rounded: 0, wear: 0, synchro: 0 };
+export const SLEEVE_AS_BUILT: SleeveState = { rounded: 0, wear: 0, coastWear: 0, synchro: 0 };
 
 /** rad/s between gear and shaft as a gear is changed on the move, and what a double de-clutch leaves of it. */
 const SHIFT_SLIP = 100;
@@ -53,6 +54,7 @@ const FLANKS_GONE = 1.77e-3;
 export const sideAsMeasured = ({ tips, ringGap, engagement }: SideMeasures): SleeveState => ({
   rounded: within01(tips / ALL_ROUNDED),
   wear: FLANKS_GONE * within01(1 - engagement),
+  coastWear: 0,
   synchro: within01(1 - ringGap / WHOLE_GRIP),
 });
 const within01 = (share: number): number => Math.min(1, Math.max(0, share));
@@ -75,8 +77,14 @@ export function goesIn(sleeve: SleeveState, matched: boolean, dragNm = 0): GoesI
   return sleeve.rounded > 0 && takes < LEAST_SLIP / 2 ? 'refuses' : 'grinds';
 }
 
-/** N·m through the sleeve from which it jumps out of gear; `Infinity` when it stays in. */
-export function jumpsOutAbove({ wear }: SleeveState): number {
+/** N·m through the sleeve from which flanks with this wear, m, push it out of gear; `Infinity` when it stays in. */
+function flanksPushAbove(wear: number): number {
   const pushes = Math.tan(TAPER + TAPER_PER_METRE * wear) - FLANK_FRICTION;
   return pushes > 0 ? (DETENT_FORCE * DOG_RADIUS) / pushes : Infinity;
 }
+
+/** N·m through the sleeve from which it jumps out of gear while it drives. */
+export const jumpsOutAbove = ({ wear }: Pick<SleeveState, 'wear'>): number => flanksPushAbove(wear);
+/** N·m from which it does so on the overrun, where the other flanks carry. */
+export const jumpsOutOnCoastAbove = ({ coastWear }: Pick<SleeveState, 'coastWear'>): number =>
+  flanksPushAbove(coastWear);

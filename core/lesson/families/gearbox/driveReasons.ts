@@ -46,6 +46,9 @@ const costOf = (unit: Unit, set: readonly number[], c: GearChange): GearboxClaim
   lost: c.lost,
 });
 
+/** At so many of the eight marks it is no accident. */
+const MOST_MARKS = 6;
+
 /** What was set to wait as a change came. */
 const setAt = (set: readonly number[], { time }: GearChange): number =>
   set[WAITING_MARKS.findLastIndex((mark) => mark <= time)] ?? 0;
@@ -71,7 +74,7 @@ export function waitingThoughts(asked: Asking): ThoughtOf<GearboxTypes, 'set-wai
     {
       slip: 'drives-and-waits' as const,
       set: driving,
-      is: (set: readonly number[], c: GearChange) => setAt(set, c) === c.from,
+      is: (set: readonly number[]) => set.filter((g, k) => g === driving[k]).length >= MOST_MARKS,
     },
   ];
   return ways.flatMap(({ slip, set, is }): ThoughtOf<GearboxTypes, 'set-waiting'>[] => {
