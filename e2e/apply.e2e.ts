@@ -174,11 +174,14 @@ test('a sleeve is moved by hand to one of its sides; the interlock holds the oth
   await b.role('slider', 'H12: in at First gear');
   await move(/^H12/, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
   await b.role('button', 'Second gear: locked to the shaft');
+  await b.see(/The ring brings it there in \d/);
   await b.press('button', 'Third gear: free of the shaft');
   await b.see('The interlock holds H34 back: H12 is in gear.');
   await b.press('checkbox', 'interlock in place');
   await b.press('button', 'Third gear: free of the shaft');
   await b.see(/tied up/i);
+  // What binds never meets.
+  expect(await b.text()).not.toMatch(/The ring brings it there/);
   await move(/^H12/, Key.ARROW_LEFT);
   await b.role('slider', 'H12: between its gears');
   await b.role('slider', 'H34: in at Third gear');
@@ -207,10 +210,15 @@ test('a dual clutch hands over: the gear that waits, and what the wrong one cost
   await b.see('The engine flares.');
   await b.press('radio', 'Figures');
   await b.role('columnheader', 'both together');
-  await b.press('radio', 'A drive');
+  await b.press('radio', 'On the road');
   await b.see('Nothing is lost: the right gear waits each time.');
   await b.press('radio', 'by hand');
   await b.see(/0\.\d\d s lost in all\. 2 to 3 at/);
+  await b.press('radio', 'Creep');
+  await b.see('It bears this.');
+  await b.fill('spinbutton', 'Hill, %', '30');
+  await b.fill('spinbutton', 'For, s', '60');
+  await b.see(/Too hot after \d+ s/);
 });
 
 test('the power moves only while it turns, and each frame leaves room', async () => {

@@ -147,7 +147,7 @@ export function screenList(browser: () => Browser): Screen[] {
     [
       'apply bench, a drive',
       '/teach/apply/ferry-dual',
-      [radio('Hand-over'), radio('A drive'), radio('by hand')],
+      [radio('Hand-over'), radio('On the road'), radio('by hand')],
     ],
     ['apply bench, lever', '/teach/apply/capstan-five', [radio('Lever diagram'), radio('Why')]],
     ['apply bench, end view', '/teach/apply/lighter-six', [radio('P1 end'), radio('Power')]],

@@ -25,6 +25,7 @@ export const SEEN_DAMAGES = [
   'smooth-ring',
   'rounded-front',
   'rounded-rear',
+  'stepped-hub',
 ] as const;
 export const FELT_DAMAGES = [
   'loose-pinions',
@@ -32,6 +33,7 @@ export const FELT_DAMAGES = [
   'rough-bearing',
   'hanging-valve',
   'sticky-accumulator',
+  'rough-shaft-bearing',
 ] as const;
 export const MEASURED_DAMAGES = [
   'worn-lining',
@@ -45,6 +47,7 @@ export const MEASURED_DAMAGES = [
   'worn-ring',
   'short-front',
   'short-rear',
+  'loose-gear',
 ] as const;
 export const DAMAGES = [...SEEN_DAMAGES, ...FELT_DAMAGES, ...MEASURED_DAMAGES] as const;
 export type Damage = (typeof DAMAGES)[number];
@@ -170,6 +173,9 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   'rounded-rear': roundedAt(1, 'tips-rear'),
   'short-front': shortAt(0, 'engagement-front'),
   'short-rear': shortAt(1, 'engagement-rear'),
+  'stepped-hub': eye(['sleeve-hub'], 'step-or-groove', null),
+  'rough-shaft-bearing': hand(['shaft-bearing'], 'rough-bearing'),
+  'loose-gear': gauge(['gear'], 'gear-play', [0.24, 0.4], 'rough-teeth'),
   'stepped-rings': eye(['feed-rings'], 'step-or-groove', 'seal-leaks', { cause: true }),
   'sticky-accumulator': hand(['accumulator'], 'accumulator-stuck', {
     decision: 'clean',

@@ -81,6 +81,14 @@ test('the side decides which gear suffers; turned round, it is the other one', (
   expect(backWith('S5.blocker-rings', 'worn-ring')).toMatchObject([
     { target: 'S5', kind: 'synchro-worn' },
   ]);
+  expect(backWith('out.bearing', 'rough-shaft-bearing')).toMatchObject([
+    { target: 'out', kind: 'rough-bearing' },
+  ]);
+  expect(backWith('M3.second', 'loose-gear')).toMatchObject([
+    { target: 'M3', kind: 'rough-teeth' },
+  ]);
+  // A step in the hub is told at the bench, and no model of the desk knows it.
+  expect(backWith('H34.hub', 'stepped-hub')).toEqual([]);
   // A sleeve with one gear: turned round, its bad side works for nothing.
   expect(backWith('H5.sleeve', 'rounded-front', false, ferry)).toHaveLength(1);
   expect(backWith('H5.sleeve', 'rounded-front', true, ferry)).toEqual([]);

@@ -70,6 +70,7 @@ export const MEASURE_IDS = [
   'engagement-front',
   'engagement-rear',
   'shaft-float',
+  'gear-play',
 ] as const;
 export type MeasureId = (typeof MEASURE_IDS)[number];
 

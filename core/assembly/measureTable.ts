@@ -246,6 +246,17 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
   'tips-rear': tipsAt(1),
   'engagement-front': engagementAt(0),
   'engagement-rear': engagementAt(1),
+  // A gear on its needles or bush, rocked across its shaft.
+  'gear-play': {
+    on: 'gear',
+    instrument: 'dial-gauge',
+    sound: [0.06, 0.13],
+    least: 0.05,
+    most: 0.15,
+    scatter: 0.01,
+    readsTo: 0.01,
+    states: DRY_GAP,
+  },
   'shaft-float': {
     on: 'shaft-bearing',
     instrument: 'dial-gauge',

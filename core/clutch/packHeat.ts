@@ -34,6 +34,8 @@ export interface PackHeat {
   /** The hottest place of a steel, °C, and which. */
   readonly peakC: number;
   readonly hottest: string | null;
+  /** The hottest place of the whole pack at each step. */
+  readonly course: readonly { readonly time: number; readonly celsius: number }[];
   /** J put in, kept and given to the oil, over the whole pack. */
   readonly energy: { readonly heat: number; readonly kept: number; readonly toOil: number };
 }
@@ -122,6 +124,7 @@ export function packHeat(pack: ClutchPack, input: HeatInput): PackHeat {
   const peak = new Float64Array(stack.length).fill(input.startC);
   let hottest = { celsius: -Infinity, at: t.slice() };
   const energy = { heat: 0, kept: 0, toOil: 0 };
+  const course: { time: number; celsius: number }[] = [];
   const steps = Math.ceil(input.seconds / input.step - WHOLE);
   const right = new Float64Array(n);
   let given = 0;
@@ -144,6 +147,7 @@ export function packHeat(pack: ClutchPack, input: HeatInput): PackHeat {
       if (here > peak[plate]!) peak[plate] = here;
       if (here > top) top = here;
     }
+    course.push({ time: Math.min(input.seconds, s * input.step), celsius: top });
     if (top > hottest.celsius) hottest = { celsius: top, at: t.slice() };
   }
   cells.forEach((c, k) => {
@@ -161,6 +165,7 @@ export function packHeat(pack: ClutchPack, input: HeatInput): PackHeat {
     profile: profileOf(cells, hottest.at),
     peakC: top?.peakC ?? input.startC,
     hottest: top?.id ?? null,
+    course,
     energy,
   };
 }

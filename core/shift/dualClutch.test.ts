@@ -4,6 +4,7 @@ import { demoFile, demoUnit } from '../tests/demoFile';
 import type { Vehicle } from '../vehicle';
 import {
   crossing,
+  meeting,
   synchronizingTime,
   USUAL_CROSSING,
   traceAt,
@@ -123,4 +124,22 @@ test('ramps that do not meet: apart the engine flares, too early they bind', () 
   const early = cross({ on: { at: 0.02, over: 0.03 }, off: { at: 0.3, over: 0.05 } });
   expect(early.run.summary.dip).toBeLessThan(cross().run.summary.dip);
   expect(() => cross({ to: range('N') })).toThrow(/drive by a clutch/);
+});
+
+// By hand (published: Naunheimer and others, ch. 9): what turns with the gear comes from the speed that the gear before gave
+// it to that of the hub. From third into second: the countershaft turns as third has it, and with it second’s gear.
+test('a gear comes to the speed of its hub before the sleeve goes over', () => {
+  const winch = demoUnit('winch-manual');
+  const ratioOf = (range: string) =>
+    toNumber(solveUnit(winch, winch.ranges.find((r) => r.id === range)!.apply).ratio!);
+  const down = meeting(winch, 'S3', 'S2', 600)!;
+  // On the output shaft the hub turns as the road has it, and second's gear slower by the step between the two.
+  expect(down.hubRpm).toBeCloseTo(600, 9);
+  expect(down.gearRpm).toBeCloseTo((600 * ratioOf('G3')) / ratioOf('G2'), 9);
+  const first = meeting(winch, null, 'S1', 600)!;
+  expect(first.gearRpm).toBe(0);
+  expect(first.brakes).toBeGreaterThan(down.brakes);
+  expect(meeting(winch, 'S2', 'S2', 600)!.brakes).toBe(0);
+  // Faster on the road, longer at the ring.
+  expect(meeting(winch, 'S3', 'S2', 1200)!.brakes).toBeCloseTo(2 * down.brakes, 9);
 });

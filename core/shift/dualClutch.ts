@@ -2,6 +2,7 @@ import {
   gearAt,
   isSleeveSide,
   memberInertias,
+  sleeveWith,
   solveUnit,
   type Range,
   type Unit,
@@ -165,6 +166,47 @@ export function synchronizingTime(
   const inertia = memberInertias(unit).get(driven)! * over * over;
   const slip = Math.abs((wanted - before) / over) * outputRpm * RPM_TO_RAD;
   return MOVES_IN + (inertia * slip) / SYNCHRO_NM;
+}
+
+/** How a gear that is asked for comes to the speed of its shaft, and the sleeve goes over. */
+export interface Meeting {
+  /** The member that the side locks. */
+  readonly gear: string;
+  /** rev/min: of the gear before, and of the hub, which the road turns. */
+  readonly gearRpm: number;
+  readonly hubRpm: number;
+  /** s that the ring brakes or drags the gear, and until the sleeve is over its teeth. */
+  readonly brakes: number;
+  readonly seconds: number;
+}
+
+/**
+ * A sleeve moved on the move, clutch open: the ring brings the gear to its hub's speed before it lets the sleeve through.
+ * @param before the side that was in; `null`: none, and what hangs on the clutch stood still
+ * @returns `null` where the side's gear hangs on no clutch
+ */
+export function meeting(
+  unit: Unit,
+  before: string | null,
+  side: string,
+  outputRpm: number,
+): Meeting | null {
+  const gear = gearAt(unit, side);
+  const clutch = unit.elements.find(
+    (e) => e.kind === 'clutch' && solveUnit(unit, [e.id, side]).ratio !== null,
+  )?.id;
+  const hub = sleeveWith(unit, side)?.sleeve.hub;
+  if (gear === null || clutch === undefined || hub === undefined) return null;
+  // A side that hangs on another clutch left this one's shaft as it was: still.
+  const wrong = before !== null && solveUnit(unit, [clutch, before]).ratio ? before : null;
+  const seconds = synchronizingTime(unit, clutch, wrong, side, outputRpm);
+  return {
+    gear,
+    gearRpm: wrong === null ? 0 : turnsWith(unit, clutch, wrong, gear) * outputRpm,
+    hubRpm: turnsWith(unit, clutch, side, hub) * outputRpm,
+    brakes: Math.max(0, seconds - MOVES_IN),
+    seconds,
+  };
 }
 
 /** @throws Error where one of the two ranges does not drive through a clutch and a sleeve */

@@ -83,14 +83,17 @@ export {
   crossingPairs,
   crossingQuality,
   isDualClutch,
+  meeting,
   synchronizingTime,
   USUAL_CROSSING,
   wayOf,
   type Crossing,
   type CrossingPair,
   type CrossingResult,
+  type Meeting,
   type Ramp,
 } from './dualClutch';
+export { creep, type Creep, type CreepResult } from './creep';
 export {
   complaintsOf,
   couldBeWorn,

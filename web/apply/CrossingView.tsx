@@ -20,6 +20,7 @@ import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
 import { useAppSelector } from '../state/hooks';
 import { selectEngines, selectVehicles } from '../state/modelsSlice';
+import { CreepSheet } from './CreepSheet';
 import { CrossingCurves } from './CrossingCurves';
 import { RampPad } from './RampPad';
 import { WaitingDrive } from './WaitingDrive';
@@ -51,10 +52,10 @@ const RAMPS = { at: [0, 0.4], over: [0.01, 0.2] } as const;
 /** The gear that a side of a sleeve locks. */
 const gearName = (unit: Unit, side: string): string => memberName(unit, gearAt(unit, side) ?? side);
 
-const SEEN = ['change', 'drive'] as const;
+const SEEN = ['change', 'drive', 'creep'] as const;
 type Seen = (typeof SEEN)[number];
 
-/** One change of a dual clutch over time, or the gear that waits along a whole drive. */
+/** One change of a dual clutch over time, the gear that waits along a whole drive, or a clutch that slips on purpose. */
 export function CrossingView({ unit }: { unit: Unit }) {
   const { t } = useTranslation();
   const vehicles = useAppSelector(selectVehicles);
@@ -70,6 +71,8 @@ export function CrossingView({ unit }: { unit: Unit }) {
       />
       {seen === 'drive' && vehicle ? (
         <WaitingDrive unit={unit} vehicle={vehicle} />
+      ) : seen === 'creep' && vehicle ? (
+        <CreepSheet unit={unit} vehicle={vehicle} />
       ) : (
         <OneChange unit={unit} />
       )}

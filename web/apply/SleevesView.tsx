@@ -3,6 +3,8 @@ import { useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { placeAfter, RAILS, sleeveRails, type Rail, type RailGear } from '../../core/drawing';
 import {
+  binds,
+  isSleeveSide,
   placeOf,
   sleeveClashes,
   withSleeveAt,
@@ -12,10 +14,12 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
+import { meeting, type Meeting } from '../../core/shift';
 import { useKept } from '../shared/kept';
 import { formatRatio } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
 import { pressable } from './pressKey';
+import { SynchroStrip } from './SynchroStrip';
 import './SectionView.css';
 import './SleevesView.css';
 
@@ -28,6 +32,8 @@ interface Props {
   onApplied?: ((applied: string[]) => void) | undefined;
 }
 
+/** The road turns the output so fast while sleeves are moved. */
+const OUTPUT_RPM = 600;
 const HEIGHT = 350;
 const NAMES_AT = 314;
 const GEAR_WIDTH = 30;
@@ -40,6 +46,9 @@ export function SleevesView({ unit, solution, roles, applied, onApplied }: Props
   const { width, rails, shafts } = useMemo(() => sleeveRails(unit), [unit]);
   const [locked, setLocked] = useKept('SleevesView interlock', true);
   const [refused, setRefused] = useState<string | null>(null);
+  const [met, setMet] = useState<{ meeting: Meeting | null; move: number } | null>(null);
+  const lastIn = useRef<string | null>(firstIn(unit, applied));
+  const moves = useRef(0);
   const hasInterlock = rails.some((r) => r.sleeve.interlock !== undefined);
   const move = (rail: Rail, place: Side | 'neutral') => {
     const next = withSleeveAt(rail.sleeve, place, applied);
@@ -48,7 +57,20 @@ export function SleevesView({ unit, solution, roles, applied, onApplied }: Props
     setRefused(
       held ? t('sleeves.heldBack', { sleeve: rail.sleeve.id, other: otherOf(clash, rail) }) : null,
     );
-    if (!held) onApplied?.(next);
+    if (held) return;
+    onApplied?.(next);
+    const side = place === 'neutral' ? null : (rail.sleeve.sides[place] ?? null);
+    // What was in before on another sleeve of the same shaft set the speed of the gears.
+    const before = lastIn.current;
+    if (side !== null) {
+      lastIn.current = side;
+      const stuck = binds(
+        unit,
+        next.filter((id) => isSide(unit, id)),
+      );
+      const met = stuck ? null : meeting(unit, before, side, OUTPUT_RPM);
+      setMet({ meeting: met, move: moves.current++ });
+    }
   };
   const words = rails.map((r) => `${r.sleeve.id}: ${placeText(t, unit, r, applied)}`).join(', ');
   return (
@@ -93,9 +115,19 @@ export function SleevesView({ unit, solution, roles, applied, onApplied }: Props
           <span role="status">{refused ?? t('sleeves.how')}</span>
         </div>
       )}
+      {met?.meeting && (
+        <SynchroStrip unit={unit} meeting={met.meeting} outputRpm={OUTPUT_RPM} move={met.move} />
+      )}
     </div>
   );
 }
+
+const isSide = (unit: Unit, id: string): boolean =>
+  unit.elements.some((e) => e.id === id && isSleeveSide(e));
+
+/** A side that is in. */
+const firstIn = (unit: Unit, applied: readonly string[]): string | null =>
+  applied.find((id) => isSide(unit, id)) ?? null;
 
 type Translate = ReturnType<typeof useTranslation>['t'];
 

@@ -83,6 +83,7 @@ const slice = createSlice({
   reducers: {
     libraryLoaded: (state, action: PayloadAction<Loaded>) => {
       state.status = 'ready';
+      state.failure = '';
       state.unreadable = action.payload.unreadable.length;
       state.ids = [];
       state.byId = {};

@@ -108,6 +108,19 @@ test('a database that does not answer is told of, and the demo world opens from 
   expect(store.getState().library.failure).toContain('no answer');
 });
 
+test('a database that answers late is shown after all, and the word is taken back', async () => {
+  const slow = memoryStore();
+  let answer: () => void = () => undefined;
+  const late = new Promise<void>((done) => (answer = done));
+  const { services, store } = setUp({ ...slow, get: (key) => late.then(() => slow.get(key)) });
+  await startUp(store, services, false, { patienceMs: 5 });
+  expect(store.getState().library.status).toBe('failed');
+  answer();
+  for (let k = 0; k < 200 && store.getState().library.status !== 'ready'; k++)
+    await new Promise((done) => setTimeout(done, 5));
+  expect(store.getState().library).toMatchObject({ status: 'ready', failure: '' });
+});
+
 test('an empty database where work was kept before is no first start', async () => {
   const marks = memoryMarks();
   const first = setUp(memoryStore(), marks);

@@ -12,8 +12,8 @@ import { reasonOf } from '../shared/reasonOf';
 
 const SEEDED = 'demo-seeded';
 
-/** A database that does not answer by then is told of. */
-const PATIENCE_MS = 5000;
+/** A database that does not answer by then is told of: a slow disk may take a while. */
+const PATIENCE_MS = 20_000;
 
 export interface StartOptions {
   /** How long storage may take to answer at first. */
@@ -24,7 +24,8 @@ export interface StartOptions {
 
 /**
  * Reads settings and documents; puts the demo world in on the very first start. When storage refuses or does not answer, the
- * demo world still opens, from memory, and the screen says that nothing can be kept. A first start on which a mark tells of
+ * demo world still opens, from memory, and the screen says that nothing can be kept; when it does answer after all, what it
+ * holds is shown, and the word is taken back. A first start on which a mark tells of
  * earlier work is no first start: the work is gone, and the screen says so.
  */
 export async function startUp(
@@ -35,8 +36,9 @@ export async function startUp(
 ): Promise<void> {
   const { documents, marks } = services;
   const fallback = defaultSettings(prefersNight);
+  const reading = documents.readSetting('settings');
   try {
-    const stored = await answered(documents.readSetting('settings'), patienceMs);
+    const stored = await answered(reading, patienceMs);
     store.dispatch(settingsLoaded(readSettings(stored, fallback)));
     onSettings();
     if ((await documents.readSetting(SEEDED)) !== true) {
@@ -52,6 +54,11 @@ export async function startUp(
   } catch (error) {
     show(store, asLoaded(await services.loadDemo(), 0));
     store.dispatch(libraryFailed(reasonOf(error)));
+    if (error instanceof NoAnswer)
+      void reading.then(
+        () => startUp(store, services, prefersNight, { patienceMs }),
+        () => undefined,
+      );
   }
 }
 
@@ -65,11 +72,15 @@ const asLoaded = ({ lessons, attempts, models }: DemoWorld, revision: number): L
   unreadable: [],
 });
 
-const answered = <T>(task: Promise<T>, ms: number): Promise<T> =>
-  Promise.race([
-    task,
-    new Promise<T>((_done, fail) => setTimeout(() => fail(new Error('no answer')), ms)),
-  ]);
+class NoAnswer extends Error {}
+
+function answered<T>(task: Promise<T>, ms: number): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<T>((_done, fail) => {
+    timer = setTimeout(() => fail(new NoAnswer('no answer')), ms);
+  });
+  return Promise.race([task, late]).finally(() => clearTimeout(timer));
+}
 
 function show(store: AppStore, loaded: Loaded): void {
   // Demo lessons in their teaching order, then the user's own.

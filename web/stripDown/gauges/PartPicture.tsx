@@ -236,6 +236,11 @@ const MARKS: Readonly<Record<SeenDamage, Mark>> = {
   // Tips are drawn by themselves, one side beside the other.
   'rounded-front': () => null,
   'rounded-rear': () => null,
+  'stepped-hub': patches('part-stain', [
+    [0.1, 0.14],
+    [0.43, 0.47],
+    [0.76, 0.8],
+  ]),
   'stepped-rings': patches('part-stain', [
     [0.2, 0.32],
     [0.6, 0.68],
