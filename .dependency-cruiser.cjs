@@ -34,6 +34,7 @@ const WEB = {
   models: [...BELOW_BENCHES, ...ALL_BENCHES],
   lessons: [...BELOW_BENCHES, ...ALL_BENCHES, 'models'],
   classBook: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
+  room: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
 };
 const webLayers = Object.entries(WEB).map(([name, allowed]) => ({
   name: `web-${name}-imports-down`,
@@ -56,6 +57,7 @@ module.exports = {
     layer('drawing', ['numerics', 'quantities', 'geartrain', 'converter', 'clutch']),
     layer('assembly', [...MODELS, 'faults', 'drawing']),
     layer('lesson', [...MODELS, 'faults', 'assembly']),
+    layer('room', ['lesson']),
     layer('formats', [...MODELS, 'faults', 'assembly', 'lesson']),
     {
       name: 'core-imports-core-only',

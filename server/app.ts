@@ -5,11 +5,15 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 
 /**
- * Serves the built application and nothing else: hashed assets for a year, the page never from a cache,
+ * Serves the built application, and what is added to it: hashed assets for a year, the page never from a cache,
  * client-side routes as the page.
  * @param distDir the folder that `vite build` wrote
+ * @param addRoutes what else it answers
  */
-export function createApp(distDir: string): Express {
+export function createApp(
+  distDir: string,
+  addRoutes: (app: Express) => void = () => undefined,
+): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -49,6 +53,7 @@ export function createApp(distDir: string): Express {
   app.get('/healthz', (_req, res) => {
     res.set('Cache-Control', 'no-store').json({ status: 'ok' });
   });
+  addRoutes(app);
   app.use(
     '/assets',
     express.static(path.join(distDir, 'assets'), { immutable: true, maxAge: '1y', index: false }),

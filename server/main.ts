@@ -2,6 +2,8 @@ import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { addressesOf } from './addresses';
 import { createApp } from './app';
+import { Rooms } from './rooms/rooms';
+import { addRoomRoutes, attachRooms } from './rooms/wire';
 import { serverFor, SLOWEST_MS } from './serverFor';
 
 /** `npm start`: PORT and HOST from the environment; a busy port is told, not thrown. */
@@ -14,7 +16,16 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 }
 
 const dist = path.resolve(process.env['DIST'] ?? 'dist/web');
-const server = serverFor(createApp(dist), SLOWEST_MS);
+/** Rooms are kept here, so that a class goes on where it was when the server comes back. */
+const rooms = new Rooms(path.resolve(process.env['DATA'] ?? 'data'));
+const app = createApp(dist, (to) =>
+  addRoomRoutes(to, rooms, () => {
+    const { port: bound } = server.address() as AddressInfo;
+    return addressesOf(host).map((address) => `http://${address}:${bound}`);
+  }),
+);
+const server = serverFor(app, SLOWEST_MS);
+const live = attachRooms(server, rooms);
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(
     error.code === 'EADDRINUSE'
@@ -31,6 +42,7 @@ server.listen(port, host, () => {
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
+    void live.close();
     server.close(() => process.exit(0));
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();

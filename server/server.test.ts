@@ -152,7 +152,7 @@ test.each([
 describe('the program', () => {
   const start = (env: Record<string, string>) => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-      env: { ...process.env, DIST: path.join(dir, 'web'), ...env },
+      env: { ...process.env, DIST: path.join(dir, 'web'), DATA: path.join(dir, 'data'), ...env },
     });
     const lines: string[] = [];
     const said = (pattern: RegExp) =>
@@ -177,7 +177,7 @@ describe('the program', () => {
     expect((await fetch(address)).status).toBe(200);
     child.kill('SIGTERM');
     expect(await ended).toBe(0);
-  }, 20_000);
+  }, 60_000);
 
   test('a busy port and a bad port are told in plain words', async () => {
     const blocker: Server = createServer().listen(0, '127.0.0.1');
@@ -192,5 +192,5 @@ describe('the program', () => {
     expect(await none.said(/PORT must be a whole number/)).toBeTruthy();
     expect(await none.ended).toBe(1);
     blocker.close();
-  }, 20_000);
+  }, 60_000);
 });

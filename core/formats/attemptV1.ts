@@ -60,6 +60,20 @@ const answer = z.discriminatedUnion('kind', [
 /** Of an answer that can't be read this much is kept. */
 const MOST_RAW = 4000;
 
+export const attemptAnswerV1 = z.strictObject({
+  question: id,
+  round: z.number().int().min(0).max(10_000),
+  setup: z.exactOptional(gearSetSetup),
+  drawn: z.exactOptional(hex(4)),
+  answer,
+  confidence: z.enum(CONFIDENCES),
+  words: z.exactOptional(z.string().max(MOST_WORDS)),
+  at: timestamp,
+  score: z.number().min(0).max(1),
+  // Said when it was answered, by name; every reader works it out again.
+  misconception: z.exactOptional(z.string().max(80)),
+});
+
 export const attemptV1 = z.strictObject({
   format: z.literal('fair-sprocket/attempt'),
   version: z.literal(1),
@@ -68,23 +82,7 @@ export const attemptV1 = z.strictObject({
   lesson: z.strictObject({ id, title: name, hash: sha256 }),
   startedAt: timestamp,
   finishedAt: z.exactOptional(timestamp),
-  answers: z
-    .array(
-      z.strictObject({
-        question: id,
-        round: z.number().int().min(0).max(10_000),
-        setup: z.exactOptional(gearSetSetup),
-        drawn: z.exactOptional(hex(4)),
-        answer,
-        confidence: z.enum(CONFIDENCES),
-        words: z.exactOptional(z.string().max(MOST_WORDS)),
-        at: timestamp,
-        score: z.number().min(0).max(1),
-        // Said when it was answered, by name; every reader works it out again.
-        misconception: z.exactOptional(z.string().max(80)),
-      }),
-    )
-    .max(MOST_ANSWERS),
+  answers: z.array(attemptAnswerV1).max(MOST_ANSWERS),
   setAside: z.exactOptional(
     z
       .array(

@@ -1,3 +1,12 @@
+export {
+  hostAction,
+  roomCode,
+  roomCommit,
+  roomEntrance,
+  roomOpening,
+  type HostAction,
+  type RoomEntrance,
+} from './roomMessages';
 export { classBookCsv, type CsvWords } from './classBookCsv';
 export { jsonSchemas } from './jsonSchemas';
 export { readJson, type JsonFailure } from './jsonText';
