@@ -119,16 +119,9 @@ export function screenList(browser: () => Browser): Screen[] {
       [press('Begin'), press(/7 Away/), () => b.see('Changes up at')],
     ],
     [
-      'crossing, drawn',
+      'crossing, asked',
       '/teach/lessons/draw-the-crossing/preview',
-      [
-        press('Begin'),
-        press(/2 Fourth/),
-        () => b.press('slider', 'K2 begins to let go'),
-        radio('certain'),
-        press('Commit prediction'),
-        () => b.see('lies'),
-      ],
+      [press('Begin'), press(/2 Fourth/), () => b.see('Drag the ends')],
     ],
     ['pack bench in a lesson', '/teach/lessons/plates-and-rings/preview', [press('Begin')]],
     [

@@ -80,8 +80,7 @@ export type Applied =
 const done = (room: Room): Applied => ({ ok: true, room });
 const refused = (refusal: RoomRefusal): Applied => ({ ok: false, refusal });
 
-const plainName = (name: string): string =>
-  name.trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+const plainName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
 
 /** What a room is after one more event, or why that can't be. @param room `null`: nothing has happened */
 export function apply(room: Room | null, event: RoomEvent): Applied {
@@ -133,34 +132,39 @@ export function apply(room: Room | null, event: RoomEvent): Applied {
 
 const isIn = ({ students }: Room, id: string): boolean => students.some((s) => s.id === id);
 
-function nameFor(room: Room, name: string, besides: string): RoomRefusal | string {
+/** The name that is kept, or why it can't be. */
+function nameFor(
+  room: Room,
+  name: string,
+  besides: string,
+): { readonly told: string } | { readonly refusal: RoomRefusal } {
   const told = name.trim().replace(/\s+/g, ' ').slice(0, MOST_STUDENT_NAME);
-  if (told === '') return 'name-empty';
+  if (told === '') return { refusal: 'name-empty' };
   const taken = room.students.some(
     (s) => s.id !== besides && plainName(s.name) === plainName(told),
   );
-  return taken ? 'name-taken' : told;
+  return taken ? { refusal: 'name-taken' } : { told };
 }
-const isRefusal = (name: RoomRefusal | string): name is RoomRefusal =>
-  name === 'name-empty' || name === 'name-taken';
 
 function joined(room: Room, student: string, name: string): Applied {
   // A device that comes back is in already.
   if (isIn(room, student)) return done(room);
   if (room.locked) return refused('locked');
   if (room.students.length >= MOST_STUDENTS) return refused('full');
-  const told = nameFor(room, name, student);
-  if (isRefusal(told)) return refused(told);
-  return done({ ...room, students: [...room.students, { id: student, name: told }] });
+  const named = nameFor(room, name, student);
+  if ('refusal' in named) return refused(named.refusal);
+  return done({ ...room, students: [...room.students, { id: student, name: named.told }] });
 }
 
 function renamed(room: Room, student: string, name: string): Applied {
   if (!isIn(room, student)) return refused('unknown-student');
-  const told = nameFor(room, name, student);
-  if (isRefusal(told)) return refused(told);
+  // What was drawn for them goes by their name.
+  if (room.commits.some((c) => c.student === student)) return refused('committed-already');
+  const named = nameFor(room, name, student);
+  if ('refusal' in named) return refused(named.refusal);
   return done({
     ...room,
-    students: room.students.map((s) => (s.id === student ? { ...s, name: told } : s)),
+    students: room.students.map((s) => (s.id === student ? { ...s, name: named.told } : s)),
   });
 }
 

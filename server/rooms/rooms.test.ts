@@ -7,12 +7,11 @@ import { io, type Socket } from 'socket.io-client';
 import type { AttemptAnswer, Lesson } from '../../core/lesson';
 import { randomFromSeed } from '../../core/numerics';
 import type { Room, StudentView } from '../../core/room';
-import { demoFile } from '../../core/tests/demoFile';
 import { createApp } from '../app';
 import { Rooms } from './rooms';
 import { addRoomRoutes, attachRooms } from './wire';
 
-const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
+const lesson = JSON.parse(readFileSync('demo/lessons/hold-one-drive-one.json', 'utf8')) as Lesson;
 const question = lesson.steps.flatMap((s) => s.blocks).find((b) => b.kind === 'question')!.id;
 /** Quick to open a thousand times. */
 const short: Lesson = { ...lesson, steps: [{ id: 's', title: 'S', blocks: [] }] };
@@ -254,7 +253,7 @@ describe('over the wire', () => {
       why: 'not-the-host',
     });
     expect(await enter(stranger, { code, name: 'Ina' })).toMatchObject({ ok: true });
-    const silent = await stranger
+    const silent: unknown = await stranger
       .timeout(300)
       .emitWithAck('act', { kind: 'revealed' })
       .catch(() => 'no answer');

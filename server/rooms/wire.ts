@@ -1,7 +1,7 @@
 import type { Server as HttpServer } from 'node:http';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { Server, type Socket } from 'socket.io';
+import { Server, type DefaultEventsMap, type Socket } from 'socket.io';
 import {
   hostAction,
   roomCode,
@@ -20,6 +20,14 @@ const MESSAGE_BYTES = 256 * 1024;
 const WRONG_CODES = 40;
 const OPENINGS = 60;
 const WINDOW_MS = 10 * 60 * 1000;
+
+/** What is known of a connection. */
+interface Known {
+  code?: string;
+  student?: string;
+}
+type Live = Server<DefaultEventsMap, DefaultEventsMap, DefaultEventsMap, Known>;
+type Wire = Socket<DefaultEventsMap, DefaultEventsMap, DefaultEventsMap, Known>;
 
 type Ack = (answer: unknown) => void;
 const isAck = (value: unknown): value is Ack => typeof value === 'function';
@@ -89,8 +97,8 @@ class WrongCodes {
 }
 
 /** Everything that is live in a room. */
-export function attachRooms(http: HttpServer, rooms: Rooms): Server {
-  const io = new Server(http, {
+export function attachRooms(http: HttpServer, rooms: Rooms): Live {
+  const io: Live = new Server(http, {
     maxHttpBufferSize: MESSAGE_BYTES,
     serveClient: false,
     // Only pages of this very server: others send another origin.
@@ -115,7 +123,7 @@ export function attachRooms(http: HttpServer, rooms: Rooms): Server {
         return;
       }
       const entrance = roomEntrance.safeParse(message);
-      if (!entrance.success || socket.data['code'] !== undefined) {
+      if (!entrance.success || socket.data.code !== undefined) {
         ack({ ok: false, why: 'not-understood' });
         return;
       }
@@ -139,9 +147,9 @@ function sameHost(origin: string, host: string | undefined): boolean {
 }
 
 function enter(
-  io: Server,
+  io: Live,
   rooms: Rooms,
-  socket: Socket,
+  socket: Wire,
   entrance: RoomEntrance,
   ack: Ack,
   onWrong: () => void,
@@ -176,8 +184,8 @@ function comeBack(rooms: Rooms, code: string, key: string): Told<{ student: stri
     : { ok: true, value: { student, key } };
 }
 
-function asHost(io: Server, rooms: Rooms, socket: Socket, code: string): void {
-  socket.data['code'] = code;
+function asHost(io: Live, rooms: Rooms, socket: Wire, code: string): void {
+  socket.data.code = code;
   void socket.join(`${code} host`);
   socket.on('act', (message: unknown, ack: unknown) => {
     if (!isAck(ack)) return;
@@ -192,9 +200,9 @@ function asHost(io: Server, rooms: Rooms, socket: Socket, code: string): void {
   });
 }
 
-function asStudent(io: Server, rooms: Rooms, socket: Socket, code: string, student: string): void {
-  socket.data['code'] = code;
-  socket.data['student'] = student;
+function asStudent(io: Live, rooms: Rooms, socket: Wire, code: string, student: string): void {
+  socket.data.code = code;
+  socket.data.student = student;
   void socket.join(code);
   socket.on('commit', (message: unknown, ack: unknown) => {
     if (!isAck(ack)) return;
@@ -210,13 +218,13 @@ function asStudent(io: Server, rooms: Rooms, socket: Socket, code: string, stude
 }
 
 /** The room as it is now: all of it to the instructor, to each student their own. */
-function tell(io: Server, rooms: Rooms, code: string): void {
+function tell(io: Live, rooms: Rooms, code: string): void {
   const room = rooms.room(code);
   if (!room) return;
   io.to(`${code} host`).emit('room', room);
   for (const id of io.sockets.adapter.rooms.get(code) ?? []) {
     const socket = io.sockets.sockets.get(id);
-    const student = socket?.data['student'] as string | undefined;
+    const student = socket?.data.student;
     if (!socket || student === undefined) continue;
     const view = studentView(room, student);
     socket.emit('room', view);

@@ -22,6 +22,9 @@ export function createRouter() {
   const classBook = lazyPart(screens.classBook);
   const records = lazyPart(screens.records);
   const LessonLibrary = lazyPart(screens.library);
+  const roomOpening = lazyPart(screens.roomOpening);
+  const RoomHost = lazyPart(screens.roomHost);
+  const roomStudent = lazyPart(screens.roomStudent);
   const PlayerScreen = lazyPart(screens.player);
   const ModelLibrary = lazyPart(screens.models);
   const ModelEditorScreen = lazyPart(screens.modelEditor);
@@ -62,6 +65,10 @@ export function createRouter() {
           path: 'teach/class-book',
           Component: classBook,
         },
+        { path: 'teach/rooms/new/:lessonId', Component: roomOpening },
+        { path: 'teach/rooms/:code', element: <RoomHost key="lead" /> },
+        { path: 'teach/rooms/:code/board', element: <RoomHost key="board" board /> },
+        { path: 'room/:code?', Component: roomStudent },
         { path: 'learn/lessons', element: <LessonLibrary key="learn" door="learn" /> },
         { path: 'learn/lessons/:lessonId', element: <PlayerScreen key="learn" mode="learn" /> },
         { path: 'learn/ratio', Component: ratio },

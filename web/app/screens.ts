@@ -26,6 +26,8 @@ const packs = async () => (await import('../packs/PackBench')).PackBench;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
 const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
 
+const roomHost = async () => (await import('../room/RoomHost')).RoomHost;
+
 /** Every screen is loaded when it is opened. */
 export const screens = {
   ratio: worded(async () => (await import('../ratio/RatioBench')).RatioBench),
@@ -42,5 +44,8 @@ export const screens = {
   library: worded(() => withDialogs(library())),
   builder: worded(() => withDialogs(builder())),
   records: worded(() => withDialogs(records())),
+  roomOpening: worded(async () => (await import('../room/RoomOpening')).RoomOpening),
+  roomHost: worded(() => withDialogs(roomHost())),
+  roomStudent: worded(async () => (await import('../room/RoomStudent')).RoomStudent),
   classBook: worded(() => withDialogs(classBook())),
 };

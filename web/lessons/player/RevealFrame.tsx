@@ -83,7 +83,7 @@ export function RevealFrame(props: Props) {
       )}
       {children}
       <NextButton {...next} />
-      <Button onClick={onAgain}>{again}</Button>
+      {!next.hidden && <Button onClick={onAgain}>{again}</Button>}
     </section>
   );
 }

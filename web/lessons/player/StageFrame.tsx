@@ -1,7 +1,8 @@
-import type { ReactNode } from 'react';
+import { useContext, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type {
   AnyPart,
+  AttemptAnswer,
   ClaimOf,
   FamilyName,
   GradedPart,
@@ -16,6 +17,7 @@ import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { AskedWhy } from './ownWords';
 import { RevealFrame } from './RevealFrame';
+import { RoomTurnContext } from './roomTurn';
 import type { Asked, AskedBlock } from './useAsked';
 import { Unexplained } from './unexplained';
 
@@ -51,6 +53,7 @@ interface Props<F extends FamilyName> extends Pick<
 export function StageFrame<F extends FamilyName>(props: Props<F>) {
   const { asked, heading, blocks, sheet, sheetClass = '', prediction } = props;
   const { key, committed, unsaved } = asked;
+  const room = useContext(RoomTurnContext);
   return (
     <>
       <div className={`player-sheet ${sheetClass}`}>{sheet}</div>
@@ -62,11 +65,41 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
       >
         {committed ? (
           <Reveal {...props} />
+        ) : room?.sent ? (
+          <Waiting {...props} sent={room.sent} />
         ) : (
-          <AskedWhy.Provider value={asked.why}>{prediction}</AskedWhy.Provider>
+          <>
+            <AskedWhy.Provider value={asked.why}>{prediction}</AskedWhy.Provider>
+            {room && room.trouble !== '' && (
+              <p role="alert" className="room-trouble">
+                {room.trouble}
+              </p>
+            )}
+          </>
         )}
       </QuestionAside>
     </>
+  );
+}
+
+/** What was sent to the room, until everybody sees the answer. */
+function Waiting<F extends FamilyName>({
+  asked: { question, subject },
+  words,
+  sent,
+}: Props<F> & { sent: AttemptAnswer }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  // Sent from this very question.
+  const said = words.answer(t, numbers, question, subject, sent.answer);
+  return (
+    <section className="room-waiting" aria-live="polite">
+      <h2>{t('room.sent')}</h2>
+      <p className="label">{t('reveal.yours')}</p>
+      <p className="reveal-words">{said.main}</p>
+      {said.detail && <p className="quiet">{said.detail}</p>}
+      <p>{t('room.waitForAll')}</p>
+    </section>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useContext, useMemo } from 'react';
 import {
   asksWhy,
   graderIn,
@@ -23,6 +23,7 @@ import { answerNow, predictionCommitted, roundBegun, selectPlayer } from './play
 import type { OwnWords } from './ownWords';
 import { useKept } from '../../shared/kept';
 import type { Unsaved } from './UnsavedNotice';
+import { RoomTurnContext } from './roomTurn';
 import { useKeepAttempt } from './useKeepAttempt';
 
 export type AskedBlock<F extends FamilyName> = QuestionBlock & {
@@ -66,6 +67,7 @@ export function useAsked<F extends FamilyName>(
   const services = useServices();
   const player = useAppSelector(selectPlayer);
   const { keep, unsaved } = useKeepAttempt();
+  const room = useContext(RoomTurnContext);
   const { question, id } = block;
   const own = useMemo(
     () => (elsewhere === undefined ? family.key(question, subject) : null),
@@ -112,6 +114,10 @@ export function useAsked<F extends FamilyName>(
         score,
         ...(slip && !other ? { misconception: slip.slip } : {}),
       };
+      if (room) {
+        room.commit(entry);
+        return;
+      }
       dispatch(predictionCommitted(entry));
       if (player.mode !== 'learn') return;
       void keep({ ...player.attempt, answers: [...player.attempt.answers, entry] });
