@@ -67,6 +67,10 @@ test('every question of the demo world has an answer, on a set that can be built
     });
 });
 
+test('every demo lesson has its place in the library’s order', () => {
+  expect([...DEMO_ORDER].sort()).toEqual(lessons.map((l) => l.id).sort());
+});
+
 test('there is a lesson for each kind of question, and the models in it are those of the library', () => {
   const kinds = new Set(lessons.flatMap((l) => questionsOf(l).map((q) => q.question.kind)));
   expect([...kinds].sort()).toEqual([...QUESTION_KINDS].sort());
@@ -99,6 +103,7 @@ test('the class’s attempts are fresh: same lesson content, same scores as the 
   const found = new Set(attempts.flatMap((a) => a.answers.map((x) => x.misconception)));
   expect(found.size).toBeGreaterThan(6);
 });
+import { DEMO_ORDER } from '../web/storage/demoOrder';
 
 const ratiosOf = (id: string) => {
   const unit = units.find((u) => u.id === id)!;

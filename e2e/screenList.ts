@@ -21,6 +21,13 @@ export function screenList(browser: () => Browser): Screen[] {
       [press('Draft a lesson'), () => b.see('easy before hard')],
     ],
     ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
+    ['room, to open', '/teach/rooms/new/hold-one-drive-one', [() => b.see('Open the room')]],
+    [
+      'room, led',
+      '/teach/rooms/new/hold-one-drive-one',
+      [press('Open the room'), () => b.see('are in'), press('Ask the first question')],
+    ],
+    ['room, its door', '/room', [() => b.see('Your instructor has')]],
     ['preview', '/teach/lessons/hold-one-drive-one/preview', []],
     ['player, prediction', '/teach/lessons/hold-one-drive-one/preview', [press('Begin')]],
     ['player, roles', '/teach/lessons/name-the-parts/preview', [press('Begin'), press(/2 One in/)]],

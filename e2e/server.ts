@@ -1,18 +1,34 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { createApp } from '../server/app';
+import { Rooms } from '../server/rooms/rooms';
+import { addRoomRoutes, attachRooms } from '../server/rooms/wire';
 
-/** The real server on the built application, on a free port. */
+/** The real server on the built application, on a free port; its rooms in a folder of their own. */
 export async function startServer(): Promise<{ url: string; stop(): Promise<void> }> {
-  const app = createApp(path.resolve('dist/web'));
-  const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
-    const s = app.listen(0, '127.0.0.1', (error?: Error) => (error ? reject(error) : resolve(s)));
+  const data = mkdtempSync(path.join(tmpdir(), 'rooms-'));
+  const rooms = new Rooms(data);
+  const urlOf = () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const app = createApp(path.resolve('dist/web'), (to) =>
+    addRoomRoutes(to, rooms, () => [urlOf()]),
+  );
+  const server = createServer(app);
+  const live = attachRooms(server, rooms);
+  await new Promise<void>((ready, fail) => {
+    server.once('error', fail);
+    server.listen(0, '127.0.0.1', ready);
   });
   return {
-    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    url: urlOf(),
     async stop() {
       server.closeAllConnections();
-      await new Promise((done) => server.close(done));
+      // The socket server closes the other one with it.
+      await live.close();
+      rooms.close();
+      rmSync(data, { recursive: true, force: true });
     },
   };
 }

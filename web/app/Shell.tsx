@@ -60,6 +60,8 @@ export function Shell() {
     : pathname.startsWith('/learn')
       ? 'learn'
       : null;
+  // What a class looks at has the whole wall.
+  const bare = /^\/teach\/rooms\/[^/]+\/board$/.test(pathname);
   const screen = useRef<HTMLDivElement>(null);
   const parts = useRef<HTMLElement>(null);
   // Another part begins at its top, and its name in the bar is in sight.
@@ -79,7 +81,7 @@ export function Shell() {
       <a className="skip-link" href="#main">
         {t('app.skip')}
       </a>
-      <header className="shell-bar">
+      <header className="shell-bar" hidden={bare}>
         <Link to="/" className="shell-brand">
           <SprocketMark />
           {t('app.name')}

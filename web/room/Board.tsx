@@ -83,12 +83,11 @@ function Spread({
 }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const answers = own
-    ? []
-    : barsOf(
-        graded,
-        (g) => answerFor(t, numbers, g.question, g.subject, g.commit.entry.answer).main,
-      );
+  const said = (g: GradedCommit): string => {
+    const { main, detail } = answerFor(t, numbers, g.question, g.subject, g.commit.entry.answer);
+    return [main, detail].filter(Boolean).join(', ');
+  };
+  const answers = own ? [] : barsOf(graded, (g) => said(g));
   const slips = revealed
     ? barsOf(graded, (g) =>
         g.score === 1
@@ -152,8 +151,10 @@ function MovedLine({ room, graded }: { room: Room; graded: readonly GradedCommit
   const { t } = useTranslation();
   const question = room.turn?.question ?? '';
   const isRight = useMemo(() => {
-    const right = new Set(graded.filter((g) => g.score === 1).map((g) => g.commit));
-    return (commit: GradedCommit['commit']) => right.has(commit);
+    // A room that is told anew has other objects of the same votes.
+    const named = ({ student, vote }: GradedCommit['commit']) => `${student} ${vote}`;
+    const right = new Set(graded.filter((g) => g.score === 1).map((g) => named(g.commit)));
+    return (commit: GradedCommit['commit']) => right.has(named(commit));
   }, [graded]);
   const { toRight, toWrong, stayedRight, stayedWrong } = moved(room, question, isRight);
   if (toRight + toWrong + stayedRight + stayedWrong === 0) return null;

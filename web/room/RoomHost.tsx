@@ -181,7 +181,12 @@ function WayIn({ code }: { code: string }) {
       <p className="room-address">{`${address.replace(/^https?:\/\//, '')}/room`}</p>
       <p className="label">{t('room.code')}</p>
       <p className="room-code-big">{code}</p>
-      <QRCode value={`${address}/room/${code}`} size={148} bordered={false} />
+      <QRCode
+        value={`${address}/room/${code}`}
+        size={148}
+        bordered={false}
+        aria-label={t('room.qr')}
+      />
       {outside.length === 0 && <p className="room-trouble">{t('room.onlyHere')}</p>}
     </div>
   );

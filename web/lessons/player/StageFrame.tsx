@@ -1,4 +1,4 @@
-import { useContext, type ReactNode } from 'react';
+import { useContext, useEffect, useRef, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type {
   AnyPart,
@@ -90,11 +90,15 @@ function Waiting<F extends FamilyName>({
 }: Props<F> & { sent: AttemptAnswer }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    heading.current?.scrollIntoView({ block: 'center' });
+  }, []);
   // Sent from this very question.
   const said = words.answer(t, numbers, question, subject, sent.answer);
   return (
     <section className="room-waiting" aria-live="polite">
-      <h2>{t('room.sent')}</h2>
+      <h2 ref={heading}>{t('room.sent')}</h2>
       <p className="label">{t('reveal.yours')}</p>
       <p className="reveal-words">{said.main}</p>
       {said.detail && <p className="quiet">{said.detail}</p>}
