@@ -99,6 +99,12 @@ function Spread({
     : [];
   return (
     <div className="room-board-spread">
+      {twice && (
+        <p className="room-board-legend">
+          <span data-vote={1}>{t('room.firstVote')}</span>{' '}
+          <span data-vote={2}>{t('room.secondVote')}</span>
+        </p>
+      )}
       {answers.length > 0 && (
         <Bars title={t('room.byAnswer')} bars={answers} revealed={revealed} twice={twice} />
       )}

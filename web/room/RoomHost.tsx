@@ -183,8 +183,9 @@ function WayIn({ code }: { code: string }) {
       <p className="room-code-big">{code}</p>
       <QRCode
         value={`${address}/room/${code}`}
-        size={148}
-        bordered={false}
+        size={156}
+        color="#000"
+        bgColor="#fff"
         aria-label={t('room.qr')}
       />
       {outside.length === 0 && <p className="room-trouble">{t('room.onlyHere')}</p>}

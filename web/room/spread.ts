@@ -53,7 +53,10 @@ export interface Bar {
 
 const MOST_BARS = 7;
 
-/** Bars of both votes side by side, the most usual first; @param textOf what a bar is told by */
+/**
+ * Bars of both votes side by side, the most usual first.
+ * @param textOf what a bar is told by
+ */
 export function barsOf(
   graded: readonly GradedCommit[],
   textOf: (g: GradedCommit) => string,
@@ -65,10 +68,13 @@ export function barsOf(
     bar.counts[g.commit.vote - 1]!++;
     bars.set(text, bar);
   }
-  return [...bars]
+  const all = [...bars]
     .map(([text, bar]) => ({ text, ...bar }))
-    .sort((a, b) => b.counts[0] + b.counts[1] - a.counts[0] - a.counts[1])
-    .slice(0, MOST_BARS);
+    .sort((a, b) => b.counts[0] + b.counts[1] - a.counts[0] - a.counts[1]);
+  // What is right is among them, however few have said it.
+  const right = all.filter((b) => b.right);
+  const others = all.filter((b) => !b.right).slice(0, Math.max(0, MOST_BARS - right.length));
+  return all.filter((b) => b.right || others.includes(b));
 }
 
 /** The record that a room's journal makes of one student: first votes, graded anew. */
