@@ -14,6 +14,7 @@ import { benchConverter } from './converter';
 import { benchFaults } from './faults';
 import { benchReasons } from './reasons';
 import { benchDualClutch } from './dualClutch';
+import { benchRoom } from './room';
 import { benchStripDown } from './stripDown';
 import { benchUnits } from './units';
 
@@ -68,5 +69,6 @@ benchFaults();
 benchReasons();
 benchStripDown();
 benchDualClutch();
+await benchRoom();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

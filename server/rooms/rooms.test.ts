@@ -217,6 +217,7 @@ describe('over the wire', () => {
     expect(await commit(ina, { vote: 2, entry: entry(5) })).toEqual({ ok: true });
     await act(host, { kind: 'revealed' });
     expect(await commit(bo, { vote: 2, entry: entry(5) })).toEqual({ ok: false, why: 'revealed' });
+    await new Promise((done) => setTimeout(done, 100));
     expect(JSON.stringify(heard)).not.toMatch(/Ina|"value":4|"value":5/);
     expect(heard.at(-1)).toMatchObject({ turn: { revealed: true, vote: 2 }, commits: [] });
   });

@@ -217,8 +217,23 @@ function asStudent(io: Live, rooms: Rooms, socket: Wire, code: string, student: 
   });
 }
 
-/** The room as it is now: all of it to the instructor, to each student their own. */
+/** What a class does at one moment is told once, ms. */
+const TOGETHER_MS = 15;
+const telling = new WeakMap<Live, Set<string>>();
+
 function tell(io: Live, rooms: Rooms, code: string): void {
+  const due = telling.get(io) ?? new Set<string>();
+  telling.set(io, due);
+  if (due.has(code)) return;
+  due.add(code);
+  setTimeout(() => {
+    due.delete(code);
+    tellNow(io, rooms, code);
+  }, TOGETHER_MS).unref();
+}
+
+/** The room as it is now: all of it to the instructor, to each student their own. */
+function tellNow(io: Live, rooms: Rooms, code: string): void {
   const room = rooms.room(code);
   if (!room) return;
   io.to(`${code} host`).emit('room', room);
