@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
-import { openText, readPack } from '../core/formats';
-import { PATIENCE_MS, type Browser } from './browser';
+import { openText, readEverything, readPack } from '../core/formats';
+import { openBrowser, PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -278,4 +278,27 @@ test('reset demo keeps what the user changed as a copy', async () => {
   await b.see('Crane night (my version)');
   await b.see('Two pinions in a row');
   expect(await b.text()).not.toContain('changed by you');
+});
+
+test('all of it in one file, and back again on a device that has nothing', async () => {
+  const b = instructor;
+  await b.visit(run.at('/teach/lessons'));
+  await b.press('button', 'Take all along');
+  await b.see(/In one file: \d+ lessons/);
+  const file = await downloaded(b, `${new Date().toISOString().slice(0, 10)}.zip`);
+  const all = readEverything(bytesOf(file));
+  if (!all.ok) throw new Error(all.failure.cause);
+  expect(all.files.some((f) => f.folder === 'class')).toBe(true);
+  const elsewhere = await openBrowser();
+  try {
+    await elsewhere.open(run.at('/teach/lessons'));
+    await elsewhere.see('Hold one, drive one');
+    expect(await elsewhere.text()).not.toContain('The slip at quay two');
+    await chooseFile(elsewhere, file);
+    await elsewhere.see('The slip at quay two');
+    await elsewhere.see(/lesson\.zip/);
+    expect(await elsewhere.consoleProblems()).toEqual([]);
+  } finally {
+    await elsewhere.quit();
+  }
 });

@@ -49,12 +49,23 @@ class Refused extends Error {
 }
 const damaged = (): Refused => new Refused({ cause: 'pack-damaged' });
 
+export interface ArchiveLimits {
+  /** Packed, and unpacked. */
+  readonly bytes: number;
+  readonly entries: number;
+}
+const PACK_LIMITS: ArchiveLimits = { bytes: MOST_PACK_BYTES, entries: MOST_PACK_ENTRIES };
+
 /** @param allowed whether an entry may have this name */
-export function readArchive(bytes: Uint8Array, allowed: (path: string) => boolean): ArchiveResult {
+export function readArchive(
+  bytes: Uint8Array,
+  allowed: (path: string) => boolean,
+  limits: ArchiveLimits = PACK_LIMITS,
+): ArchiveResult {
   try {
-    if (bytes.length > MOST_PACK_BYTES) throw tooLarge(bytes.length);
+    if (bytes.length > limits.bytes) throw tooLarge(bytes.length, limits);
     const entries = directoryOf(bytes).filter((e) => !e.path.endsWith('/'));
-    refuse(entries, allowed);
+    refuse(entries, allowed, limits);
     const files: Record<string, Uint8Array> = {};
     for (const entry of entries) files[entry.path] = unpacked(bytes, entry);
     return { ok: true, files };
@@ -67,20 +78,25 @@ export function readArchive(bytes: Uint8Array, allowed: (path: string) => boolea
   }
 }
 
-const tooLarge = (size: number): Refused =>
-  new Refused({ cause: 'pack-too-large', bytes: size, most: MOST_PACK_BYTES });
+const tooLarge = (size: number, { bytes: most }: ArchiveLimits): Refused =>
+  new Refused({ cause: 'pack-too-large', bytes: size, most });
 
 /** What the directory alone gives away. */
-function refuse(entries: readonly Entry[], allowed: (path: string) => boolean): void {
-  if (entries.length > MOST_PACK_ENTRIES)
-    throw new Refused({ cause: 'pack-too-many', count: entries.length, most: MOST_PACK_ENTRIES });
+function refuse(
+  entries: readonly Entry[],
+  allowed: (path: string) => boolean,
+  limits: ArchiveLimits,
+): void {
+  const most = limits.entries;
+  if (entries.length > most)
+    throw new Refused({ cause: 'pack-too-many', count: entries.length, most });
   const odd = entries.find((e) => !allowed(e.path));
   if (odd) throw new Refused({ cause: 'pack-path', path: odd.path });
   if (entries.some((e) => (e.flags & ENCRYPTED) !== 0))
     throw new Refused({ cause: 'pack-encrypted' });
   if (new Set(entries.map((e) => e.path)).size < entries.length) throw damaged();
   const total = entries.reduce((sum, e) => sum + e.size, 0);
-  if (total > MOST_PACK_BYTES) throw tooLarge(total);
+  if (total > limits.bytes) throw tooLarge(total, limits);
 }
 
 function directoryOf(bytes: Uint8Array): Entry[] {

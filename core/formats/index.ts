@@ -1,4 +1,14 @@
 export {
+  EVERYTHING_LIMITS,
+  isEverything,
+  readEverything,
+  writeEverything,
+  type Everything,
+  type EverythingResult,
+  type TakenFile,
+  type TakenFolder,
+} from './everything';
+export {
   hostAction,
   roomCode,
   roomCommit,

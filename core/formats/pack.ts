@@ -33,7 +33,7 @@ export type PackResult =
   | { readonly ok: false; readonly failure: PackFailure };
 
 /** A fixed date in every entry, so that the same lesson always makes the same bytes. */
-const ENTRY_DATE = '1990-01-01T12:00:00';
+export const ENTRY_DATE = '1990-01-01T12:00:00';
 
 /** @throws Error when a picture the lesson shows is not in `media` */
 export function writePack({ lesson, media }: LessonPack): Uint8Array {

@@ -9,12 +9,14 @@ import {
   type Model,
 } from '../../core/formats';
 import { continuationOf, withMediaAt, type Attempt } from '../../core/lesson';
-import { useAppDispatch, useServices } from '../state/hooks';
+import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
 import { reasonOf } from '../shared/reasonOf';
 import { saveAttempt } from '../state/attemptsSlice';
 import { saveLesson } from '../state/librarySlice';
 import { saveModel } from '../state/modelsSlice';
 import type { AttemptRecord, LessonRecord, SaveOutcome } from '../storage/documentStore';
+import { readSettings, settingsChanged } from '../state/settingsSlice';
+import { unfolded, type Chosen } from './everything';
 import { failureText } from './failureText';
 import { openChosenFile } from './openFiles';
 import { useAskWhichStays, type Both } from './useAskWhichStays';
@@ -60,6 +62,7 @@ export function useImporter(): Importer {
   const dispatch = useAppDispatch();
   const services = useServices();
   const ask = useAskWhichStays();
+  const settings = useAppSelector((state) => state.settings);
   const [busy, setBusy] = useState(false);
   const [reading, setReading] = useState('');
   const [report, setReport] = useState<ImportLine[]>([]);
@@ -126,9 +129,9 @@ export function useImporter(): Importer {
     });
   }
 
-  async function takeAttempt(attempt: Attempt): Promise<Line> {
+  async function takeAttempt(attempt: Attempt, source: Chosen['source']): Promise<Line> {
     const values = { student: attempt.student, title: attempt.lesson.title };
-    const record: AttemptRecord = { attempt, source: 'imported' };
+    const record: AttemptRecord = { attempt, source };
     const aside = attempt.setAside?.length ?? 0;
     const told = aside > 0 ? ` ${t('import.setAside', { count: aside })}` : '';
     return takeIn<AttemptRecord>({
@@ -167,7 +170,7 @@ export function useImporter(): Importer {
     });
   }
 
-  async function take(file: File, signal: AbortSignal): Promise<Line> {
+  async function take({ file, source }: Chosen, signal: AbortSignal): Promise<Line> {
     const opened = await openChosenFile(file, signal);
     if (!opened.ok)
       return {
@@ -176,25 +179,46 @@ export function useImporter(): Importer {
       };
     if (opened.file.kind === 'lesson') return takeLesson(opened.file.pack);
     const { document } = opened.file;
-    if (document.format === 'fair-sprocket/attempt') return takeAttempt(document);
+    if (document.format === 'fair-sprocket/attempt') return takeAttempt(document, source);
     if (isModel(document)) return takeModel(document);
     const kind = t(`documentKinds.${document.format}`);
     return { good: false, text: `${t('import.notHere', { kind })} ${t('import.nothingChanged')}` };
+  }
+
+  function failed(error: unknown, signal: AbortSignal): string {
+    const reason = typeof error === 'string' ? error : reasonOf(error);
+    return signal.aborted ? t('import.cancelled') : t('import.failed', { reason });
   }
 
   async function open(files: File[]): Promise<void> {
     const { signal } = (cancelling.current = new AbortController());
     setBusy(true);
     const lines: ImportLine[] = [];
-    for (const file of files) {
-      setReading(file.name);
+    const one = async (chosen: Chosen) => {
+      const { name } = chosen.file;
+      setReading(name);
       try {
         signal.throwIfAborted();
-        lines.push({ file: file.name, ...(await take(file, signal)) });
+        lines.push({ file: name, ...(await take(chosen, signal)) });
       } catch (error) {
-        const reason = typeof error === 'string' ? error : reasonOf(error);
-        const text = signal.aborted ? t('import.cancelled') : t('import.failed', { reason });
-        lines.push({ file: file.name, good: false, text });
+        lines.push({ file: name, good: false, text: failed(error, signal) });
+      }
+    };
+    for (const file of files) {
+      try {
+        const inside = await unfolded(file, signal);
+        if (inside.ok) {
+          for (const chosen of inside.files) await one(chosen);
+          if (inside.settings !== null)
+            dispatch(settingsChanged(readSettings(inside.settings, settings)));
+        } else
+          lines.push({
+            file: file.name,
+            good: false,
+            text: `${failureText(t, inside.failure)} ${t('import.nothingChanged')}`,
+          });
+      } catch (error) {
+        lines.push({ file: file.name, good: false, text: failed(error, signal) });
       }
     }
     setReport(lines);

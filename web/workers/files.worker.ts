@@ -1,6 +1,11 @@
 import { expose } from 'comlink';
-import { openFile, writePack } from '../../core/formats';
+import { openFile, readEverything, writeEverything, writePack } from '../../core/formats';
 import type { FileWorker } from './protocol';
 
-const worker: FileWorker = { openFile, packLesson: writePack };
+const worker: FileWorker = {
+  openFile,
+  packLesson: writePack,
+  openEverything: readEverything,
+  packEverything: writeEverything,
+};
 expose(worker);

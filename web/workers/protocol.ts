@@ -1,6 +1,6 @@
 import type { StripPlan } from '../../core/assembly';
 import type { SectionDrawing } from '../../core/drawing';
-import type { LessonPack, OpenFileResult } from '../../core/formats';
+import type { Everything, EverythingResult, LessonPack, OpenFileResult } from '../../core/formats';
 import type {
   Converter,
   Engine,
@@ -59,6 +59,8 @@ import type { LaunchResult, Swept, SweepPoint, ThrottleStep, Vehicle } from '../
 export interface FileWorker {
   openFile(bytes: Uint8Array): OpenFileResult;
   packLesson(pack: LessonPack): Uint8Array;
+  openEverything(bytes: Uint8Array): EverythingResult;
+  packEverything(all: Everything): Uint8Array;
 }
 
 /** Messages between the page and the worker that lays drawings out. */

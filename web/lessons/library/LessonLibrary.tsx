@@ -12,6 +12,7 @@ import { newLesson, newStep, type Lesson } from '../../../core/lesson';
 import { useAppSelector, useServices } from '../../state/hooks';
 import { useKeep } from '../../state/useKeep';
 import { ImportReport } from '../../files/ImportReport';
+import { TakeAll } from '../../files/TakeAll';
 import { useImporter } from '../../files/useImporter';
 import { FileButton } from '../../shared/FileButton';
 import { selectLibrary } from '../../state/librarySlice';
@@ -64,6 +65,7 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
           >
             {t('library.openFile')}
           </FileButton>
+          <TakeAll />
           {door === 'teach' && (
             <Button icon={<AlignLeftOutlined />} onClick={() => setDrafting(true)}>
               {t('library.draft')}
