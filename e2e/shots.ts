@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { openBrowser, type Browser } from './browser';
+import { aClass } from './roomClass';
 import { startServer } from './server';
 
 /** `npm run shots`: the current pictures of the main views, from the demo world, into docs/screenshots/. */
@@ -119,12 +120,12 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'apply-lever-night',
-    route: '/teach/apply/capstan-five',
+    name: 'hand-over-night',
+    route: '/teach/apply/ferry-dual',
     steps: async (b) => {
       await b.press('button', /^Paper: Day/);
-      await b.press('radio', 'Lever diagram');
-      await b.press('radio', 'Why');
+      await b.press('radio', 'Hand-over');
+      await b.see('across');
     },
   },
   {
@@ -133,15 +134,17 @@ const SHOTS: readonly Shot[] = [
     steps: (b) => b.see('Nothing wrong found'),
   },
   {
-    name: 'player-chart',
-    route: '/teach/lessons/fill-the-chart/preview',
+    name: 'room',
+    route: '/teach/rooms/new/hold-one-drive-one',
     steps: async (b) => {
-      await b.press('button', 'Begin');
-      await b.press('button', /^2 /);
-      for (const cell of ['C1 in D 2', 'B1 in D 2', 'C1 in D 3', 'C2 in R'])
-        await b.press('button', new RegExp(`^${cell}:`));
-      await b.press('radio', 'fairly sure');
-      await b.press('button', 'Commit prediction');
+      await b.press('button', 'Open the room');
+      await b.see('are in');
+      await aClass(await b.driver.getCurrentUrl(), async () => {
+        await b.press('button', 'Ask the first question');
+        await b.see('What ratio');
+      });
+      await b.press('button', 'Show the spread');
+      await b.see('By answer');
     },
   },
   { name: 'converter', route: '/teach/converter', steps: (b) => b.see('stator holds') },
