@@ -93,6 +93,14 @@ export {
   type Meeting,
   type Ramp,
 } from './dualClutch';
+export {
+  blockingSafety,
+  blocksUntil,
+  coneTorque,
+  pointsTorque,
+  USUAL_RING,
+  type BlockerRing,
+} from './blocking';
 export { creep, type Creep, type CreepResult } from './creep';
 export {
   complaintsOf,

@@ -1,3 +1,5 @@
+import { blocksUntil, USUAL_RING } from './blocking';
+
 /**
  * A sliding sleeve with dog teeth and its synchronizer (derived here, figures from memory). The synchronizer brakes the
  * gear to the shaft's speed in the time a hand gives it; what slip is left must be small enough for the pointed tips to
@@ -61,6 +63,9 @@ const within01 = (share: number): number => Math.min(1, Math.max(0, share));
 /** A side that measures as new. */
 export const SIDE_AS_NEW: SideMeasures = { tips: 0, ringGap: 1, engagement: 1 };
 
+/** Share of its grip that a ring may have lost and still blocks. */
+const BLOCKS_UNTIL = blocksUntil(USUAL_RING);
+
 export type GoesIn = 'clean' | 'grinds' | 'refuses';
 
 /**
@@ -69,7 +74,9 @@ export type GoesIn = 'clean' | 'grinds' | 'refuses';
  * @param dragNm torque with which a clutch that does not let go turns the gear on
  */
 export function goesIn(sleeve: SleeveState, matched: boolean, dragNm = 0): GoesIn {
-  const brakes = Math.max(0, SYNCHRO_NM * (1 - sleeve.synchro) - dragNm);
+  // A ring that no longer blocks lets the sleeve through before it has braked anything.
+  const blocks = sleeve.synchro < BLOCKS_UNTIL;
+  const brakes = blocks ? Math.max(0, SYNCHRO_NM * (1 - sleeve.synchro) - dragNm) : 0;
   const slip = matched ? MATCHED_SLIP : SHIFT_SLIP;
   const left = Math.max(LEAST_SLIP, slip - (brakes * HAND_SECONDS) / GEAR_INERTIA);
   const takes = TIPS_TAKE * (1 - sleeve.rounded);

@@ -2,8 +2,10 @@ import { useTranslation } from 'react-i18next';
 import type { PathSegment, SectionDrawing, SectionElement, SectionLine } from '../../core/drawing';
 import {
   CASE,
+  sleevesOf,
   type ElementState,
   type MemberRole,
+  type SleeveGroup,
   type Solution,
   type Unit,
 } from '../../core/geartrain';
@@ -97,6 +99,9 @@ export function SectionView(props: Props) {
       {onMember && (
         <MemberTargets unit={unit} drawing={drawing} chosen={chosen} onMember={onMember} />
       )}
+      {sleevesOf(unit).map((s) => (
+        <SleeveFork key={s.id} sleeve={s} elements={elements} />
+      ))}
       {elements.map((e) => (
         <ElementSign
           key={e.id}
@@ -180,6 +185,32 @@ function Ground({
     return below ? `M${x} ${y}l-5 7` : `M${x} ${y}l5 -8`;
   });
   return <path className="section-ground" d={`M${x1} ${y}H${x2}${ticks.join('')}`} />;
+}
+
+/** Over the signs of its two sides, the fork that moves one sleeve to either: in at one, it is out at the other. */
+function SleeveFork({
+  sleeve,
+  elements,
+}: {
+  sleeve: SleeveGroup;
+  elements: readonly SectionElement[];
+}) {
+  const [a, b] = sleeve.sides.map((id) => elements.find((e) => e.id === id));
+  if (!a || !b) return null;
+  const top = Math.min(a.y, b.y) - 26;
+  const middle = (a.x + b.x) / 2;
+  // Beside the names of its sides, not through them.
+  const beside = 16 * Math.sign(b.x - a.x);
+  return (
+    <g className="section-sleeve">
+      <path
+        d={`M${a.x + beside} ${a.y - 8}V${top}H${b.x - beside}V${b.y - 8}M${middle} ${top}v-10`}
+      />
+      <text x={middle + 6} y={top - 4}>
+        {sleeve.id}
+      </text>
+    </g>
+  );
 }
 
 interface SignProps {

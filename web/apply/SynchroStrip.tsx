@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '../../core/geartrain';
-import type { Meeting } from '../../core/shift';
-import { formatNumber } from '../shared/numbers';
+import { blockingSafety, blocksUntil, USUAL_RING, type Meeting } from '../../core/shift';
+import { formatNumber, formatShare } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
 import './SynchroStrip.css';
 
@@ -57,7 +57,17 @@ export function SynchroStrip({ unit, meeting, outputRpm, move }: Props) {
           }}
         />
       </svg>
-      <p>{words}</p>
+      <p>
+        {words}{' '}
+        {brakes > 0 && (
+          <span className="quiet">
+            {t('sleeves.blocks', {
+              times: formatNumber(blockingSafety(USUAL_RING), 1),
+              share: formatShare(blocksUntil(USUAL_RING)),
+            })}
+          </span>
+        )}
+      </p>
     </div>
   );
 }
