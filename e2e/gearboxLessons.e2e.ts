@@ -21,6 +21,16 @@ const choose = async (name: string, option: string) => {
   );
 };
 
+test('in a lesson, too, sleeves are moved by hand, and a hand-over is drawn', async () => {
+  await begin('two-sides-of-one-sleeve');
+  await b.press('radio', 'Sleeves');
+  await b.press('button', 'Third gear: free of the shaft');
+  await b.role('slider', 'H34: in at Third gear');
+  await begin('draw-the-crossing');
+  await b.press('radio', 'Hand-over');
+  await b.role('slider', 'K1 begins to let go');
+});
+
 test('the gear that grinds names the side; rounded tips would do something else', async () => {
   await begin('two-sides-of-one-sleeve', /3 One gear grinds/);
   expect(await b.text()).not.toMatch(/blocker ring worn down: H12/);

@@ -10,15 +10,7 @@ import {
   type CaseFault,
   type Fault,
 } from '../../core/faults';
-import {
-  memberRoles,
-  sleeveWith,
-  solveUnit,
-  withSleeveAt,
-  type Range,
-  type Solution,
-  type Unit,
-} from '../../core/geartrain';
+import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { useKeep } from '../state/useKeep';
 import { FaultPicker } from '../faults/FaultPicker';
@@ -31,7 +23,6 @@ import { ApplyChart } from './ApplyChart';
 import {
   cellToggled,
   chartChanged,
-  elementToggled,
   faultChosen,
   loadChosen,
   rangeChosen,
@@ -47,6 +38,7 @@ import { NowPanel } from './panels/NowPanel';
 import { PowerPanel } from './panels/PowerPanel';
 import { WhyPanel } from './panels/WhyPanel';
 import { leverState } from './leverState';
+import { pressed } from './pressed';
 import { Selector } from './Selector';
 import { UnitSheet } from './UnitSheet';
 import { isLarge } from '../workers/unitWorker';
@@ -163,12 +155,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
           turning={turning}
           view={view}
           onView={(next) => dispatch(viewChosen(next))}
-          onElement={(id) => {
-            const at = applied.includes(id) ? null : sleeveWith(unit, id);
-            // One sleeve can't be at both of its sides: in at one, it is out at the other.
-            if (at) onApplied(withSleeveAt(at.sleeve, at.side, applied));
-            else dispatch(elementToggled(id));
-          }}
+          onElement={(id) => onApplied(pressed(unit, applied, id))}
           applied={applied}
           onApplied={onApplied}
         />

@@ -4,7 +4,6 @@ import {
   applyReducer,
   cellToggled,
   chartChanged,
-  elementToggled,
   LEVER,
   loadChosen,
   rangeChosen,
@@ -23,7 +22,7 @@ const run = (...actions: Parameters<typeof applyReducer>[1][]) =>
 test('opening a unit forgets what was changed for the last one', () => {
   const state = run(
     unitOpened({ unitId: 'a', applied: ['C1'] }),
-    elementToggled('B1'),
+    rangeChosen(['C1', 'B1']),
     loadChosen('coast'),
     viewChosen(LEVER),
     chartChanged({ chart: unit.ranges }),
@@ -39,11 +38,9 @@ test('opening a unit forgets what was changed for the last one', () => {
   });
 });
 
-test('elements are switched one by one, a row all at once', () => {
-  const on = run(unitOpened({ unitId: 'a', applied: ['C1'] }), elementToggled('B1'));
-  expect(on.applied).toEqual(['C1', 'B1']);
-  expect(applyReducer(on, elementToggled('C1')).applied).toEqual(['B1']);
-  expect(applyReducer(on, rangeChosen(['C2'])).applied).toEqual(['C2']);
+test('what is on is told all at once', () => {
+  const on = run(unitOpened({ unitId: 'a', applied: ['C1'] }), rangeChosen(['C2']));
+  expect(on.applied).toEqual(['C2']);
 });
 
 test('one cell turned over changes its row only', () => {

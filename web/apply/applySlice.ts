@@ -38,9 +38,6 @@ const slice = createSlice({
       ...initialState,
       ...action.payload,
     }),
-    elementToggled: (state, action: PayloadAction<string>) => {
-      state.applied = toggled(state.applied, action.payload);
-    },
     rangeChosen: (state, action: PayloadAction<string[]>) => {
       state.applied = action.payload;
     },
@@ -69,15 +66,8 @@ export const cellToggled = (ranges: readonly Range[], rangeId: string, element: 
 export const sameElements = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((id) => b.includes(id));
 
-export const {
-  unitOpened,
-  elementToggled,
-  rangeChosen,
-  loadChosen,
-  chartChanged,
-  faultChosen,
-  viewChosen,
-} = slice.actions;
+export const { unitOpened, rangeChosen, loadChosen, chartChanged, faultChosen, viewChosen } =
+  slice.actions;
 export const applyReducer = slice.reducer;
 export const selectApply = (state: { apply: ApplyState }): ApplyState => state.apply;
 

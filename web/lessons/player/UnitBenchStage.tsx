@@ -2,7 +2,8 @@ import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { memberRoles, solveUnit, type Unit } from '../../../core/geartrain';
 import type { UnitBenchBlock } from '../../../core/lesson';
-import { SECTION, toggled } from '../../apply/applySlice';
+import { SECTION } from '../../apply/applySlice';
+import { pressed } from '../../apply/pressed';
 import { LoadSwitch } from '../../apply/LoadSwitch';
 import { Outcome } from '../../apply/Outcome';
 import { NowPanel } from '../../apply/panels/NowPanel';
@@ -42,7 +43,11 @@ export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
           turning={turning}
           view={view}
           onView={setView}
-          onElement={block.allow.elements ? (id) => setApplied(toggled(applied, id)) : undefined}
+          onElement={
+            block.allow.elements ? (id) => setApplied(pressed(unit, applied, id)) : undefined
+          }
+          applied={applied}
+          onApplied={block.allow.elements ? setApplied : undefined}
         />
       </div>
       <aside className="player-side" aria-label={t('player.step')}>

@@ -1,0 +1,12 @@
+import { readFileSync } from 'node:fs';
+import type { Unit } from '../../core/geartrain';
+import { pressed } from './pressed';
+
+const winch = JSON.parse(readFileSync('demo/units/winch-manual.json', 'utf8')) as Unit;
+
+test('a sleeve that goes in at one side is out at the other; anything else is turned over', () => {
+  expect(pressed(winch, ['K', 'S1'], 'S2').sort()).toEqual(['K', 'S2']);
+  expect(pressed(winch, ['K', 'S2'], 'S2')).toEqual(['K']);
+  expect(pressed(winch, ['S2'], 'K').sort()).toEqual(['K', 'S2']);
+  expect(pressed(winch, ['K', 'S2'], 'S3').sort()).toEqual(['K', 'S2', 'S3']);
+});
