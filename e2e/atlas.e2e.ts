@@ -1,3 +1,4 @@
+import { chooseOption } from './choose';
 import type { Browser } from './browser';
 import { bytesOf, downloaded } from './files';
 import { session } from './session';
@@ -9,15 +10,7 @@ beforeAll(() => {
   b = run.browser();
 });
 
-const choose = async (name: string, option: string) => {
-  const select = await b.role('combobox', name);
-  await select.click();
-  await b.driver.sleep(250);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find((o) => o.textContent === arguments[0]).click()`,
-    option,
-  );
-};
+const choose = (name: string, option: string) => chooseOption(b, name, option);
 
 test('third and reverse gone, the others good: only what works in both and in no good range is left', async () => {
   await b.visit(run.at('/teach/faults/atlas'));

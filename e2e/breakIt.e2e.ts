@@ -1,4 +1,5 @@
 import { Key } from 'selenium-webdriver';
+import { chooseOption } from './choose';
 import type { Browser } from './browser';
 import { session } from './session';
 
@@ -9,15 +10,7 @@ beforeAll(() => {
   b = run.browser();
 });
 
-const choose = async (option: string) => {
-  const select = await b.role('combobox', 'Break it');
-  await select.click();
-  await b.driver.sleep(250);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find((o) => o.textContent === arguments[0]).click()`,
-    option,
-  );
-};
+const choose = (option: string) => chooseOption(b, 'Break it', option);
 
 test('apply bench: a one-way clutch that does not hold leaves first in neutral; seized it brakes', async () => {
   await b.visit(run.at('/teach/apply/skerry-three'));

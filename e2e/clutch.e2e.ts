@@ -1,3 +1,4 @@
+import { chooseOption } from './choose';
 import { By, Key } from 'selenium-webdriver';
 import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, downloaded } from './files';
@@ -36,15 +37,7 @@ const slide = async (name: string, ...list: string[]) => {
     .sendKeys(...list)
     .perform();
 };
-const choose = async (name: string, option: string) => {
-  const select = await b.role('combobox', name);
-  await select.click();
-  await b.driver.sleep(250);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-item-option')].find((o) => o.textContent === arguments[0]).click()`,
-    option,
-  );
-};
+const choose = (name: string, option: string) => chooseOption(b, name, option);
 
 test('the pedal moves the plate: by its keys, by the bench’s keys, and by dragging it', async () => {
   await b.visit(run.at('/teach/clutch'));

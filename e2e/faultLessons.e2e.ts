@@ -1,3 +1,4 @@
+import { chooseOption } from './choose';
 import type { Browser } from './browser';
 import { answering } from './answering';
 import { session } from './session';
@@ -10,14 +11,7 @@ beforeAll(() => {
 });
 
 const { begin, commit } = answering(run, () => b);
-const choose = async (label: string, option: string) => {
-  await (await b.role('combobox', label)).click();
-  await b.driver.sleep(250);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find((o) => o.textContent === arguments[0]).click()`,
-    option,
-  );
-};
+const choose = (label: string, option: string) => chooseOption(b, label, option);
 
 test('a row of the symptom table is predicted; falling back is not neutral', async () => {
   await begin('good-gears-bad-gears', /2 The direct/);

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { answering } from './answering';
+import { chooseOption } from './choose';
 import type { Browser } from './browser';
 import { session } from './session';
 
@@ -11,15 +12,7 @@ beforeAll(() => {
 });
 
 const { begin, commit } = answering(run, () => b);
-const choose = async (name: string, option: string) => {
-  const select = await b.role('combobox', name);
-  await select.click();
-  await b.driver.sleep(250);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find((o) => o.textContent === arguments[0]).click()`,
-    option,
-  );
-};
+const choose = (name: string, option: string) => chooseOption(b, name, option);
 
 test('in a lesson, too, sleeves are moved by hand, and a hand-over is drawn', async () => {
   await begin('two-sides-of-one-sleeve');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { BIND_REASONS, RAMP_LIMITS } from '../lesson';
-import { SPEED_MARKS, WAITING_MARKS, WORN_LIMITS, WORN_PARTS } from '../shift';
+import { BIND_REASONS } from '../lesson';
+import { RAMP_LIMITS, SPEED_MARKS, WAITING_MARKS, WORN_LIMITS, WORN_PARTS } from '../shift';
 import { markdown, reference } from './parts';
 
 /** Questions and answers about gearboxes and dual clutches: parts of lesson and attempt, version 1. */

@@ -23,6 +23,7 @@ export const roomCommit = z.strictObject({
 export const hostAction = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('asked'), question: id }),
   z.strictObject({ kind: z.literal('voted-again') }),
+  z.strictObject({ kind: z.literal('spread'), shown: z.boolean() }),
   z.strictObject({ kind: z.literal('revealed') }),
   z.strictObject({ kind: z.literal('locked'), locked: z.boolean() }),
   z.strictObject({ kind: z.literal('paced'), pace: z.enum(['led', 'own']) }),

@@ -109,7 +109,7 @@ export {
   type TypesOf,
 } from './families/families';
 export { missingFault, subjectFor } from './families/subjects';
-export { posedIn, triedOut, varies, type PosedQuestion } from './posed';
+export { isVaried, posedIn, triedOut, varies, type PosedQuestion } from './posed';
 export { CLUTCH_FAMILY } from './families/clutch/family';
 export { CONVERTER_FAMILY } from './families/converter/family';
 export { FAULT_FAMILY } from './families/fault/family';
@@ -137,14 +137,11 @@ export { complains, gearboxKey, type GearboxKey } from './families/gearbox/key';
 export { newGearboxQuestion } from './families/gearbox/defaults';
 export {
   bestDrive,
-  CROSSING_NM,
-  CROSSING_RPM,
   crossingOf,
   crossingRig,
   drivenWith,
   pairOf,
   placesOf,
-  RAMP_LIMITS,
   rangesAt,
   upshifts,
 } from './families/gearbox/runs';
@@ -155,7 +152,6 @@ export {
   type GearboxAnswer,
   type GearboxQuestion,
   type GearboxRig,
-  type Ramps,
   type SetWaitingQuestion,
   type TwoGearsQuestion,
   type WhichSideQuestion,

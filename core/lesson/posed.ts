@@ -25,6 +25,10 @@ const WRONG_BEFORE = 2;
 
 type Row = Pick<Family<AnyTypes>, 'key' | 'vary' | 'dear' | 'smaller'>;
 
+/** Every student gets numbers of their own, from the first try on. */
+export const isVaried = (question: Question): boolean =>
+  'vary' in question && question.vary === true;
+
 /**
  * Every student's own numbers, where a question varies or is asked again: the same for the same seed.
  * @param seed `null`: as the question itself stands
@@ -62,7 +66,7 @@ function variedIn(
   seed: VariantSeed | null,
 ): Question {
   const draw = family.vary[question.kind];
-  const asked = seed && (seed.round > 0 || ('vary' in question && question.vary === true));
+  const asked = seed && (seed.round > 0 || isVaried(question));
   const subject = asked && draw ? subjectFor(lesson, question) : null;
   if (!seed || !draw || !subject) return question;
   const random = randomFromSeed(seedText(seed));

@@ -1,10 +1,10 @@
 export {
   apply,
   commitsOf,
-  lastCommits,
   MOST_STUDENT_NAME,
   MOST_STUDENTS,
   moved,
+  settled,
   studentView,
   type Applied,
   type Commit,

@@ -3,8 +3,8 @@ import type { AttemptAnswer } from '../lesson';
 import {
   apply,
   commitsOf,
-  lastCommits,
   moved,
+  settled,
   studentView,
   type Room,
   type RoomEvent,
@@ -109,11 +109,6 @@ test('who moved between the votes, counted by hand', () => {
     stayedRight: 1,
     stayedWrong: 1,
   });
-  expect(
-    lastCommits(room, 'q')
-      .filter(isRight)
-      .map((c) => c.student),
-  ).toEqual(['a', 'b', 'd']);
 });
 
 test('whatever happens, nobody sees another’s name or answer, and nobody has two voices', () => {
@@ -164,4 +159,26 @@ test('whatever happens, nobody sees another’s name or answer, and nobody has t
       expect(studentView(room, 'nobody')).toBeNull();
     }),
   );
+});
+
+test('an answer goes onto the record once it was shown, or the room went on; the first vote where there is one', () => {
+  const view = (...events: RoomEvent[]) => studentView(after(JOIN('a'), ASK, ...events), 'a')!;
+  const told = (...events: RoomEvent[]) => settled(view(...events)).map((c) => c.vote);
+  expect(told(commit('a', 1, 1))).toEqual([]);
+  expect(told(commit('a', 1, 1), { kind: 'revealed' })).toEqual([1]);
+  expect(
+    told(commit('a', 1, 1), { kind: 'voted-again' }, commit('a', 2, 2), { kind: 'revealed' }),
+  ).toEqual([1]);
+  // A phone that slept through the reveal, and one whose room was closed before it.
+  expect(told(commit('a', 1, 1), { kind: 'asked', question: 'r' })).toEqual([1]);
+  expect(told(commit('a', 1, 1), { kind: 'closed' })).toEqual([1]);
+});
+
+test('the spread is shown to the whole class, until the next question', () => {
+  const shown = after(JOIN('a'), ASK, { kind: 'spread', shown: true });
+  expect(shown.turn).toMatchObject({ spread: true });
+  expect(after(JOIN('a'), ASK, { kind: 'spread', shown: true }, ASK).turn).toMatchObject({
+    spread: false,
+  });
+  expect(refusal(after(JOIN('a')), { kind: 'spread', shown: true })).toBe('not-asked');
 });

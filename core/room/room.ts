@@ -19,6 +19,8 @@ export type RoomEvent =
   /** A question of the lesson, by its block. */
   | { kind: 'asked'; question: string }
   | { kind: 'voted-again' }
+  /** Whether the class sees how the votes fall, before the reveal. */
+  | { kind: 'spread'; shown: boolean }
   | { kind: 'revealed' }
   | { kind: 'committed'; student: string; vote: Vote; entry: AttemptAnswer }
   | { kind: 'closed' };
@@ -39,6 +41,7 @@ export interface Turn {
   readonly question: string;
   readonly vote: Vote;
   readonly revealed: boolean;
+  readonly spread: boolean;
 }
 
 export interface Room {
@@ -117,9 +120,15 @@ export function apply(room: Room | null, event: RoomEvent): Applied {
     case 'paced':
       return done({ ...room, pace: event.pace });
     case 'asked':
-      return done({ ...room, turn: { question: event.question, vote: 1, revealed: false } });
+      return done({
+        ...room,
+        turn: { question: event.question, vote: 1, revealed: false, spread: false },
+      });
     case 'voted-again':
       return votedAgain(room);
+    case 'spread':
+      if (!room.turn) return refused('not-asked');
+      return done({ ...room, turn: { ...room.turn, spread: event.shown } });
     case 'revealed':
       if (!room.turn) return refused('not-asked');
       return done({ ...room, turn: { ...room.turn, revealed: true } });
@@ -197,12 +206,20 @@ function committed(
 export const commitsOf = ({ commits }: Room, question: string, vote: Vote): Commit[] =>
   commits.filter((c) => c.entry.question === question && c.vote === vote);
 
-/** What was committed last by each to a question: the second vote where there is one. */
-export function lastCommits(room: Room, question: string): Commit[] {
-  return room.students.flatMap(({ id }) => {
-    const own = (vote: Vote) => commitsOf(room, question, vote).find((c) => c.student === id);
-    return own(2) ?? own(1) ?? [];
-  });
+/**
+ * First votes of a student that are settled: the answer was shown, or the room went on. Only then do they go onto the record.
+ */
+export function settled({
+  commits,
+  turn,
+  closed,
+}: Pick<StudentView, 'commits' | 'turn' | 'closed'>): Commit[] {
+  const over = (question: string) => closed || turn?.question !== question || turn.revealed;
+  return commits.filter(
+    (c) =>
+      over(c.entry.question) &&
+      (c.vote === 1 || !commits.some((o) => o.vote === 1 && o.entry.question === c.entry.question)),
+  );
 }
 
 /** What one student may see of a room: nobody else's name or answer. */

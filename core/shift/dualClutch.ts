@@ -37,9 +37,19 @@ export interface Crossing {
   readonly cut: number;
 }
 export interface Ramp {
-  readonly at: number;
-  readonly over: number;
+  at: number;
+  over: number;
 }
+/** Of the clutch that lets go, and of the one that takes. */
+export interface Ramps {
+  off: Ramp;
+  on: Ramp;
+}
+/** s between which ramps are drawn. */
+export const RAMP_LIMITS = { at: [0, 0.4], over: [0.01, 0.2] } as const;
+
+/** N·m and rev/min of the engine as a crossing begins, where nothing else is told (from memory). */
+export const CROSSING_ENGINE = { nm: 160, rpm: 2400 } as const;
 
 /** About 30 ms crossing (common practice, no source), and half of the engine's torque meanwhile (from memory). */
 export const USUAL_CROSSING = {

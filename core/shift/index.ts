@@ -80,10 +80,12 @@ export {
 } from './train';
 export {
   crossing,
+  CROSSING_ENGINE,
   crossingPairs,
   crossingQuality,
   isDualClutch,
   meeting,
+  RAMP_LIMITS,
   synchronizingTime,
   USUAL_CROSSING,
   wayOf,
@@ -92,6 +94,7 @@ export {
   type CrossingResult,
   type Meeting,
   type Ramp,
+  type Ramps,
 } from './dualClutch';
 export {
   blockingSafety,
@@ -122,6 +125,7 @@ export {
   SPEED_MARKS,
   WAITING_MARKS,
   USUAL_CHANGES,
+  USUAL_SPEEDS,
   USUAL_RULE,
   type ChangesAt,
   type Drive,

@@ -29,6 +29,9 @@ export interface ChangesAt {
 export const WAITING_MARKS = [0, 5, 10, 15, 20, 25, 30, 35] as const;
 export const SPEED_MARKS = [...WAITING_MARKS, 40] as const;
 
+/** m/s at those marks: away, a while at speed, and to a stop. */
+export const USUAL_SPEEDS: readonly number[] = [0, 2.5, 5, 7, 8, 8, 6, 3, 0.5];
+
 /** As a small diesel is driven (from memory). */
 export const USUAL_CHANGES: ChangesAt = { up: 2400, down: 1100 };
 

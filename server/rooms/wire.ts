@@ -184,19 +184,30 @@ function comeBack(rooms: Rooms, code: string, key: string): Told<{ student: stri
     : { ok: true, value: { student, key } };
 }
 
+/** Answers one kind of message: what it can't read is not looked at further. */
+function answer<T>(
+  socket: Wire,
+  event: string,
+  schema: { safeParse(message: unknown): { success: true; data: T } | { success: false } },
+  act: (message: T) => Told<unknown>,
+): void {
+  socket.on(event, (message: unknown, ack: unknown) => {
+    if (!isAck(ack)) return;
+    const read = schema.safeParse(message);
+    const done: { ok: true } | { ok: false; why: string } = read.success
+      ? act(read.data)
+      : { ok: false, why: 'not-understood' };
+    ack(done.ok ? { ok: true } : { ok: false, why: done.why });
+  });
+}
+
 function asHost(io: Live, rooms: Rooms, socket: Wire, code: string): void {
   socket.data.code = code;
   void socket.join(`${code} host`);
-  socket.on('act', (message: unknown, ack: unknown) => {
-    if (!isAck(ack)) return;
-    const action = hostAction.safeParse(message);
-    if (!action.success) {
-      ack({ ok: false, why: 'not-understood' });
-      return;
-    }
-    const done = rooms.happen(code, action.data);
-    ack(done.ok ? { ok: true } : { ok: false, why: done.why });
+  answer(socket, 'act', hostAction, (action) => {
+    const done = rooms.happen(code, action);
     if (done.ok) tell(io, rooms, code);
+    return done;
   });
 }
 
@@ -204,16 +215,10 @@ function asStudent(io: Live, rooms: Rooms, socket: Wire, code: string, student: 
   socket.data.code = code;
   socket.data.student = student;
   void socket.join(code);
-  socket.on('commit', (message: unknown, ack: unknown) => {
-    if (!isAck(ack)) return;
-    const commit = roomCommit.safeParse(message);
-    if (!commit.success) {
-      ack({ ok: false, why: 'not-understood' });
-      return;
-    }
-    const done = rooms.happen(code, { kind: 'committed', student, ...commit.data });
-    ack(done.ok ? { ok: true } : { ok: false, why: done.why });
+  answer(socket, 'commit', roomCommit, (commit) => {
+    const done = rooms.happen(code, { kind: 'committed', student, ...commit });
     if (done.ok) tell(io, rooms, code);
+    return done;
   });
 }
 

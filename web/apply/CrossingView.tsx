@@ -5,6 +5,7 @@ import { engineModel, type Engine } from '../../core/converter';
 import { gearAt, type Unit } from '../../core/geartrain';
 import {
   crossing,
+  CROSSING_ENGINE,
   crossingPairs,
   crossingQuality,
   USUAL_CROSSING,
@@ -12,6 +13,7 @@ import {
   type Crossing,
   type CrossingPair,
   type CrossingResult,
+  type Ramps,
 } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
 import { useKept } from '../shared/kept';
@@ -31,23 +33,14 @@ interface Setting {
   readonly pair: string;
   /** Side of a sleeve; empty for none. `null`: the right one. */
   readonly waiting: string | null;
-  readonly offAt: number;
-  readonly offOver: number;
-  readonly onAt: number;
-  readonly onOver: number;
+  readonly ramps: Ramps;
   readonly cut: number;
 }
-const USUAL: Omit<Setting, 'pair' | 'waiting'> = {
-  offAt: USUAL_CROSSING.off.at,
-  offOver: USUAL_CROSSING.off.over,
-  onAt: USUAL_CROSSING.on.at,
-  onOver: USUAL_CROSSING.on.over,
+const USUAL: Pick<Setting, 'ramps' | 'cut'> = {
+  ramps: { off: USUAL_CROSSING.off, on: USUAL_CROSSING.on },
   cut: USUAL_CROSSING.cut,
 };
-const ENGINE = { nm: 160, rpm: 2400 } as const;
 const NO_GEAR = '';
-/** s between which ramps are drawn. */
-const RAMPS = { at: [0, 0.4], over: [0.01, 0.2] } as const;
 
 /** The gear that a side of a sleeve locks. */
 const gearName = (unit: Unit, side: string): string => memberName(unit, gearAt(unit, side) ?? side);
@@ -88,7 +81,7 @@ function OneChange({ unit }: { unit: Unit }) {
   const engine = engines.byId[engines.ids[0] ?? ''];
   const vehicle = vehicles.byId[vehicles.ids[0] ?? ''];
   const pairs = useMemo(() => crossingPairs(unit), [unit]);
-  const [setting, setSetting] = useKept<Setting>(`Crossing ${unit.id}`, {
+  const [setting, setSetting] = useKept<Setting>(`Crossing of ${unit.id}`, {
     ...USUAL,
     pair: pairs[0]?.id ?? '',
     waiting: null,
@@ -132,15 +125,9 @@ function OneChange({ unit }: { unit: Unit }) {
         />
         <div className="crossing-ramps">
           <RampPad
-            ramps={{
-              off: { at: setting.offAt, over: setting.offOver },
-              on: { at: setting.onAt, over: setting.onOver },
-            }}
-            onRamps={({ off, on }) =>
-              change({ offAt: off.at, offOver: off.over, onAt: on.at, onOver: on.over })
-            }
+            ramps={setting.ramps}
+            onRamps={(ramps) => change({ ramps })}
             names={[wayOf(unit, pair.from)?.clutch ?? '', pair.next.clutch]}
-            limits={RAMPS}
           />
         </div>
       </div>
@@ -168,11 +155,10 @@ function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
       from: pair.from,
       to: pair.to,
       waiting: waiting === NO_GEAR ? null : waiting,
-      engineNm: ENGINE.nm,
+      engineNm: CROSSING_ENGINE.nm,
       engineInertia: engineModel(engine).inertia,
-      engineRpm: ENGINE.rpm,
-      off: { at: setting.offAt, over: setting.offOver },
-      on: { at: setting.onAt, over: setting.onOver },
+      engineRpm: CROSSING_ENGINE.rpm,
+      ...setting.ramps,
       cut: setting.cut,
     };
   }, [unit, vehicle, pair, setting, engine]);
@@ -195,8 +181,8 @@ function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
         })}{' '}
         <span className="quiet">
           {t('crossing.with', {
-            torque: `${formatNumber(numbers.toDisplay(ENGINE.nm, 'torque'), 0)} ${numbers.unit('torque')}`,
-            rpm: formatNumber(ENGINE.rpm, 0),
+            torque: `${formatNumber(numbers.toDisplay(CROSSING_ENGINE.nm, 'torque'), 0)} ${numbers.unit('torque')}`,
+            rpm: formatNumber(CROSSING_ENGINE.rpm, 0),
             engine: engine.name,
             vehicle: vehicle.name,
           })}

@@ -1,30 +1,21 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
+import { RAMP_LIMITS, type Ramps } from '../../core/shift';
 import { formatNumber } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
 import './RampPad.css';
 
-/** When a clutch begins to let go, or to take hold, and how long it takes; s. */
-interface Ramp {
-  at: number;
-  over: number;
-}
-export interface DrawnRamps {
-  off: Ramp;
-  on: Ramp;
-}
-
 interface Props {
-  ramps: DrawnRamps;
+  ramps: Ramps;
   /** Left out once nothing may be changed any more. */
-  onRamps?: ((ramps: DrawnRamps) => void) | undefined;
+  onRamps?: ((ramps: Ramps) => void) | undefined;
   /** Names of the clutch that lets go and of the one that takes. */
   names: readonly [string, string];
-  limits: { readonly at: readonly [number, number]; readonly over: readonly [number, number] };
 }
 
 const BOX = { left: 14, right: 14, top: 28, bottom: 34 } as const;
 const STEP = 0.01;
+const INSET = 20;
 const WHICH = ['off', 'on'] as const;
 const ENDS = ['begins', 'ends'] as const;
 type Which = (typeof WHICH)[number];
@@ -34,23 +25,27 @@ const clamp = (value: number, [least, most]: readonly [number, number]): number 
   Number(Math.min(most, Math.max(least, value)).toFixed(3));
 
 /** Both clutches' ramps over time, drawn by their ends: dragged by pointer, or moved with the arrow keys. */
-export function RampPad({ ramps, onRamps, names, limits }: Props) {
+export function RampPad({ ramps, onRamps, names }: Props) {
   const { t } = useTranslation();
   const sheet = useRef<SVGSVGElement>(null);
   const { width, height } = useElementSize(sheet);
   const held = useRef<readonly [Which, End] | null>(null);
-  const whole = limits.at[1] + limits.over[1];
+  const whole = RAMP_LIMITS.at[1] + RAMP_LIMITS.over[1];
   const x = (s: number) => BOX.left + (s / whole) * (width - BOX.left - BOX.right);
   const [top, bottom] = [BOX.top, height - BOX.bottom];
-  const yOf = (which: Which, end: End) => ((which === 'off') === (end === 'begins') ? top : bottom);
+  // The one that takes stands a little inside, so that neither line nor handle lies on the other.
+  const yOf = (which: Which, end: End) => {
+    const inset = which === 'on' ? INSET : 0;
+    return (which === 'off') === (end === 'begins') ? top + inset : bottom - inset;
+  };
   const timeOf = (which: Which, end: End) =>
     ramps[which].at + (end === 'ends' ? ramps[which].over : 0);
   const move = (which: Which, end: End, time: number) => {
     const now = ramps[which];
     const next =
       end === 'begins'
-        ? { ...now, at: clamp(time, limits.at) }
-        : { ...now, over: clamp(time - now.at, limits.over) };
+        ? { ...now, at: clamp(time, RAMP_LIMITS.at) }
+        : { ...now, over: clamp(time - now.at, RAMP_LIMITS.over) };
     onRamps?.({ ...ramps, [which]: next });
   };
   const drag = (event: PointerEvent<SVGSVGElement>) => {
@@ -84,7 +79,11 @@ export function RampPad({ ramps, onRamps, names, limits }: Props) {
               {marks.map((s) => (
                 <g key={s}>
                   <path d={`M${x(s)} ${top}V${bottom}`} />
-                  <text x={x(s)} y={bottom + 28} textAnchor="middle">
+                  <text
+                    x={x(s)}
+                    y={bottom + 28}
+                    textAnchor={s > whole - STEP ? 'end' : s < STEP ? 'start' : 'middle'}
+                  >
                     {s === 0 ? '0' : `${formatNumber(s, 1)} s`}
                   </text>
                 </g>
@@ -97,7 +96,7 @@ export function RampPad({ ramps, onRamps, names, limits }: Props) {
                 />
                 <text
                   x={which === 'off' ? x(0) + 4 : x(whole) - 4}
-                  y={top - 8}
+                  y={which === 'off' ? top - 8 : top + INSET - 8}
                   textAnchor={which === 'off' ? 'start' : 'end'}
                 >
                   {names[k]}
@@ -108,7 +107,7 @@ export function RampPad({ ramps, onRamps, names, limits }: Props) {
                       key={end}
                       cx={x(timeOf(which, end))}
                       cy={yOf(which, end)}
-                      r={width < 400 ? 9 : 11}
+                      r={width < 400 ? 8 : 11}
                       role="slider"
                       tabIndex={0}
                       aria-label={t(`crossing.ends.${which}.${end}`, { clutch: names[k] })}

@@ -8,6 +8,7 @@ import {
   SPEED_MARKS,
   USUAL_CHANGES,
   USUAL_RULE,
+  USUAL_SPEEDS,
   WAITING_MARKS,
   type DriveResult,
   type WaitingRule,
@@ -18,8 +19,6 @@ import { NumberField } from '../shared/NumberField';
 import { formatNumber } from '../shared/numbers';
 import { SpeedPad } from './SpeedPad';
 import { WaitingLanes } from './WaitingLanes';
-
-const FIRST_SPEEDS: readonly number[] = [0, 2.5, 5, 7, 8, 8, 6, 3, 0.5];
 
 interface Setting {
   readonly speeds: readonly number[];
@@ -39,7 +38,7 @@ export function WaitingDrive({ unit, vehicle }: Props) {
   const { t } = useTranslation();
   const gears = useMemo(() => gearsInOrder(unit), [unit]);
   const [setting, setSetting] = useKept<Setting>(`Waiting ${unit.id}`, {
-    speeds: FIRST_SPEEDS,
+    speeds: USUAL_SPEEDS,
     by: 'rule',
     rule: USUAL_RULE,
     set: WAITING_MARKS.map(() => 1),

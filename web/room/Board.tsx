@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { posedFor, type Lesson, type Question } from '../../core/lesson';
+import { isVaried, posedFor, type Lesson } from '../../core/lesson';
 import { moved, type Room } from '../../core/room';
 import { answerFor, promptFor, rightFor } from '../lessons/families/words';
 import { formatNumber, useNumbers } from '../shared/numbers';
@@ -10,12 +10,10 @@ import { useTurnOf } from './useRoomClass';
 interface Props {
   lesson: Lesson;
   room: Room;
-  /** The spread is shown before the reveal, too. */
-  spread: boolean;
 }
 
 /** What the whole class looks at: the question, how many have committed, the spread, and at the reveal what the model says. */
-export function Board({ lesson, room, spread }: Props) {
+export function Board({ lesson, room }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { question, graded } = useTurnOf(lesson, room);
@@ -39,7 +37,8 @@ export function Board({ lesson, room, spread }: Props) {
       </div>
     );
   const committed = graded.filter((g) => g.commit.vote === turn.vote).length;
-  const own = isDrawn(question);
+  // Where everybody has numbers of their own, an answer says nothing by itself.
+  const own = isVaried(question);
   const right = turn.revealed && !own ? rightFor(t, numbers, posed.question, posed.subject) : null;
   return (
     <div className="room-board" data-revealed={turn.revealed}>
@@ -53,7 +52,7 @@ export function Board({ lesson, room, spread }: Props) {
           inside: room.students.length,
         })}
       </p>
-      {(spread || turn.revealed) && (
+      {(turn.spread || turn.revealed) && (
         <Spread graded={graded} own={own} revealed={turn.revealed} twice={turn.vote === 2} />
       )}
       {right && (
@@ -66,9 +65,6 @@ export function Board({ lesson, room, spread }: Props) {
     </div>
   );
 }
-
-/** Where everybody has numbers of their own, an answer says nothing by itself. */
-const isDrawn = (question: Question): boolean => 'vary' in question && question.vary === true;
 
 function Spread({
   graded,

@@ -51,7 +51,7 @@ export function RoomHost({ board = false }: { board?: boolean }) {
   if (board)
     return (
       <main className="room-board-only" id="main">
-        <Board lesson={lesson} room={room} spread={false} />
+        <Board lesson={lesson} room={room} />
         <p className="room-board-code">
           {t('room.codeIs')} <strong>{code}</strong>
         </p>
@@ -71,7 +71,6 @@ interface LeadingProps {
 function Leading({ code, lesson, room, lost, act }: LeadingProps) {
   const { t } = useTranslation();
   const { message } = App.useApp();
-  const [spread, setSpread] = useState(false);
   const questions = useMemo(() => questionsOf(lesson), [lesson]);
   const { turn } = room;
   const at = questions.findIndex((q) => q.id === turn?.question);
@@ -80,10 +79,7 @@ function Leading({ code, lesson, room, lost, act }: LeadingProps) {
     void act(action).then((answer) => {
       if (!answer.ok) void message.error(t(`room.troubles.${answer.why ?? 'no-link'}`));
     });
-  const ask = (question: string) => {
-    setSpread(false);
-    now({ kind: 'asked', question });
-  };
+  const ask = (question: string) => now({ kind: 'asked', question });
   return (
     <main className="room-host" id="main">
       <aside className="room-left" aria-label={t('room.wayIn')}>
@@ -113,13 +109,13 @@ function Leading({ code, lesson, room, lost, act }: LeadingProps) {
             {t('room.lost')}
           </p>
         )}
-        <Board lesson={lesson} room={room} spread={spread} />
+        <Board lesson={lesson} room={room} />
         {room.pace === 'led' && (
           <div className="room-controls">
             {turn && !turn.revealed && (
               <>
-                <Button size="large" onClick={() => setSpread(!spread)}>
-                  {t(spread ? 'room.hideSpread' : 'room.showSpread')}
+                <Button size="large" onClick={() => now({ kind: 'spread', shown: !turn.spread })}>
+                  {t(turn.spread ? 'room.hideSpread' : 'room.showSpread')}
                 </Button>
                 {turn.vote === 1 && (
                   <Button size="large" onClick={() => now({ kind: 'voted-again' })}>

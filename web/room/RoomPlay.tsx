@@ -8,7 +8,7 @@ import {
   type LessonStep,
   type QuestionBlock,
 } from '../../core/lesson';
-import type { StudentView, Vote } from '../../core/room';
+import { settled, type StudentView, type Vote } from '../../core/room';
 import { answerFor } from '../lessons/families/words';
 import { FocusStage } from '../lessons/player/FocusStage';
 import { attemptStarted, predictionCommitted, selectPlayer } from '../lessons/player/playerSlice';
@@ -22,7 +22,6 @@ import type { StudentPlace } from './keys';
 import type { Answer } from './useRoomSocket';
 
 interface Props {
-  code: string;
   lesson: Lesson;
   view: StudentView;
   place: StudentPlace;
@@ -34,7 +33,7 @@ interface Props {
 export function RoomPlay({ lesson, view, place, lost, commit }: Props) {
   const { t } = useTranslation();
   const attempt = useRoomAttempt(lesson, view, place);
-  useRevealed(view, attempt);
+  useSettled(view, attempt);
   if (!attempt) return null;
   return (
     <div className="room-student">
@@ -92,22 +91,18 @@ function useRoomAttempt(lesson: Lesson, view: StudentView, place: StudentPlace):
   return here ? attempt : null;
 }
 
-/** What was committed comes onto the record as the answer is shown: the first vote is the prediction that counts. */
-function useRevealed({ turn, commits }: StudentView, attempt: Attempt | null): void {
+/** What is settled comes onto the record, one answer after the other: the first vote is the prediction that counts. */
+function useSettled(view: StudentView, attempt: Attempt | null): void {
   const dispatch = useAppDispatch();
   const { keep } = useKeepAttempt();
-  const first =
-    turn?.revealed === true
-      ? (commits.find((c) => c.entry.question === turn.question && c.vote === 1) ??
-        commits.find((c) => c.entry.question === turn.question))
-      : undefined;
-  const entry = first?.entry;
-  const known = attempt?.answers.some((a) => a.question === entry?.question && a.round === 0);
+  const isKnown = (question: string) =>
+    attempt?.answers.some((a) => a.question === question && a.round === 0);
+  const entry = settled(view).find((c) => !isKnown(c.entry.question))?.entry;
   useEffect(() => {
-    if (!entry || !attempt || known) return;
+    if (!entry || !attempt) return;
     dispatch(predictionCommitted(entry));
     void keep({ ...attempt, answers: [...attempt.answers, entry] });
-  }, [entry, attempt, known, dispatch, keep]);
+  }, [entry, attempt, dispatch, keep]);
 }
 
 interface TurnProps {

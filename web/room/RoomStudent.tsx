@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
 import type { RoomEntrance } from '../../core/formats';
@@ -90,7 +90,6 @@ function InRoom({ code }: { code: string }) {
       over = true;
     };
   }, [code, tries]);
-  const turn = useMemo(() => now, [now]);
   if (trouble !== '')
     return (
       <Door title={t('room.notIn')} text={t(`room.troubles.${trouble}`)}>
@@ -117,17 +116,10 @@ function InRoom({ code }: { code: string }) {
       />
     );
   if (refused) return <Door title={t('room.out')} text={t(`room.troubles.${why}`)} />;
-  if (!lesson || !turn || !place)
+  if (!lesson || !now || !place)
     return <Door title={t('room.connecting')} text={t('room.connectingHow')} />;
   return (
-    <RoomPlay
-      code={code}
-      lesson={lesson}
-      view={turn}
-      place={place}
-      lost={link === 'lost'}
-      commit={commit}
-    />
+    <RoomPlay lesson={lesson} view={now} place={place} lost={link === 'lost'} commit={commit} />
   );
 }
 

@@ -5,10 +5,11 @@ import {
   gearsInOrder,
   type GearChange,
   type GearComplaint,
+  type Ramps,
   type WornPart,
 } from '../../../shift';
 import { complains, wornIn } from './key';
-import type { GearboxQuestion, GearboxRig, Ramps } from './kinds';
+import type { GearboxQuestion, GearboxRig } from './kinds';
 import { bestDrive, crossedWith, crossingRig, drivenWith, pairOf } from './runs';
 
 type Told = Omit<GearComplaint, 'gear'>;

@@ -1,5 +1,5 @@
 import { isSleeveSide } from '../../../geartrain';
-import { forwardSides } from '../../../shift';
+import { forwardSides, USUAL_SPEEDS } from '../../../shift';
 import type { GearboxQuestion, GearboxRig } from './kinds';
 import { clutchesOf } from './key';
 import { upshifts } from './runs';
@@ -16,7 +16,7 @@ export function newGearboxQuestion(
     case 'two-gears':
       return { ...base, kind, sides: firstSides(unit), clutches: clutchesOf(unit).slice(0, 1) };
     case 'set-waiting':
-      return { ...base, kind, vehicle: vehicle?.id ?? '', speeds: [0, 2.5, 5, 7, 8, 8, 6, 3, 0.5] };
+      return { ...base, kind, vehicle: vehicle?.id ?? '', speeds: [...USUAL_SPEEDS] };
     case 'draw-crossing': {
       const pair = upshifts(unit).at(-1);
       return {

@@ -1,9 +1,9 @@
-import type { GearChange } from '../../../shift';
+import type { GearChange, Ramps } from '../../../shift';
 import type { Unit } from '../../../geartrain';
 import { gearsInOrder, SAME_LOSS, WAITING_MARKS } from '../../../shift';
 import type { Asked, Keyed, ThoughtOf } from '../../family';
 import { behindMs, rangeName, type GearboxClaim } from './claims';
-import type { GearboxAnswer, Ramps } from './kinds';
+import type { GearboxAnswer } from './kinds';
 import {
   crossedWith,
   crossingRig,

@@ -1,9 +1,8 @@
-import { gearsInOrder, WAITING_MARKS } from '../../../shift';
+import { gearsInOrder, RAMP_LIMITS, WAITING_MARKS } from '../../../shift';
 import { among, ids, type Family } from '../../family';
 import { judge } from './grade';
 import { gearboxKey } from './key';
 import { reasons } from './reasons';
-import { RAMP_LIMITS } from './runs';
 import type { GearboxTypes } from './types';
 import { vary } from './vary';
 

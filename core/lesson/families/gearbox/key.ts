@@ -7,6 +7,7 @@ import {
   isDualClutch,
   type DriveResult,
   type GearComplaint,
+  type Ramps,
   type Worn,
 } from '../../../shift';
 import { found, refused, type KeyResult } from '../../family';
@@ -15,7 +16,6 @@ import type {
   DrawCrossingQuestion,
   GearboxQuestion,
   GearboxRig,
-  Ramps,
   SetWaitingQuestion,
   TwoGearsQuestion,
   WhichSideQuestion,

@@ -1,6 +1,6 @@
 import type { Engine } from '../../../converter';
 import type { Unit } from '../../../geartrain';
-import type { WornPart } from '../../../shift';
+import type { Ramps, WornPart } from '../../../shift';
 import type { Vehicle } from '../../../vehicle';
 
 /**
@@ -64,12 +64,6 @@ export type GearboxQuestion =
 /** Why two gears bind, or do not. */
 export const BIND_REASONS = ['one-shaft', 'both-clutches', 'open-clutch'] as const;
 export type BindReason = (typeof BIND_REASONS)[number];
-
-/** s from the command on: where both clutches begin, and how long each takes. */
-export interface Ramps {
-  off: { at: number; over: number };
-  on: { at: number; over: number };
-}
 
 export type GearboxAnswer =
   /** Without a side where it is the clutch. */

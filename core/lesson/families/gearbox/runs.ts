@@ -4,6 +4,7 @@ import { onceFor, toNumber } from '../../../numerics';
 import {
   bestWaiting,
   crossing,
+  CROSSING_ENGINE,
   crossingPairs,
   drivePreselected,
   gearsInOrder,
@@ -13,9 +14,10 @@ import {
   WAITING_MARKS,
   type CrossingPair,
   type DriveResult,
+  type Ramps,
 } from '../../../shift';
 import type { Vehicle } from '../../../vehicle';
-import type { DrawCrossingQuestion, GearboxRig, Ramps, SetWaitingQuestion } from './kinds';
+import type { DrawCrossingQuestion, GearboxRig, SetWaitingQuestion } from './kinds';
 
 /** Drives and crossings that questions ask about, each worked out once. */
 
@@ -61,12 +63,6 @@ export const placesOf = (unit: Unit, ranges: readonly string[]): number[] =>
 export const rangesAt = (unit: Unit, places: readonly number[]): string[] =>
   places.map((k) => gearsInOrder(unit)[k]!.id);
 
-/** The engine gives so much, at that speed, as the change begins. */
-export const CROSSING_NM = 160;
-export const CROSSING_RPM = 2400;
-/** Ramps are drawn between these, s. */
-export const RAMP_LIMITS = { at: [0, 0.3], over: [0.01, 0.2] } as const;
-
 export interface Crossed {
   readonly dip: number;
   readonly flareRpm: number;
@@ -108,9 +104,9 @@ export const crossingOf = (
     from,
     to,
     waiting: next.side,
-    engineNm: CROSSING_NM,
+    engineNm: CROSSING_ENGINE.nm,
     engineInertia: engineModel(engine).inertia,
-    engineRpm: CROSSING_RPM,
+    engineRpm: CROSSING_ENGINE.rpm,
     off,
     on,
     cut: USUAL_CROSSING.cut,

@@ -1,15 +1,9 @@
-import {
-  CONVERTER_FAMILY,
-  openingOrder,
-  type ConverterAnswer,
-  type ConverterRig,
-} from '../../../../core/lesson';
+import { CONVERTER_FAMILY, openingOrder, type ConverterRig } from '../../../../core/lesson';
 import { Readout } from '../../../converter/Readout';
 import { useConverterModel } from '../../../converter/useConverterModel';
-import { useKept } from '../../../shared/kept';
+import { DraftStage, type DraftParts, type WorkedProps } from '../../player/DraftStage';
 import { Posed, type AskedProps } from '../../player/Posed';
-import { StageFrame, type StageProps } from '../../player/StageFrame';
-import { useAsked } from '../../player/useAsked';
+import type { StageProps } from '../../player/StageFrame';
 import type { ConverterDraft } from './draft';
 import { ConverterPrediction } from './Prediction';
 import { blankSketch } from './sketchPaper';
@@ -19,13 +13,11 @@ import { CONVERTER_WORDS } from './words';
 const cardsOf = (events: readonly string[], seed: string): string[] =>
   openingOrder(events, seed, (order) => order.every((name, k) => name === events[k]));
 
-/** A question about a converter. */
-function Stage({ block, subject, round, ...frame }: StageProps<'converter'>) {
-  const { rig } = subject;
-  const asked = useAsked<'converter'>(CONVERTER_FAMILY, block, subject, round);
-  const { question, key, given, commit } = asked;
-  const keyNow = key?.ok ? key.key : null;
-  const [draft, setDraft] = useKept<ConverterDraft>('ConverterStage draft', () => ({
+const PARTS: DraftParts<'converter', ConverterDraft> = {
+  family: CONVERTER_FAMILY,
+  words: CONVERTER_WORDS,
+  kept: 'ConverterStage draft',
+  begin: (question, _rig, keyNow, seed) => ({
     setting:
       question.kind === 'operate' ? question.start : { throttle: 1, turbineRpm: 0, lockUp: false },
     values: question.kind === 'sketch-curve' ? blankSketch(question.curve) : [],
@@ -34,50 +26,32 @@ function Stage({ block, subject, round, ...frame }: StageProps<'converter'>) {
       keyNow?.kind === 'launch-order'
         ? cardsOf(
             keyNow.events.map((e) => e.name),
-            `${block.id} ${round}`,
+            seed,
           )
         : [],
-  }));
-  const change = (part: Partial<ConverterDraft>) => setDraft({ ...draft, ...part });
-  return (
-    <StageFrame
-      {...frame}
-      asked={asked}
-      words={CONVERTER_WORDS}
-      sheet={
-        <ConverterStageSheet
-          question={question}
-          rig={rig}
-          keyNow={keyNow}
-          draft={draft}
-          answer={given}
-          onDraft={change}
-        />
-      }
-      prediction={
-        <ConverterPrediction
-          question={question}
-          rig={rig}
-          draft={draft}
-          onDraft={change}
-          onCommit={commit}
-        />
-      }
-      worked={given?.kind === 'operate' && <AtSetting rig={rig} setting={given} />}
-    />
-  );
-}
-
-interface AtSettingProps {
-  rig: ConverterRig;
-  setting: Extract<ConverterAnswer, { kind: 'operate' }>;
-}
+  }),
+  Sheet: ConverterStageSheet,
+  Prediction: ConverterPrediction,
+  Worked: AtSetting,
+};
 
 /** What the student's own setting reads. */
-function AtSetting({ rig, setting }: AtSettingProps) {
+function AtSetting({ rig, answer }: WorkedProps<'converter'>) {
+  return answer.kind === 'operate' ? <ReadAt rig={rig} setting={answer} /> : null;
+}
+
+interface ReadAtProps {
+  rig: ConverterRig;
+  setting: ConverterDraft['setting'];
+}
+
+function ReadAt({ rig, setting }: ReadAtProps) {
   const { match } = useConverterModel(rig.converter, rig.engine, setting, null);
   return <Readout match={match} />;
 }
+
+/** A question about a converter. */
+const Stage = (props: StageProps<'converter'>) => <DraftStage {...props} parts={PARTS} />;
 
 /** The same, as this student gets it. */
 export function ConverterStage(props: AskedProps) {

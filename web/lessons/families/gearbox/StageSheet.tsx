@@ -6,7 +6,6 @@ import {
   drivenWith,
   pairOf,
   placesOf,
-  RAMP_LIMITS,
   type DrawCrossingQuestion,
   type GearboxAnswer,
   type GearboxQuestion,
@@ -219,7 +218,6 @@ function Ramped({ question, rig, draft, answer, onDraft }: RampedProps) {
           ramps={ramps}
           onRamps={answer ? undefined : (next) => onDraft({ ramps: next, drawn: true })}
           names={[wayOf(rig.unit, pair.from)?.clutch ?? '', pair.next.clutch]}
-          limits={RAMP_LIMITS}
         />
       </div>
       {result && <CrossingCurves result={result} pair={pair} />}

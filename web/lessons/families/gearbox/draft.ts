@@ -1,5 +1,5 @@
-import type { BindReason, Ramps } from '../../../../core/lesson';
-import { WAITING_MARKS, type WornPart } from '../../../../core/shift';
+import type { BindReason } from '../../../../core/lesson';
+import { WAITING_MARKS, type Ramps, type WornPart } from '../../../../core/shift';
 
 /** What a student says or draws before the commit. */
 export interface GearboxDraft {

@@ -6,7 +6,6 @@ import {
   type GearboxAnswer,
   type GearboxQuestion,
   type GearboxRig,
-  type Ramps,
 } from '../../../../core/lesson';
 import { sleeveWith, type Unit } from '../../../../core/geartrain';
 import {
@@ -14,6 +13,7 @@ import {
   WAITING_MARKS,
   wayOf,
   type GoesIn,
+  type Ramps,
   type WornPart,
 } from '../../../../core/shift';
 import { formatNumber, formatShare } from '../../../shared/numbers';
