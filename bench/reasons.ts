@@ -2,7 +2,8 @@ import { performance } from 'node:perf_hooks';
 import { readdirSync, readFileSync } from 'node:fs';
 import { bookKeeper, questionsOf, type Attempt, type Lesson } from '../core/lesson';
 import { claimIsSo } from '../core/lesson/tests/claimOracle';
-import { classOf, figuresOf, THOUGHT_OF } from '../core/lesson/tests/simulatedClass';
+import { figuresOf } from '../core/lesson/tests/classFigures';
+import { classOf, THOUGHT_OF } from '../core/lesson/tests/simulatedClass';
 
 /** Draws of each kind. */
 const DRAWS = 200;

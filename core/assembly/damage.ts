@@ -48,6 +48,7 @@ export const MEASURED_DAMAGES = [
   'short-front',
   'short-rear',
   'loose-gear',
+  'worn-fork',
 ] as const;
 export const DAMAGES = [...SEEN_DAMAGES, ...FELT_DAMAGES, ...MEASURED_DAMAGES] as const;
 export type Damage = (typeof DAMAGES)[number];
@@ -175,6 +176,7 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   'short-rear': shortAt(1, 'engagement-rear'),
   'stepped-hub': eye(['sleeve-hub'], 'step-or-groove', null),
   'rough-shaft-bearing': hand(['shaft-bearing'], 'rough-bearing'),
+  'worn-fork': gauge(['fork'], 'fork-gap', [0.9, 1.2], null, { side: 0 }),
   'loose-gear': gauge(['gear'], 'gear-play', [0.24, 0.4], 'rough-teeth'),
   'stepped-rings': eye(['feed-rings'], 'step-or-groove', 'seal-leaks', { cause: true }),
   'sticky-accumulator': hand(['accumulator'], 'accumulator-stuck', {

@@ -7,11 +7,14 @@ import {
   checksFor,
   checkOrder,
   conditionIn,
+  damagesOf,
   errorsIn,
   faultsOf,
   freeParts,
   gapWith,
   legalOrder,
+  MEASURES,
+  measuresOf,
   planOf,
   rigOfJob,
   selectivesOf,
@@ -89,6 +92,7 @@ test('the side decides which gear suffers; turned round, it is the other one', (
   ]);
   // A step in the hub is told at the bench, and no model of the desk knows it.
   expect(backWith('H34.hub', 'stepped-hub')).toEqual([]);
+  expect(backWith('H34.fork', 'worn-fork')).toEqual([]);
   // A sleeve with one gear: turned round, its bad side works for nothing.
   expect(backWith('H5.sleeve', 'rounded-front', false, ferry)).toHaveLength(1);
   expect(backWith('H5.sleeve', 'rounded-front', true, ferry)).toEqual([]);
@@ -152,4 +156,13 @@ test('checks are offered that can show something: gears are engaged where there 
   expect(checksFor(automatic)).toEqual(['by-hand', 'air', 'end-play', 'clearance', 'turn']);
   const [hub] = errorsIn(gearbox, plan, {}, [{ part: 'H12.hub', turned: true }]);
   expect(hub!.shows).toBe('gears');
+});
+
+// Common practice, no source: 0.2 to 0.5 mm between pad and groove, and no more than 0.8.
+test('a fork of a sleeve is measured in its groove; the one of a release bearing is not', () => {
+  const fork = part('H34.fork', plan);
+  expect(measuresOf(fork)).toEqual(['fork-gap']);
+  expect(damagesOf(fork)).toEqual(['worn-fork']);
+  expect(MEASURES['fork-gap']).toMatchObject({ sound: [0.2, 0.5], most: 0.8 });
+  expect(measuresOf({ id: 'fork', kind: 'fork' })).toEqual([]);
 });

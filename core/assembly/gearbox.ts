@@ -18,7 +18,7 @@ export function gearboxParts(
   const pairs = unit.gearsets.filter((g): g is GearPair => g.kind === 'mesh');
   const sleeves = sleevesOf(unit);
   for (const { id, hub, sides } of sleeves) {
-    bill.part(`${id}.fork`, 'fork', ['side'], { of: id });
+    bill.part(`${id}.fork`, 'fork', ['side'], { of: id, sides });
     bill.part(`${id}.sleeve`, 'sleeve', ['rear'], { of: id, sides });
     bill.part(`${id}.hub`, 'sleeve-hub', ['rear'], { of: id, sides });
     bill.rule(`${id}.fork`, 'retained', ['selector-shaft']);

@@ -71,6 +71,7 @@ export const MEASURE_IDS = [
   'engagement-rear',
   'shaft-float',
   'gear-play',
+  'fork-gap',
 ] as const;
 export type MeasureId = (typeof MEASURE_IDS)[number];
 

@@ -257,6 +257,17 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     readsTo: 0.01,
     states: DRY_GAP,
   },
+  // Of a fork that moves a sleeve, not of one that moves a bearing.
+  'fork-gap': {
+    on: 'fork',
+    side: 0,
+    instrument: 'feeler',
+    sound: [0.2, 0.5],
+    most: 0.8,
+    scatter: 0.03,
+    readsTo: 0.05,
+    states: [['dry', 0, null]],
+  },
   'shaft-float': {
     on: 'shaft-bearing',
     instrument: 'dial-gauge',

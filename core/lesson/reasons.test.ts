@@ -6,11 +6,11 @@ import { familyOf, type QuestionKind } from './question';
 import { claimIsSo } from './tests/claimOracle';
 import { randomFromSeed } from '../numerics';
 import { MISCONCEPTIONS, type Misconception } from './misconceptions';
+import { figuresOf } from './tests/classFigures';
 import {
   answeredByThought,
   classOf,
   drawQuestion,
-  figuresOf,
   THOUGHT_OF,
   type Answered,
 } from './tests/simulatedClass';

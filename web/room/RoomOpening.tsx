@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
-import { questionsOf } from '../../core/lesson';
+import { mediaOf, questionsOf } from '../../core/lesson';
 import { NotFound } from '../shared/NotFound';
 import { useAppSelector } from '../state/hooks';
 import { selectLesson } from '../state/librarySlice';
@@ -42,6 +42,7 @@ export function RoomOpening() {
           <li key={step}>{t(`room.steps.${step}`)}</li>
         ))}
       </ol>
+      {mediaOf(lesson).length > 0 && <p>{t('room.noPictures')}</p>}
       {questions === 0 && <p role="alert">{t('room.noQuestions')}</p>}
       {trouble !== '' && (
         <p role="alert" className="room-trouble">

@@ -142,7 +142,7 @@ function Led({ lesson, view, commit }: TurnProps) {
         <p>{t('room.waitForQuestion')}</p>
       </main>
     );
-  const answered = player.attempt?.answers.some((a) => a.question === question && a.round === 0);
+  const answered = commits.some((c) => c.entry.question === question);
   if (revealed && !answered)
     return (
       <main className="room-door" id="main">

@@ -21,6 +21,66 @@ export function RoomStudent() {
   return CODE.test(code) ? <InRoom key={code} code={code} /> : <AskCode />;
 }
 
+interface DoorFormProps {
+  label: string;
+  how: string;
+  press: string;
+  value: string;
+  onValue: (value: string) => void;
+  /** Whether it is enough to go on. */
+  ready: boolean;
+  onReady: () => void;
+  trouble?: string;
+  inputClass?: string;
+}
+
+/** One thing to type, and in. */
+function DoorForm(props: DoorFormProps) {
+  const {
+    label,
+    how,
+    press,
+    value,
+    onValue,
+    ready,
+    onReady,
+    trouble = '',
+    inputClass = '',
+  } = props;
+  const { t } = useTranslation();
+  return (
+    <main className="room-door" id="main">
+      <h1>{t('room.enter')}</h1>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (ready) onReady();
+        }}
+      >
+        <label className="field">
+          <span className="label">{label}</span>
+          <Input
+            className={inputClass}
+            value={value}
+            maxLength={MOST_STUDENT_NAME}
+            autoComplete="off"
+            onChange={(e) => onValue(e.target.value)}
+          />
+        </label>
+        {trouble !== '' && (
+          <p role="alert" className="room-trouble">
+            {trouble}
+          </p>
+        )}
+        <Button type="primary" size="large" htmlType="submit" disabled={!ready}>
+          {press}
+        </Button>
+        <p className="quiet">{how}</p>
+      </form>
+    </main>
+  );
+}
+
 function AskCode() {
   const { t } = useTranslation();
   const navigate = useNavigate();
@@ -30,30 +90,16 @@ function AskCode() {
     .replace(/[^A-Z2-9]/g, '')
     .slice(0, 6);
   return (
-    <main className="room-door" id="main">
-      <h1>{t('room.enter')}</h1>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (CODE.test(tidy)) void navigate(`/room/${tidy}`);
-        }}
-      >
-        <label className="field">
-          <span className="label">{t('room.code')}</span>
-          <Input
-            className="room-code"
-            value={tidy}
-            autoCapitalize="characters"
-            autoComplete="off"
-            onChange={(e) => setCode(e.target.value)}
-          />
-        </label>
-        <Button type="primary" size="large" htmlType="submit" disabled={!CODE.test(tidy)}>
-          {t('room.on')}
-        </Button>
-        <p className="quiet">{t('room.codeHow')}</p>
-      </form>
-    </main>
+    <DoorForm
+      label={t('room.code')}
+      how={t('room.codeHow')}
+      press={t('room.on')}
+      inputClass="room-code"
+      value={tidy}
+      onValue={setCode}
+      ready={CODE.test(tidy)}
+      onReady={() => void navigate(`/room/${tidy}`)}
+    />
   );
 }
 
@@ -138,33 +184,15 @@ function AskName({ trouble, onName }: { trouble: string; onName: (name: string) 
   const { student = '' } = useAppSelector((state) => state.settings);
   const [name, setName] = useState(student);
   return (
-    <main className="room-door" id="main">
-      <h1>{t('room.enter')}</h1>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (name.trim() !== '') onName(name);
-        }}
-      >
-        <label className="field">
-          <span className="label">{t('room.yourName')}</span>
-          <Input
-            value={name}
-            maxLength={MOST_STUDENT_NAME}
-            autoComplete="off"
-            onChange={(e) => setName(e.target.value)}
-          />
-        </label>
-        {trouble !== '' && (
-          <p role="alert" className="room-trouble">
-            {trouble}
-          </p>
-        )}
-        <Button type="primary" size="large" htmlType="submit" disabled={name.trim() === ''}>
-          {t('room.comeIn')}
-        </Button>
-        <p className="quiet">{t('room.nameHow')}</p>
-      </form>
-    </main>
+    <DoorForm
+      label={t('room.yourName')}
+      how={t('room.nameHow')}
+      press={t('room.comeIn')}
+      value={name}
+      onValue={setName}
+      ready={name.trim() !== ''}
+      onReady={() => onName(name)}
+      trouble={trouble}
+    />
   );
 }

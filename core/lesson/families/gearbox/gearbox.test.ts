@@ -118,6 +118,18 @@ describe('two gears at once', () => {
     expect(keyed(ask(ferry, 'two-gears', { clutches: ['S4'] }), ferry)).toBe('no-two-sides');
   });
 
+  test('no reason is given that would not be so: one clutch alone is not both', () => {
+    // A clutch that closes a ring of gears by itself.
+    const ring: Unit = {
+      ...ferry,
+      elements: ferry.elements.map((e) =>
+        e.id === 'K2' ? { ...e, between: ['g1', 'g2'] as [string, string] } : e,
+      ),
+    };
+    const key = keyed(ask(ring, 'two-gears', { sides: ['S1', 'S2'], clutches: ['K2'] }), ring);
+    expect(key).toBe('nothing-holds-them');
+  });
+
   test('whatever is drawn, every sleeve of one shaft against every other is told as it is', () => {
     const random = randomFromSeed('two gears');
     const plain = ask(ferry, 'two-gears');

@@ -82,7 +82,8 @@ export const complains = ({ quick, matched, jumps }: GearComplaint): boolean =>
 
 function sideKey(question: WhichSideQuestion, unit: Unit): Result {
   const sides = forwardSides(unit);
-  if (sides.length === 0) return refused('no-sleeves');
+  // Of one gear nothing could tell the box from the clutch.
+  if (sides.length < 2) return refused('no-sleeves');
   const worn = wornIn(question);
   if (worn.side !== null && !sides.some((s) => s.side === worn.side))
     return refused('side-missing');
@@ -103,14 +104,12 @@ function twoKey({ sides, clutches }: TwoGearsQuestion, unit: Unit): Result {
   if (sides[0] === sides[1] || !sides.every(isSide)) return refused('no-two-sides');
   if (!clutches.every((c) => clutchesOf(unit).includes(c))) return refused('no-two-sides');
   const bind = binds(unit, [...sides, ...clutches]);
-  if (bind)
-    return found({
-      kind: 'two-gears',
-      binds: true,
-      why: binds(unit, sides) ? 'one-shaft' : 'both-clutches',
-    });
+  if (bind && binds(unit, sides))
+    return found({ kind: 'two-gears', binds: true, why: 'one-shaft' });
+  if (bind && clutches.length > 1)
+    return found({ kind: 'two-gears', binds: true, why: 'both-clutches' });
   // Only a clutch that is open can be why nothing binds.
-  return binds(unit, [...sides, ...clutchesOf(unit)])
+  return !bind && binds(unit, [...sides, ...clutchesOf(unit)])
     ? found({ kind: 'two-gears', binds: false, why: 'open-clutch' })
     : refused('nothing-holds-them');
 }

@@ -8,6 +8,7 @@ import {
   type DrawCrossingQuestion,
   type GearboxQuestion,
   type GearboxRig,
+  type SetWaitingQuestion,
   type TwoGearsQuestion,
   type WhichSideQuestion,
 } from '../../../../core/lesson';
@@ -75,7 +76,6 @@ function Framed({ question, rig: { unit, vehicle, engine }, onQuestion }: FieldP
 }
 
 function Fields({ question, rig, onQuestion }: FieldProps) {
-  const { t } = useTranslation();
   switch (question.kind) {
     case 'which-side':
       return <SideFields question={question} unit={rig.unit} onQuestion={onQuestion} />;
@@ -84,12 +84,7 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
     case 'set-waiting':
       return (
         <>
-          <ModelPicker
-            kind="fair-sprocket/vehicle"
-            label={t('converter.vehicle')}
-            value={question.vehicle}
-            onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
-          />
+          <VehicleField question={question} onQuestion={onQuestion} />
           <div className="gearbox-pad gearbox-speeds">
             <SpeedPad
               speeds={question.speeds}
@@ -101,6 +96,24 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
     case 'draw-crossing':
       return <CrossingFields question={question} rig={rig} onQuestion={onQuestion} />;
   }
+}
+
+function VehicleField({
+  question,
+  onQuestion,
+}: {
+  question: SetWaitingQuestion | DrawCrossingQuestion;
+  onQuestion: Props['onQuestion'];
+}) {
+  const { t } = useTranslation();
+  return (
+    <ModelPicker
+      kind="fair-sprocket/vehicle"
+      label={t('converter.vehicle')}
+      value={question.vehicle}
+      onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
+    />
+  );
 }
 
 interface OfUnit<Q> {
@@ -195,12 +208,7 @@ function CrossingFields({
   const now = pairs.find((p) => p.from.id === question.from && p.to.id === question.to);
   return (
     <>
-      <ModelPicker
-        kind="fair-sprocket/vehicle"
-        label={t('converter.vehicle')}
-        value={question.vehicle}
-        onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
-      />
+      <VehicleField question={question} onQuestion={onQuestion} />
       <ModelPicker
         kind="fair-sprocket/engine"
         label={t('converter.engine')}
