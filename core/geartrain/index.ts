@@ -56,7 +56,6 @@ export { derivation, type DerivationStep, type SpeedTerm } from './derivation';
 export { ratioFormula, teethNamed, type RatioFormula } from './ratioFormula';
 export {
   binds,
-  freeGears,
   gearAt,
   isSleeveSide,
   loosePairs,

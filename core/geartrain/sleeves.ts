@@ -67,19 +67,6 @@ export function withSleeveAt(
   return at === null || at === undefined ? others : [...others, at];
 }
 
-/**
- * Gears that turn free on the shaft with these elements in: the gear of a side whose sleeve is not there. What a clutch works
- * on, too, is a shaft and no gear.
- */
-export function freeGears(unit: Unit, applied: readonly string[]): string[] {
-  const shafts = new Set(unit.elements.filter((e) => !isSleeveSide(e)).flatMap((e) => e.between));
-  const sides = sleevesOf(unit).flatMap((s) => s.sides);
-  const gears = sides.flatMap((side) =>
-    side === null || applied.includes(side) ? [] : (gearAt(unit, side) ?? []),
-  );
-  return [...new Set(gears)].filter((m) => m !== unit.input && !shafts.has(m));
-}
-
 /** What a hand could not do with the lever: a sleeve at both sides, or two of one interlock out of neutral. */
 export type SleeveClash =
   | { readonly code: 'both-sides'; readonly sleeve: string }
