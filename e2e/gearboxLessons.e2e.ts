@@ -38,7 +38,7 @@ test('the gear that grinds names the side; rounded tips would do something else'
 test('two gears at once: the drawing turns only after the commit, and says which one waits', async () => {
   await begin('the-gear-that-waits', /2 First/);
   await b.press('radio', 'it turns');
-  await b.press('radio', /the other clutch is open/);
+  await b.press('radio', /a clutch is open/);
   await commit();
   await b.see('Right');
   await b.role('img', 'H24: in at Second gear');
