@@ -49,6 +49,7 @@ export const MEASURED_DAMAGES = [
   'short-rear',
   'loose-gear',
   'worn-fork',
+  'worn-bore',
 ] as const;
 export const DAMAGES = [...SEEN_DAMAGES, ...FELT_DAMAGES, ...MEASURED_DAMAGES] as const;
 export type Damage = (typeof DAMAGES)[number];
@@ -178,6 +179,7 @@ export const DAMAGE_SPECS: Readonly<Record<Damage, DamageSpec>> = {
   'rough-shaft-bearing': hand(['shaft-bearing'], 'rough-bearing'),
   'worn-fork': gauge(['fork'], 'fork-gap', [0.9, 1.2], null, { side: 0 }),
   'loose-gear': gauge(['gear'], 'gear-play', [0.24, 0.4], 'rough-teeth'),
+  'worn-bore': gauge(['drum'], 'ring-bore', [0.08, 0.18], 'seal-leaks', { cause: true }),
   'stepped-rings': eye(['feed-rings'], 'step-or-groove', 'seal-leaks', { cause: true }),
   'sticky-accumulator': hand(['accumulator'], 'accumulator-stuck', {
     decision: 'clean',

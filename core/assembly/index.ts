@@ -46,6 +46,7 @@ export {
   type MeasureSpec,
   type MeasureState,
   type StateWhy,
+  type OwnLimits,
 } from './measureSpec';
 export { MEASURES } from './measureTable';
 export {
@@ -60,7 +61,6 @@ export {
   stateAsked,
   windowAsMeasured,
   windowOf,
-  type OwnLimits,
   type Standing,
   whyOff,
 } from './measures';
@@ -88,13 +88,34 @@ export {
   judgedAgainst,
   ONE_USE_KINDS,
   TIERS,
-  USUAL_SCHOOL,
   verdictOf,
   type Right,
-  type School,
-  type Tier,
   type Verdict,
 } from './verdict';
+export {
+  limitsOf,
+  pricesOf,
+  SCHOOL_IDS,
+  SCHOOL_WAYS,
+  USUAL_SCHOOL,
+  wayOf,
+  type Prices,
+  type School,
+  type SchoolId,
+  type Tier,
+  type Way,
+} from './schools';
+export {
+  allKnown,
+  bothWays,
+  knownBy,
+  REAR,
+  REAR_FRICTION,
+  type BothWays,
+  type Figure,
+  type Known,
+  type OneWay,
+} from './bothWays';
 export { FACING_RULES, FACINGS, type Facing, type FacingRule, type TogetherCheck } from './facings';
 export {
   breakEven,
@@ -114,7 +135,6 @@ export {
   timeOf,
   USUAL_PRICES,
   type OrderGrade,
-  type Prices,
   type Sheet,
 } from './orderSheet';
 export { bestSize, gapWith, selectivesOf, type Selective } from './selective';

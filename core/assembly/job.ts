@@ -2,11 +2,11 @@ import { rigOfModels, type MachineModels, type Rig } from '../faults';
 import { clutchPlan } from './clutchPlan';
 import { demandsOf, type Demands } from './demands';
 import type { HiddenDamage } from './damage';
-import { type OwnLimits } from './measures';
-import { USUAL_PRICES, type Prices } from './orderSheet';
+import type { OwnLimits } from './measureSpec';
+import { USUAL_PRICES } from './orderSheet';
 import type { StripPlan } from './parts';
 import { knownPlan, planOf, rememberPlan } from './plan';
-import { USUAL_SCHOOL, type School } from './verdict';
+import { USUAL_SCHOOL, type Prices, type School } from './schools';
 
 /** The stations of a job, in their order. */
 export const STATIONS = ['before', 'off', 'inspect', 'order', 'together', 'prove'] as const;

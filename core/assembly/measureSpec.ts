@@ -72,8 +72,12 @@ export const MEASURE_IDS = [
   'shaft-float',
   'gear-play',
   'fork-gap',
+  'ring-bore',
 ] as const;
 export type MeasureId = (typeof MEASURE_IDS)[number];
+
+/** Limits that an instructor has set. */
+export type OwnLimits = Partial<Record<MeasureId, { least?: number; most?: number }>>;
 
 export interface MeasureSpec {
   readonly on: PartKind;

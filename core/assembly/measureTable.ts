@@ -268,6 +268,16 @@ export const MEASURES: Readonly<Record<MeasureId, MeasureSpec>> = {
     readsTo: 0.05,
     states: [['dry', 0, null]],
   },
+  // How deep sealing rings have worn the bore that they run in.
+  'ring-bore': {
+    on: 'drum',
+    instrument: 'bore-gauge',
+    sound: [0.01, 0.03],
+    most: 0.06,
+    scatter: 0.005,
+    readsTo: 0.01,
+    states: [['dry', 0, null]],
+  },
   'shaft-float': {
     on: 'shaft-bearing',
     instrument: 'dial-gauge',

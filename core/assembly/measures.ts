@@ -1,7 +1,14 @@
 import type { Random } from '../numerics';
-import { MEASURE_IDS, type MeasureId, type MeasureState, type StateWhy } from './measureSpec';
+import {
+  MEASURE_IDS,
+  type MeasureId,
+  type MeasureState,
+  type OwnLimits,
+  type StateWhy,
+} from './measureSpec';
 import { MEASURES } from './measureTable';
 import type { Part } from './parts';
+import { limitsOf, type School } from './schools';
 
 /** What can be measured on a part. */
 export const measuresOf = ({ id, kind, sides }: Pick<Part, 'id' | 'kind' | 'sides'>): MeasureId[] =>
@@ -15,9 +22,6 @@ export interface Window {
   readonly least: number | null;
   readonly most: number | null;
 }
-/** Limits that an instructor has set. */
-export type OwnLimits = Partial<Record<MeasureId, { least?: number; most?: number }>>;
-
 /** Friction plates of a pack: as many steels; the end plate may be counted with them. */
 export const frictionsIn = ({ kind, count }: Pick<Part, 'kind' | 'count'>): number =>
   kind === 'pack' ? Math.max(1, Math.floor(count / 2)) : 1;
@@ -65,9 +69,9 @@ export const whyOff = (
 export function windowAsMeasured(
   measure: MeasureId,
   part: Sized,
-  shop: { readonly school: { readonly cushion: MeasureState }; readonly limits: OwnLimits },
+  shop: { readonly school: School; readonly limits: OwnLimits },
 ): Window {
-  const { least, most } = windowOf(measure, part, shop.limits);
+  const { least, most } = windowOf(measure, part, limitsOf(shop));
   const by = offsetOf(measure, stateAsked(measure, shop.school));
   return {
     least: least === null ? null : Math.max(0, least + by),

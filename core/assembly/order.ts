@@ -1,6 +1,7 @@
 import {
   ORDER_RULES,
   type Consequence,
+  type Opening,
   type OrderRule,
   type Precedence,
   type StripPlan,
@@ -47,9 +48,10 @@ export function freeParts(plan: StripPlan, gone: ReadonlySet<string> = new Set()
 /**
  * One legal order of all parts. Of what is free, first what leaves by the opening that is worked at already: each change of
  * it turns the unit round.
+ * @param first openings to go to before others, where one has to be changed
  * @throws Error when rules wait for each other; `planOf` makes none such
  */
-export function legalOrder(plan: StripPlan): string[] {
+export function legalOrder(plan: StripPlan, first: readonly Opening[] = []): string[] {
   const part = new Map(plan.parts.map((p) => [p.id, p]));
   const place = new Map(plan.parts.map((p, k) => [p.id, k]));
   const rules = rulesByPart(plan);
@@ -59,7 +61,9 @@ export function legalOrder(plan: StripPlan): string[] {
   let free = plan.parts.map((p) => p.id).filter((id) => isFree(id, rules, gone));
   let at: string | undefined;
   while (gone.size < plan.parts.length) {
-    const next = free.find((id) => part.get(id)!.openings.some((o) => o === at)) ?? free[0];
+    const by = (opening: string | undefined) =>
+      free.find((id) => part.get(id)!.openings.some((o) => o === opening));
+    const next = by(at) ?? first.map(by).find((id) => id !== undefined) ?? free[0];
     if (next === undefined)
       throw new Error(`legalOrder: the parts of "${plan.unit}" wait for each other`);
     gone.add(next);
@@ -69,7 +73,8 @@ export function legalOrder(plan: StripPlan): string[] {
     const still = free.filter((id) => id !== next);
     free = [...still, ...freed.sort((a, b) => place.get(a)! - place.get(b)!)];
     const openings: readonly string[] = part.get(next)!.openings;
-    if (at === undefined || !openings.includes(at)) at = openings[0];
+    if (at === undefined || !openings.includes(at))
+      at = first.find((o) => openings.includes(o)) ?? openings[0];
   }
   return [...gone];
 }

@@ -88,7 +88,7 @@ test('what coming back costs, by hand, and what is therefore worth a new one', (
     for (const id of must) expect(ids).toContain(id);
     expect(sheet.total).toBeCloseTo(sheet.partsCost + sheet.labour + sheet.standing, 9);
     expect(sheet.standing).toBe(sheet.days * USUAL_PRICES.day);
-    expect(sheet.days).toBe(Math.max(...sheet.rows.map((r) => daysOf(r.part))));
+    expect(sheet.days).toBe(Math.max(...sheet.rows.map((r) => daysOf(r.part, USUAL_PRICES))));
     if (k > 0) expect(sheet.total).toBeGreaterThan(sheets[k - 1]!.total);
   }
   const cheapest = gradeOrder(plan, must, [...must], USUAL_PRICES);

@@ -1,4 +1,5 @@
-import { ONE_USE_KINDS, TIERS, type Tier } from './verdict';
+import { REFACED_COSTS, REFACED_DAYS, type Prices, type ShopPrices, type Tier } from './schools';
+import { ONE_USE_KINDS, TIERS } from './verdict';
 import { randomFromSeed } from '../numerics';
 import type { Opening, Part, PartKind, StripPlan } from './parts';
 
@@ -8,17 +9,6 @@ import type { Opening, Part, PartKind, StripPlan } from './parts';
  *   C_back = hours·rate + parts again + days·lost       replace now when p·C_back > price + minutes/60·rate
  */
 
-/** Prices in the shop's own units; the instructor's. */
-export interface Prices {
-  /** An hour of work. */
-  rate: number;
-  /** A day that the machine stands. */
-  day: number;
-  /** Days that the machine stands when it comes back. */
-  daysLost: number;
-  /** Of one part by kind, where it is not the usual. */
-  parts: Partial<Record<PartKind, number>>;
-}
 export const USUAL_PRICES: Prices = { rate: 60, day: 150, daysLost: 2, parts: {} };
 
 /** Usual prices of a part against an hour at 60, and minutes to change it while it is apart (from memory). */
@@ -90,7 +80,8 @@ const DAYS_OF: Readonly<Partial<Record<PartKind, number>>> = {
   race: 2,
 };
 const USUAL_DAYS = 1;
-export const daysOf = ({ kind }: Pick<Part, 'kind'>): number => DAYS_OF[kind] ?? USUAL_DAYS;
+export const daysOf = ({ kind }: Pick<Part, 'kind'>, { refaced = false }: ShopPrices): number =>
+  refaced && kind === 'disc' ? REFACED_DAYS : (DAYS_OF[kind] ?? USUAL_DAYS);
 
 /** What has a number of its own on its ring: it is ordered by that, which nobody knows before it is out. */
 const NUMBERED: readonly PartKind[] = ['bearing', 'thrust-bearing'];
@@ -174,22 +165,29 @@ export function timeOf({ parts }: StripPlan, order: readonly string[]): OrderTim
 export const hoursOf = ({ parts }: StripPlan): number =>
   (2 * parts.reduce((sum, p) => sum + minutesOf(p), 0)) / 60;
 
-export const priceOf = ({ kind }: Pick<Part, 'kind'>, { parts }: Prices): number =>
-  parts[kind] ?? PRICE_OF[kind] ?? USUAL_PRICE;
+export function priceOf(
+  { kind }: Pick<Part, 'kind'>,
+  { parts, share = 1, refaced = false }: ShopPrices,
+): number {
+  const usual = PRICE_OF[kind] ?? USUAL_PRICE;
+  // Whoever puts new facings on buys no disc, from wherever.
+  if (refaced && kind === 'disc') return REFACED_COSTS * (parts.disc ?? usual);
+  return parts[kind] ?? share * usual;
+}
 
 /** What it costs when the machine comes back: work, parts that are used once, days. */
-export function comeBackCost(plan: StripPlan, prices: Prices): number {
+export function comeBackCost(plan: StripPlan, prices: ShopPrices): number {
   const again = plan.parts.filter((p) => ONE_USE_KINDS.includes(p.kind));
   const parts = again.reduce((sum, p) => sum + priceOf(p, prices), 0);
   return hoursOf(plan) * prices.rate + parts + prices.daysLost * prices.day;
 }
 
 /** Price of a new one with the minutes that it takes. */
-export const changeCost = (part: Pick<Part, 'kind'>, prices: Prices): number =>
+export const changeCost = (part: Pick<Part, 'kind'>, prices: ShopPrices): number =>
   priceOf(part, prices) + (MINUTES_TO_CHANGE / 60) * prices.rate;
 
 /** Chance of coming back above which a new one is worth it: 0 to 1, or more where it never is. */
-export const breakEven = (part: Pick<Part, 'kind'>, plan: StripPlan, prices: Prices): number =>
+export const breakEven = (part: Pick<Part, 'kind'>, plan: StripPlan, prices: ShopPrices): number =>
   changeCost(part, prices) / comeBackCost(plan, prices);
 
 export interface SheetRow {
@@ -216,7 +214,7 @@ export function sheetOf(
   plan: StripPlan,
   tier: Tier,
   must: ReadonlySet<string>,
-  prices: Prices,
+  prices: ShopPrices,
 ): Sheet {
   const rows = plan.parts
     .filter((p) => must.has(p.id) || ONE_USE_KINDS.includes(p.kind) || (TIERS[p.kind] ?? 4) <= tier)
@@ -224,11 +222,16 @@ export function sheetOf(
   return sheetWith(plan, tier, rows, prices);
 }
 
-function sheetWith(plan: StripPlan, tier: Tier, rows: readonly SheetRow[], prices: Prices): Sheet {
+function sheetWith(
+  plan: StripPlan,
+  tier: Tier,
+  rows: readonly SheetRow[],
+  prices: ShopPrices,
+): Sheet {
   const partsCost = rows.reduce((sum, r) => sum + r.price, 0);
   const changing = (rows.length * MINUTES_TO_CHANGE * prices.rate) / 60;
   const labour = hoursOf(plan) * prices.rate + changing;
-  const days = Math.max(0, ...rows.map(({ part }) => daysOf(part)));
+  const days = Math.max(0, ...rows.map(({ part }) => daysOf(part, prices)));
   const standing = days * prices.day;
   return { tier, rows, partsCost, labour, days, standing, total: partsCost + labour + standing };
 }
@@ -249,7 +252,7 @@ export function gradeOrder(
   plan: StripPlan,
   must: ReadonlySet<string>,
   ordered: readonly string[],
-  prices: Prices,
+  prices: ShopPrices,
 ): OrderGrade {
   const byId = new Map(plan.parts.map((p) => [p.id, p]));
   const known = [...new Set(ordered)].filter((id) => byId.has(id));

@@ -30,6 +30,7 @@ import {
   type AssemblyError,
   type Fit,
 } from './together';
+import { limitsOf, pricesOf } from './schools';
 import { judgedAgainst, verdictOf } from './verdict';
 
 /** One reading that was taken. */
@@ -100,7 +101,7 @@ export const verdictFor = (job: Job, part: Part, measured: readonly MeasureId[] 
     part,
     condition: conditionIn(job, part),
     school: job.school,
-    limits: job.limits,
+    limits: limitsOf(job),
     measured,
   });
 
@@ -158,7 +159,7 @@ export function reportOn(job: Job, plan: StripPlan, work: JobWork): JobReport {
     judged,
     missed: job.hidden.map((h) => h.part).filter((id) => parts.has(id) && !seen.has(id)),
     unasked: unasked(plan, work.ordered, work.asked ?? []),
-    order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, job.prices),
+    order: gradeOrder(plan, mustBeNew(job, plan), work.ordered, pricesOf(job)),
     wasted: work.wasted + together.wasted,
     minutes,
     lateCost: lateCost(job, minutes),
@@ -220,7 +221,7 @@ export function perfectWork(job: Job, plan: StripPlan): JobWork {
     const selective = selectives.find((s) => s.part === part);
     const on = selective && plan.parts.find((p) => p.id === selective.on);
     const gap = on && conditionFitted(job, on, judged).values[selective.measure];
-    const size = gap === undefined ? null : bestSize(selective!, gap, on!, job.limits);
+    const size = gap === undefined ? null : bestSize(selective!, gap, on!, limitsOf(job));
     return size === null ? {} : { size };
   };
   return {

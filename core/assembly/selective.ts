@@ -2,7 +2,7 @@ import { middleOf, nearestToMiddle } from '../clutch';
 import type { FaultKind } from '../faults';
 import type { TogetherCheck } from './facings';
 import type { MeasureId } from './measureSpec';
-import { type OwnLimits } from './measures';
+import type { OwnLimits } from './measureSpec';
 import { windowOf } from './measures';
 import type { Part, StripPlan } from './parts';
 import { RING_SIZES, SHIM_SIZES, WASHER_SIZES } from './sizes';

@@ -14,6 +14,7 @@ import {
   damagesOf,
   feltOn,
   mends,
+  senseOf,
   type Condition,
   type Damage,
   type Decision,
@@ -26,6 +27,7 @@ import { frictionsIn, standingOf, windowOf } from './measures';
 import { SIDE_AS_NEW, sideAsMeasured } from '../shift';
 import { brokenIn, type Violation } from './order';
 import type { Part, StripPlan } from './parts';
+import { limitsOf } from './schools';
 import { gapWith, selectivesOf, type Selective } from './selective';
 
 /** One part that was put in, and how. */
@@ -215,7 +217,7 @@ function badPart(
   const { damage, values } = conditionOf(part, job.hidden, job.seed);
   if (!damage) return [];
   const spec = DAMAGE_SPECS[damage];
-  if (mends(damage, decision)) return [];
+  if (mends(damage, decision) || isWithin(job, part, damage, values)) return [];
   // Turned round, a sleeve's worn side serves the other gear; where there is none, nobody notices.
   const at = spec.side === undefined ? null : turned ? 1 - spec.side : spec.side;
   const of = at === null ? undefined : part.sides?.[at];
@@ -224,6 +226,14 @@ function badPart(
     read === undefined || spec.fault === null ? undefined : WORN_BY[spec.fault]?.(read);
   const faults = spec.fault && of !== null ? faultOn(rig, part, spec.fault, { of, severity }) : [];
   return [{ part: part.id, kind: 'bad-part', shows: shownBad(damage), faults }];
+}
+
+/** What only a gauge tells is no mistake as long as it is within what this shop allows. */
+function isWithin(job: Job, part: Part, damage: Damage, values: Condition['values']): boolean {
+  const { measure } = DAMAGE_SPECS[damage];
+  if (!measure || senseOf(damage) !== 'gauge') return false;
+  const window = windowOf(measure.id, part, limitsOf(job));
+  return standingOf(values[measure.id]!, measure.id, window) !== 'outside';
 }
 
 /** How far a new sleeve goes over its gear's teeth, mm. */
@@ -250,7 +260,7 @@ function wrongSize(
   // Whatever size goes in is a new part.
   const fitted = conditionFitted(job, on, { ...decided, [id]: { decision: 'replace' } });
   const gap = gapWith(fitted.values[selective.measure]!, selective, size);
-  const window = windowOf(selective.measure, on, job.limits);
+  const window = windowOf(selective.measure, on, limitsOf(job));
   if (standingOf(gap, selective.measure, window) !== 'outside') return [];
   const tight = window.least !== null && gap < window.least;
   const { shows, jams } = selective;

@@ -1,21 +1,9 @@
 import { DAMAGE_SPECS, senseOf, type Condition, type Decision, type Reason } from './damage';
-import type { MeasureId } from './measureSpec';
+import type { MeasureId, OwnLimits } from './measureSpec';
 import { MEASURES } from './measureTable';
-import { measuresOf, standingOf, windowOf, type OwnLimits, type Standing } from './measures';
+import { measuresOf, standingOf, windowOf, type Standing } from './measures';
 import type { Part, PartKind } from './parts';
-
-/** 1: what is plainly bad, filter and linings · 2: bands and rings too · 3: bearings, washers and bushes as well. */
-export type Tier = 1 | 2 | 3;
-
-/** What a shop does with parts that are still sound; both ways of each are in use, neither is wrong. */
-export interface School {
-  /** Sound bearings and rings, while it is apart. */
-  bearings: 'replace' | 'reuse';
-  tier: Tier;
-  /** How the cushion plate is while a pack's clearance is measured. */
-  cushion: 'pressed' | 'free' | 'left-out';
-}
-export const USUAL_SCHOOL: School = { bearings: 'reuse', tier: 2, cushion: 'pressed' };
+import type { School, Tier } from './schools';
 
 /** Never used twice once they were moved (common practice, no source). */
 export const ONE_USE_KINDS: readonly PartKind[] = [
@@ -37,7 +25,7 @@ export const TIERS: Readonly<Partial<Record<PartKind, Tier>>> = {
   extension: 3,
   disc: 1,
 };
-const BEARINGS: readonly PartKind[] = ['thrust-bearing', 'snap-ring'];
+export const BEARINGS: readonly PartKind[] = ['thrust-bearing', 'snap-ring'];
 
 /** An answer that counts, with the reasons that fit it. */
 export interface Right {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DAMAGES, MEASURE_IDS, PART_KINDS, STATIONS } from '../assembly';
+import { DAMAGES, MEASURE_IDS, PART_KINDS, SCHOOL_WAYS, STATIONS } from '../assembly';
 import { machineModels } from './machineModels';
 import { id, markdown, name } from './parts';
 
@@ -37,9 +37,15 @@ export const jobV1 = z.strictObject({
     }),
   ),
   school: z.strictObject({
-    bearings: z.enum(['replace', 'reuse']),
-    tier: z.union([z.literal(1), z.literal(2), z.literal(3)]),
-    cushion: z.enum(['pressed', 'free', 'left-out']),
+    bearings: z.enum(SCHOOL_WAYS.bearings),
+    tier: z.literal(SCHOOL_WAYS.tier),
+    cushion: z.enum(SCHOOL_WAYS.cushion),
+    rings: z.exactOptional(z.enum(SCHOOL_WAYS.rings)),
+    rear: z.exactOptional(z.enum(SCHOOL_WAYS.rear)),
+    disc: z.exactOptional(z.enum(SCHOOL_WAYS.disc)),
+    supply: z.exactOptional(z.enum(SCHOOL_WAYS.supply)),
+    levers: z.exactOptional(z.enum(SCHOOL_WAYS.levers)),
+    stack: z.exactOptional(z.enum(SCHOOL_WAYS.stack)),
   }),
   prices: z.strictObject({
     rate: money,

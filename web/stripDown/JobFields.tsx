@@ -10,9 +10,13 @@ import {
   type Damage,
   type HiddenDamage,
   type Job,
+  SCHOOL_IDS,
+  SCHOOL_WAYS,
+  wayOf,
   type School,
+  type SchoolId,
   type StripPlan,
-  type Tier,
+  type Way,
 } from '../../core/assembly';
 import { DIFFICULTIES } from '../../core/faults';
 import { MachineRow } from '../bench/MachineRow';
@@ -21,6 +25,7 @@ import { useServices } from '../state/hooks';
 import { useJobPlan } from '../workers/unitWorker';
 import { DemandFields } from './DemandFields';
 import { OwnLimits, OwnPrices } from './OwnNumbers';
+import { wayText } from './jobWords';
 import { partName } from './partName';
 import './StripDown.css';
 
@@ -68,36 +73,9 @@ export function JobFields({ job, onJob }: Props) {
       <DemandFields job={job} plan={plan} onJob={onJob} />
       <h3>{t('strip.school')}</h3>
       <p className="quiet">{t('strip.schoolHow')}</p>
-      <span className="label">{t('strip.bearings')}</span>
-      <Segmented<School['bearings']>
-        aria-label={t('strip.bearings')}
-        value={job.school.bearings}
-        onChange={(bearings) => school({ bearings })}
-        options={(['reuse', 'replace'] as const).map((b) => ({
-          value: b,
-          label: t(`strip.bearing.${b}`),
-        }))}
-      />
-      <span className="label">{t('strip.tiers')}</span>
-      <Segmented<Tier>
-        aria-label={t('strip.tiers')}
-        value={job.school.tier}
-        onChange={(tier) => school({ tier })}
-        options={([1, 2, 3] as const).map((n) => ({
-          value: n,
-          label: t('strip.tierShort', { n }),
-        }))}
-      />
-      <span className="label">{t('strip.cushionAsked')}</span>
-      <Segmented<School['cushion']>
-        aria-label={t('strip.cushionAsked')}
-        value={job.school.cushion}
-        onChange={(cushion) => school({ cushion })}
-        options={(['pressed', 'free', 'left-out'] as const).map((c) => ({
-          value: c,
-          label: t(`strip.states.${c}`),
-        }))}
-      />
+      {SCHOOL_IDS.map((id) => (
+        <SchoolField key={id} id={id} school={job.school} onSchool={school} />
+      ))}
       <h3>{t('strip.prices')}</h3>
       <div className="number-fields">
         {(['rate', 'day', 'daysLost'] as const).map((field) => (
@@ -117,6 +95,30 @@ export function JobFields({ job, onJob }: Props) {
         value={[...stationsOf(job)]}
         onChange={(stations) => onJob({ ...job, stations: [...stations] }, 'stations')}
         options={STATIONS.map((s) => ({ value: s, label: t(`strip.stations.${s}`) }))}
+      />
+    </>
+  );
+}
+
+/** One thing that shops do in more than one way: the shop's own. */
+function SchoolField<Id extends SchoolId>({
+  id,
+  school,
+  onSchool,
+}: {
+  id: Id;
+  school: School;
+  onSchool: (change: Partial<School>) => void;
+}) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <span className="label">{t(`strip.schools.${id}.title`)}</span>
+      <Segmented<Way>
+        aria-label={t(`strip.schools.${id}.title`)}
+        value={wayOf(school, id)}
+        onChange={(way) => onSchool({ [id]: way } as Partial<School>)}
+        options={SCHOOL_WAYS[id].map((way) => ({ value: way, label: wayText(t, way) }))}
       />
     </>
   );

@@ -2,21 +2,20 @@ import { Spin } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  allKnown,
   comeBackCost,
   hoursOf,
   jobProblems,
-  mustBeNew,
   selectivesOf,
   senseOf,
-  sheetOf,
   type Job,
+  pricesOf,
 } from '../../core/assembly';
+import { BothWays } from './BothWays';
 import { moneyText } from './jobWords';
 import { useJobPlan } from '../workers/unitWorker';
 import { partName } from './partName';
 import './StripDown.css';
-
-const TIERS = [1, 2, 3] as const;
 
 /** What a job comes to, for its instructor: parts, hours, what is hidden, and what it should cost. */
 export function JobPreview({ job }: { job: Job }) {
@@ -30,7 +29,6 @@ export function JobPreview({ job }: { job: Job }) {
     const part = parts.get(id);
     return part ? partName(t, job.unit ?? null, part) : id;
   };
-  const must = mustBeNew(job, plan);
   return (
     <div className="job-preview">
       {problems.map((p) => (
@@ -46,7 +44,7 @@ export function JobPreview({ job }: { job: Job }) {
           count: plan.parts.length,
           hours: hoursOf(plan).toFixed(1),
           sizes: selectivesOf(plan).length,
-          back: moneyText(t, comeBackCost(plan, job.prices)),
+          back: moneyText(t, comeBackCost(plan, pricesOf(job))),
         })}
       </p>
       <h2>{t('strip.report.hidden')}</h2>
@@ -63,18 +61,7 @@ export function JobPreview({ job }: { job: Job }) {
           ))}
         </ul>
       )}
-      <h2>{t('strip.tiers')}</h2>
-      <ul className="plain-list">
-        {TIERS.map((tier) => {
-          const sheet = sheetOf(plan, tier, must, job.prices);
-          return (
-            <li key={tier}>
-              {t(`strip.tier.${tier}`)}: {moneyText(t, sheet.total)} (
-              {t('strip.rows', { count: sheet.rows.length })})
-            </li>
-          );
-        })}
-      </ul>
+      <BothWays job={job} plan={plan} known={allKnown(job, plan)} />
     </div>
   );
 }

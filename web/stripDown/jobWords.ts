@@ -1,5 +1,5 @@
 import type { TFunction } from 'i18next';
-import { MEASURES, type Job, type MeasureId } from '../../core/assembly';
+import { MEASURES, type Job, type MeasureId, type Way } from '../../core/assembly';
 import { formatNumber, type Numbers } from '../shared/numbers';
 
 /** Measures, windows and money in words. */
@@ -56,3 +56,6 @@ export const machineOf = ({ unit, clutch }: Job): string => (unit ?? clutch)?.na
 /** How a reading is typed in: in the reader's lengths, or in ohms. */
 export const typedIn = (measure: MeasureId) =>
   isLength(measure) ? { quantity: 'length' as const } : { unit: 'Ω' };
+
+/** One way of several, as a shop calls it. */
+export const wayText = (t: TFunction, way: Way): string => t(`strip.ways.${way}`);

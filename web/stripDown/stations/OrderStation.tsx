@@ -12,7 +12,7 @@ import {
   offsetOf,
   priceOf,
   selectivesOf,
-  sheetOf,
+  knownBy,
   sizesToHave,
   spreadOf,
   stationsOf,
@@ -21,27 +21,25 @@ import {
   type MachineFact,
   type Part,
   type Selective,
+  pricesOf,
+  limitsOf,
 } from '../../../core/assembly';
 import { randomFromSeed } from '../../../core/numerics';
 import { formatShare, useNumbers } from '../../shared/numbers';
+import { BothWays } from '../BothWays';
 import { machineOf, measureText, moneyText, sizeText } from '../jobWords';
 import type { OnBench } from '../onBench';
 import { partName } from '../partName';
 
 const NOT_SOLD = ['fluid', 'mark', 'battery', 'case', 'gearbox'];
-const TIERS = [1, 2, 3] as const;
 
 /** What to order: each part with its price and from which chance of coming back it is worth it. */
 export function OrderStation({ job, plan, work, onWork }: OnBench) {
   const { t } = useTranslation();
-  const { prices } = job;
+  const prices = pricesOf(job);
   const back = comeBackCost(plan, prices);
   const list = plan.parts.filter((p) => !NOT_SOLD.includes(p.kind));
   const ordered = new Set(work.ordered);
-  // What was judged to be replaced must be had, whatever it costs.
-  const must = new Set(
-    Object.entries(work.judged).flatMap(([id, j]) => (j.decision === 'replace' ? [id] : [])),
-  );
   const spent = list.reduce((sum, p) => sum + (ordered.has(p.id) ? changeCost(p, prices) : 0), 0);
   // A bearing goes by the number on its ring: before it is out nobody knows that.
   const off = new Set(workOf(plan, work.tried).off);
@@ -93,7 +91,7 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
                   </td>
                   <td className="figure">{p.count}</td>
                   <td className="figure">{moneyText(t, priceOf(p, prices))}</td>
-                  <td className="figure">{daysOf(p)}</td>
+                  <td className="figure">{daysOf(p, prices)}</td>
                   <td className="figure">{formatShare(breakEven(p, plan, prices))}</td>
                 </tr>
               ))}
@@ -112,27 +110,9 @@ export function OrderStation({ job, plan, work, onWork }: OnBench) {
           })}
         </p>
         <p className="quiet">{t('strip.comingBackRule')}</p>
-        <h3>{t('strip.tiers')}</h3>
-        <p className="quiet">{t('strip.sheetIs')}</p>
-        <table className="order-table">
-          <tbody>
-            {TIERS.map((tier) => {
-              const sheet = sheetOf(plan, tier, must, prices);
-              return (
-                <tr key={tier}>
-                  <th scope="row">
-                    {t(`strip.tier.${tier}`)}
-                    {job.school.tier === tier && <em> {t('strip.ownTier')}</em>}
-                  </th>
-                  <td className="figure">{t('strip.daysOf', { count: sheet.days })}</td>
-                  <td className="figure">{moneyText(t, sheet.total)}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
         <h3>{t('strip.sizes')}</h3>
         <Sizes job={job} plan={plan} work={work} />
+        <BothWays job={job} plan={plan} known={knownBy(work)} />
       </aside>
     </>
   );
@@ -204,7 +184,7 @@ function Sizes({ job, plan, work }: Pick<OnBench, 'job' | 'plan' | 'work'>) {
       {rows.map(({ selective, mean, spread }) => {
         const on = plan.parts.find((p) => p.id === selective.on)!;
         const doubt = Math.max(spread, 2 * MEASURES[selective.measure].scatter);
-        const best = (gap: number) => bestSize(selective, gap, on, job.limits);
+        const best = (gap: number) => bestSize(selective, gap, on, limitsOf(job));
         const have = sizesToHave(selective.sizes, best, mean, doubt);
         return (
           <li key={selective.part}>

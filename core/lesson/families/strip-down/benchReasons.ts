@@ -16,6 +16,8 @@ import {
   windowOf,
   type Decision,
   type Reason,
+  limitsOf,
+  pricesOf,
 } from '../../../assembly';
 import { keyAs, type Keyed, type Of, type Reasons, type ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
@@ -80,7 +82,7 @@ function verdictFacts({ question, subject }: Keyed<StripTypes, 'verdict'>): Stri
     : { claim: 'nothing-wrong', part: part.id };
   const measured = measuresOf(part).map((measure): StripClaim => {
     const value = values[measure]!;
-    const way = standingOf(value, measure, windowOf(measure, part, job.limits));
+    const way = standingOf(value, measure, windowOf(measure, part, limitsOf(job)));
     return { claim: 'stands', part: part.id, measure, value, way };
   });
   return [...once, own, ...measured];
@@ -180,7 +182,7 @@ function sizeFacts(
 ): StripClaim[] {
   const job = laid(question, subject);
   const { selective, gap, on } = measuredGap(job, question.part)!;
-  const { least, most } = windowOf(selective.measure, on, job.job.limits);
+  const { least, most } = windowOf(selective.measure, on, limitsOf(job.job));
   const part = question.part;
   return [
     { claim: 'gap-wanted', part, least: least!, most: most! },
@@ -199,7 +201,7 @@ function chooseSize(
   const { size: right } = keyAs(asked.key, 'choose-size');
   const job = laid(asked.question, asked.subject);
   const { selective, gap, on } = measuredGap(job, asked.question.part)!;
-  const { least, most } = windowOf(selective.measure, on, job.job.limits);
+  const { least, most } = windowOf(selective.measure, on, limitsOf(job.job));
   const middle = (least! + most!) / 2;
   const off = (size: number) => Math.abs(gap + (size - selective.now) - middle);
   const upside = selective.sizes.reduce((a, b) => (off(b) < off(a) ? b : a));
@@ -230,8 +232,8 @@ function worthFacts({ question, subject }: Keyed<StripTypes, 'worth-it'>): Strip
   const { job, plan, parts } = laid(question, subject);
   const part = parts.get(question.part)!;
   return [
-    { claim: 'changing', part: part.id, cost: changeCost(part, job.prices) },
-    { claim: 'coming-back', cost: comeBackCost(plan, job.prices) },
+    { claim: 'changing', part: part.id, cost: changeCost(part, pricesOf(job)) },
+    { claim: 'coming-back', cost: comeBackCost(plan, pricesOf(job)) },
   ];
 }
 
@@ -239,7 +241,7 @@ function worthIt(asked: Keyed<StripTypes, 'worth-it'>) {
   const { question, subject, key } = asked;
   const { job, plan, parts } = laid(question, subject);
   const part = parts.get(question.part)!;
-  const { prices } = job;
+  const prices = pricesOf(job);
   const back = comeBackCost(plan, prices);
   const price = priceOf(part, prices);
   const numbers = new NumberThoughts<Of<StripAnswer, 'worth-it'>, StripSlip, StripClaim>({

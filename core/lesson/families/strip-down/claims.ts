@@ -23,6 +23,8 @@ import {
   type MeasureId,
   type OrderRule,
   type Standing,
+  limitsOf,
+  pricesOf,
 } from '../../../assembly';
 import { sameNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
@@ -95,7 +97,7 @@ export function stripClaimHolds(
       const asked = question.kind === 'read-gauge';
       const window = asked
         ? windowAsMeasured(claim.measure, part!, job)
-        : windowOf(claim.measure, part!, job.limits);
+        : windowOf(claim.measure, part!, limitsOf(job));
       const shown = asked
         ? shownOn(laid, claim.part, claim.measure)
         : conditionIn(job, part!).values[claim.measure];
@@ -115,15 +117,15 @@ export function stripClaimHolds(
     case 'gap-wanted': {
       const measured = measuredGap(laid, claim.part);
       if (!measured) return false;
-      const window = windowOf(measured.selective.measure, measured.on, job.limits);
+      const window = windowOf(measured.selective.measure, measured.on, limitsOf(job));
       return window.least === claim.least && window.most === claim.most;
     }
     case 'coming-back':
-      return sameNumber(comeBackCost(plan, job.prices), claim.cost);
+      return sameNumber(comeBackCost(plan, pricesOf(job)), claim.cost);
     case 'changing':
-      return sameNumber(changeCost(part!, job.prices), claim.cost);
+      return sameNumber(changeCost(part!, pricesOf(job)), claim.cost);
     case 'only-the-part':
-      return priceOf(part!, job.prices) === claim.cost;
+      return priceOf(part!, pricesOf(job)) === claim.cost;
     case 'mistake':
       return reportOn(job, plan, claim.work).errors.some(
         (e) => e.part === claim.part && e.kind === claim.way,
@@ -148,7 +150,7 @@ function rightNumber(question: StripQuestion, stored: StripSubject['job']) {
       gaugeTolerance(question.measure),
     ] as const;
   const part = question.kind === 'worth-it' ? laid.parts.get(question.part) : undefined;
-  const right = part ? 100 * breakEven(part, laid.plan, laid.job.prices) : null;
+  const right = part ? 100 * breakEven(part, laid.plan, pricesOf(laid.job)) : null;
   return [right, WORTH_TOLERANCE] as const;
 }
 

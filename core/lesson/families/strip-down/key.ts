@@ -13,6 +13,8 @@ import {
   type Right,
   type Standing,
   type Station,
+  limitsOf,
+  pricesOf,
 } from '../../../assembly';
 import { found, refused, type KeyResult } from '../../family';
 import { becomesOf, laidJob, measuredGap, shownOn, type LaidJob } from './bench';
@@ -106,13 +108,14 @@ export function stripKey(question: StripQuestion, { job: stored }: StripSubject)
     }
     case 'choose-size': {
       const measured = measuredGap(laid, question.part);
-      const size = measured && bestSize(measured.selective, measured.gap, measured.on, job.limits);
+      const size =
+        measured && bestSize(measured.selective, measured.gap, measured.on, limitsOf(job));
       return size === null ? refused('nothing-to-choose') : found({ kind: 'choose-size', size });
     }
     case 'worth-it':
       return found({
         kind: 'worth-it',
-        value: 100 * breakEven(parts.get(question.part)!, plan, job.prices),
+        value: 100 * breakEven(parts.get(question.part)!, plan, pricesOf(job)),
       });
     case 'whole-job':
       return found({ kind: 'whole-job', stations: stationsOf(job) });

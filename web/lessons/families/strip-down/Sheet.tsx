@@ -17,6 +17,8 @@ import {
   windowOf,
   type JobWork,
   type Part,
+  pricesOf,
+  limitsOf,
 } from '../../../../core/assembly';
 import {
   measuredGap,
@@ -230,7 +232,7 @@ function OneGap({ laid, part, name }: { laid: LaidJob; part: string; name: strin
           </tr>
         </tbody>
       </table>
-      <p>{windowText(t, numbers, measure, windowOf(measure, on, laid.job.limits))}</p>
+      <p>{windowText(t, numbers, measure, windowOf(measure, on, limitsOf(laid.job)))}</p>
       <p className="quiet">{t('stripPrompts.newIn')}</p>
     </>
   );
@@ -239,7 +241,7 @@ function OneGap({ laid, part, name }: { laid: LaidJob; part: string; name: strin
 /** What it would cost, in the shop's own units. */
 function Sums({ laid: { job, plan }, part, name }: { laid: LaidJob; part: Part; name: string }) {
   const { t } = useTranslation();
-  const { prices } = job;
+  const prices = pricesOf(job);
   const price = priceOf(part, prices);
   const hours = hoursOf(plan);
   const rows: [string, string][] = [

@@ -5,6 +5,7 @@ import {
   windowAsMeasured,
   windowOf,
   type MeasureId,
+  limitsOf,
 } from '../../../../core/assembly';
 import {
   laidJob,
@@ -231,7 +232,7 @@ function wantedOf(
         measure,
         question.kind === 'read-gauge'
           ? windowAsMeasured(measure, part, job)
-          : windowOf(measure, part, job.limits),
+          : windowOf(measure, part, limitsOf(job)),
       )
     : '';
 }
