@@ -14,7 +14,7 @@ const LOOK = String.raw`
   };
   const styleOf = (el) => getComputedStyle(el);
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true });
-  const apart = (el) => el.closest('.visually-hidden, .skip-link, [aria-hidden="true"], .ant-select-dropdown, .ant-message, .ant-tooltip');
+  const apart = (el) => el.closest('.visually-hidden, .skip-link, .step-tag-title, [aria-hidden="true"], .ant-select-dropdown, .ant-message, .ant-tooltip');
 
   if (page.scrollWidth > innerWidth + 1) {
     const wide = [...document.body.querySelectorAll('*')].filter((el) => el.getBoundingClientRect().right > innerWidth + 1 && shown(el)

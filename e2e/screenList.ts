@@ -21,6 +21,12 @@ export function screenList(browser: () => Browser): Screen[] {
       [press('Draft a lesson'), () => b.see('easy before hard')],
     ],
     ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
+    ['run', '/teach/lessons/hold-one-drive-one/run', [() => b.see('What does the class say?')]],
+    [
+      'run, notes',
+      '/teach/lessons/hold-one-drive-one/run/notes',
+      [() => b.see('The wall is not open')],
+    ],
     ['room, to open', '/teach/rooms/new/hold-one-drive-one', [() => b.see('Open the room')]],
     [
       'room, led',

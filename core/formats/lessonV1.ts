@@ -186,7 +186,14 @@ export const lessonV1 = z
     summary: markdown,
     author: z.exactOptional(name),
     steps: z
-      .array(z.strictObject({ id, title: name, blocks: z.array(block).max(MOST_BLOCKS) }))
+      .array(
+        z.strictObject({
+          id,
+          title: name,
+          notes: z.exactOptional(markdown),
+          blocks: z.array(block).max(MOST_BLOCKS),
+        }),
+      )
       .max(MOST_STEPS),
     units: z.exactOptional(z.array(unitV1).max(MOST_STEPS)),
     converters: z.exactOptional(z.array(converterV1).max(MOST_STEPS)),

@@ -170,7 +170,14 @@ export {
 } from './families/own/kinds';
 export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
-export { separating, tellsOf, type Separating, type Tells } from './tells';
+export {
+  separating,
+  tellsOf,
+  wrongAnswers,
+  type Separating,
+  type Tells,
+  type WrongAnswer,
+} from './tells';
 export { FORMS } from './families/gear-set/claims';
 export type { VariantSeed } from './seed';
 export {

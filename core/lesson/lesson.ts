@@ -34,6 +34,8 @@ export interface Lesson {
 export interface LessonStep {
   id: string;
   title: string;
+  /** Markdown; for the instructor, beside the projector. */
+  notes?: string;
   blocks: Block[];
 }
 

@@ -8,7 +8,7 @@ import type { UnitQuestion } from './families/unit/kinds';
 import { simpson } from '../geartrain/tests/textbookUnits';
 import { newLesson, newStep } from './defaults';
 import { carrying } from './carried';
-import { separating, tellsOf } from './tells';
+import { separating, tellsOf, wrongAnswers } from './tells';
 
 const lesson = newLesson('l', 'L', newStep('s', 'S'));
 const NO_RIG = { clutch: null, pack: null, engine: null, vehicle: null, unit: null };
@@ -26,6 +26,21 @@ test('a ratio tells the formulas apart, and is hardly guessed', () => {
   // By hand: 1 % either way is 0.0087 of a decade; two decades, two directions.
   expect(tells.guess).toBeCloseTo(0.00869 / 4, 4);
   expect(of(number({ tolerance: { kind: 'absolute', value: 5 } }))!.guess).toBeGreaterThan(0.4);
+});
+
+test('what others would answer, by hand: R/S alone, the inverse, and never what is right', () => {
+  const q = number({ direction: false });
+  const { sun, ring } = q.setup.set.teeth;
+  const wrong = wrongAnswers(q, { kind: 'gear-set', setup: q.setup });
+  const said = (slip: string) =>
+    (wrong.find((w) => w.slip === slip)?.answer as { value: number } | undefined)?.value;
+  expect(said('forgot-one-plus')).toBeCloseTo(ring / sun, 9);
+  expect(said('upside-down')).toBeCloseTo(1 / (1 + ring / sun), 9);
+  expect(new Set(wrong.map((w) => w.slip)).size).toBe(wrong.length);
+  for (const { answer } of wrong)
+    expect(Math.abs((answer as { value: number }).value)).not.toBeCloseTo(1 + ring / sun, 3);
+  const free = number({ setup: setup({ reaction: 'free' }) });
+  expect(wrongAnswers(free, { kind: 'gear-set', setup: free.setup })).toEqual([]);
 });
 
 test('an even quotient tells less: with equal teeth two ways of thinking give one number', () => {

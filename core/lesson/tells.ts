@@ -50,6 +50,26 @@ export function tellsOf(question: Question, subject: Subject): Tells | null {
   };
 }
 
+/** An answer that somebody gives who thinks so, and is wrong by it. */
+export interface WrongAnswer {
+  readonly slip: Misconception;
+  readonly answer: Answer;
+}
+
+/** What usual ways of thinking answer here: one answer each, and none that counts. Empty where it can't be asked as it stands. */
+export function wrongAnswers(question: Question, subject: Subject): WrongAnswer[] {
+  const family = familyNamed(familyOf(question));
+  const result = keyFor(question, subject);
+  const grader = graderIn(family, question, subject, result);
+  if (!result.ok || !grader.ok) return [];
+  const seen = new Set<Misconception>();
+  return thoughtsOf(family, question, subject, result.key).flatMap(({ slip, answer }) => {
+    if (seen.has(slip) || !grader.fits(answer) || grader.grade(answer).score === 1) return [];
+    seen.add(slip);
+    return [{ slip, answer }];
+  });
+}
+
 const thoughtsOf = (
   { reasons }: Pick<Family<AnyTypes>, 'reasons'>,
   question: Question,

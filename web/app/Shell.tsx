@@ -22,6 +22,9 @@ const StorageNotice = lazy(async () => ({
   default: (await withWords(import('./StorageNotice'))).StorageNotice,
 }));
 
+/** What a whole class looks at has the whole wall. */
+const BARE = /^\/teach\/(rooms\/[^/]+\/board|lessons\/[^/]+\/run(\/notes)?)$/;
+
 type Door = 'teach' | 'learn';
 
 const NAV = {
@@ -60,21 +63,22 @@ export function Shell() {
     : pathname.startsWith('/learn')
       ? 'learn'
       : null;
-  // What a class looks at has the whole wall.
-  const bare = /^\/teach\/rooms\/[^/]+\/board$/.test(pathname);
+  const bare = BARE.test(pathname);
   const screen = useRef<HTMLDivElement>(null);
   const parts = useRef<HTMLElement>(null);
+  const menu = useRef<HTMLDivElement>(null);
+  const here = door && NAV[door].find(({ to }) => pathname.startsWith(to));
   // Another part begins at its top, and its name in the bar is in sight.
   useEffect(() => {
     screen.current?.scrollTo({ top: 0 });
+    menu.current?.hidePopover?.();
     parts.current?.querySelector('.active')?.scrollIntoView({ block: 'nearest', inline: 'center' });
   }, [pathname]);
   useShortcuts({ '?': () => setKeysOpen(true) });
   useEffect(() => {
-    const part = door && NAV[door].find(({ to }) => pathname.startsWith(to));
-    const names = [part && t(`nav.${part.key}`), door && t(`nav.${door}`), t('app.name')];
+    const names = [here && t(`nav.${here.key}`), door && t(`nav.${door}`), t('app.name')];
     document.title = names.filter(Boolean).join(', ');
-  }, [pathname, door, t]);
+  }, [here, door, t]);
 
   return (
     <div className="shell">
@@ -86,47 +90,60 @@ export function Shell() {
           <SprocketMark />
           {t('app.name')}
         </Link>
-        <nav className="shell-doors" aria-label={t('nav.doors')}>
-          {(['teach', 'learn'] as const).map((d) => (
-            <Link key={d} to={`/${d}/lessons`} aria-current={door === d ? 'true' : undefined}>
-              {t(`nav.${d}`)}
-            </Link>
-          ))}
-        </nav>
-        {door && (
-          <nav className="shell-parts" ref={parts} aria-label={t('nav.parts')}>
-            {NAV[door].map(({ to, key }) => (
-              <NavLink key={to} to={to}>
-                {t(`nav.${key}`)}
-              </NavLink>
+        <button
+          type="button"
+          className="shell-menu-open"
+          popoverTarget="shell-menu"
+          aria-label={t('app.menu')}
+        >
+          <span className="shell-menu-mark" aria-hidden="true" />
+          {here && t(`nav.${here.key}`)}
+        </button>
+        <div className="shell-menu" id="shell-menu" popover="auto" ref={menu}>
+          <nav className="shell-doors" aria-label={t('nav.doors')}>
+            {(['teach', 'learn'] as const).map((d) => (
+              <Link key={d} to={`/${d}/lessons`} aria-current={door === d ? 'true' : undefined}>
+                {t(`nav.${d}`)}
+              </Link>
             ))}
           </nav>
-        )}
-        <div className="shell-tools">
-          <button
-            type="button"
-            onClick={() =>
-              dispatch(settingsChanged({ units: units === 'si' ? 'inch-pound' : 'si' }))
-            }
-            aria-label={t('app.switchUnits', { now: t(`app.${units}`) })}
-          >
-            {t(`app.${units}`)}
-          </button>
-          <button
-            type="button"
-            onClick={() => dispatch(settingsChanged({ paper: paper === 'day' ? 'night' : 'day' }))}
-            aria-label={t('app.switchPaper', { now: t(`app.${paper}`) })}
-          >
-            {t(`app.${paper}`)}
-          </button>
-          <button
-            type="button"
-            className="shell-keys"
-            onClick={() => setKeysOpen(true)}
-            aria-label={t('app.openKeys')}
-          >
-            ?
-          </button>
+          {door && (
+            <nav className="shell-parts" ref={parts} aria-label={t('nav.parts')}>
+              {NAV[door].map(({ to, key }) => (
+                <NavLink key={to} to={to}>
+                  {t(`nav.${key}`)}
+                </NavLink>
+              ))}
+            </nav>
+          )}
+          <div className="shell-tools">
+            <button
+              type="button"
+              onClick={() =>
+                dispatch(settingsChanged({ units: units === 'si' ? 'inch-pound' : 'si' }))
+              }
+              aria-label={t('app.switchUnits', { now: t(`app.${units}`) })}
+            >
+              {t(`app.${units}`)}
+            </button>
+            <button
+              type="button"
+              onClick={() =>
+                dispatch(settingsChanged({ paper: paper === 'day' ? 'night' : 'day' }))
+              }
+              aria-label={t('app.switchPaper', { now: t(`app.${paper}`) })}
+            >
+              {t(`app.${paper}`)}
+            </button>
+            <button
+              type="button"
+              className="shell-keys"
+              onClick={() => setKeysOpen(true)}
+              aria-label={t('app.openKeys')}
+            >
+              ?
+            </button>
+          </div>
         </div>
       </header>
       {storageTrouble && (

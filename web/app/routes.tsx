@@ -1,4 +1,4 @@
-import { createBrowserRouter } from 'react-router';
+import { Navigate, createBrowserRouter } from 'react-router';
 import { MODEL_KINDS } from '../../core/formats';
 import { shelfOf } from '../bench/modelPlaces';
 import { ErrorScreen } from './ErrorScreen';
@@ -22,6 +22,8 @@ export function createRouter() {
   const classBook = lazyPart(screens.classBook);
   const records = lazyPart(screens.records);
   const LessonLibrary = lazyPart(screens.library);
+  const run = lazyPart(screens.run);
+  const runNotes = lazyPart(screens.runNotes);
   const roomOpening = lazyPart(screens.roomOpening);
   const RoomHost = lazyPart(screens.roomHost);
   const roomStudent = lazyPart(screens.roomStudent);
@@ -35,6 +37,8 @@ export function createRouter() {
       hydrateFallbackElement: <div className="shell-loading" />,
       children: [
         { index: true, element: <Home /> },
+        { path: 'teach', element: <Navigate to="/teach/lessons" replace /> },
+        { path: 'learn', element: <Navigate to="/learn/lessons" replace /> },
         { path: 'teach/lessons', element: <LessonLibrary key="teach" door="teach" /> },
         {
           path: 'teach/lessons/:lessonId',
@@ -65,6 +69,8 @@ export function createRouter() {
           path: 'teach/class-book',
           Component: classBook,
         },
+        { path: 'teach/lessons/:lessonId/run', Component: run },
+        { path: 'teach/lessons/:lessonId/run/notes', Component: runNotes },
         { path: 'teach/rooms/new/:lessonId', Component: roomOpening },
         { path: 'teach/rooms/:code', element: <RoomHost key="lead" /> },
         { path: 'teach/rooms/:code/board', element: <RoomHost key="board" board /> },

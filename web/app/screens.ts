@@ -26,6 +26,8 @@ const packs = async () => (await import('../packs/PackBench')).PackBench;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
 const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
 
+const run = async () => (await import('../run/RunScreen')).RunScreen;
+const runNotes = async () => (await import('../run/RunNotes')).RunNotes;
 const roomHost = async () => (await import('../room/RoomHost')).RoomHost;
 
 /** Every screen is loaded when it is opened. */
@@ -45,6 +47,8 @@ export const screens = {
   builder: worded(() => withDialogs(builder())),
   records: worded(() => withDialogs(records())),
   roomOpening: worded(async () => (await import('../room/RoomOpening')).RoomOpening),
+  run: worded(() => withDialogs(run())),
+  runNotes: worded(runNotes),
   roomHost: worded(() => withDialogs(roomHost())),
   roomStudent: worded(async () => (await import('../room/RoomStudent')).RoomStudent),
   classBook: worded(() => withDialogs(classBook())),

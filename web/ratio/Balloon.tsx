@@ -13,14 +13,26 @@ interface Props {
   state: string;
   selected: boolean;
   corner: 'top-left' | 'top-right' | 'bottom-left';
+  /** What else the sheet shows: how high the rows are on a phone. */
+  rows: string;
   children?: ReactNode;
 }
 
 /** A numbered balloon of the drawing: names a part, says its role, and carries its controls. */
-export function Balloon({ number, port, detail, role, state, selected, corner, children }: Props) {
+export function Balloon({
+  number,
+  port,
+  detail,
+  role,
+  state,
+  selected,
+  corner,
+  rows,
+  children,
+}: Props) {
   const { t } = useTranslation();
   return (
-    <div className={`balloon balloon-${corner}`}>
+    <div className={`balloon balloon-${corner}`} data-rows={rows}>
       <span className="balloon-mark" data-mark={port} data-selected={selected} aria-hidden="true">
         {number}
       </span>

@@ -48,7 +48,7 @@ export function EndViewSheet(props: Props) {
   const { t } = useTranslation();
   const field = useRef<HTMLDivElement>(null);
   const size = useElementSize(field);
-  const place = placeDrawing(size, model.view.extent);
+  const place = placeDrawing(size, model.view.extent, onRole ? 'assign' : mode);
   const role = (port: Port) =>
     mode === 'assign' ? (given?.[port] ?? null) : roleOf(setup.roles, port);
   const roles = { sun: role('sun'), carrier: role('carrier'), ring: role('ring') };
@@ -98,6 +98,7 @@ export function EndViewSheet(props: Props) {
             role={roles[port]}
             state={states[port]}
             selected={selected === port}
+            rows={onRole ? 'assign' : mode}
           >
             {onRole && <RoleStrip port={port} role={roles[port]} onRole={(r) => onRole(port, r)} />}
           </Balloon>
@@ -148,12 +149,19 @@ interface Place {
 /** Narrower than this, px, a sheet is a phone's: as in Balloon.css. */
 const NARROW = 500;
 
+/** What the rows of the parts take over and under the drawing on a phone, px: as in Balloon.css. */
+const PHONE_ROWS: Readonly<Record<SheetMode, readonly [number, number]>> = {
+  assign: [164, 148],
+  live: [88, 112],
+  sealed: [88, 84],
+};
+
 /** Balloons keep the corners, the footer keeps the lower edge. */
-function placeDrawing({ width, height }: Size, extent: number): Place {
+function placeDrawing({ width, height }: Size, extent: number, rows: SheetMode): Place {
   const footer = 62;
   if (width < NARROW) {
     // On a phone two parts stand over the drawing and one under it.
-    const [top, bottom] = [164, 148];
+    const [top, bottom] = PHONE_ROWS[rows];
     const radius = Math.min(width * 0.46, (height - top - bottom) / 2);
     const y = top + (height - top - bottom) / 2;
     return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };

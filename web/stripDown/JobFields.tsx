@@ -117,7 +117,7 @@ function SchoolField<Id extends SchoolId>({
       <Segmented<Way>
         aria-label={t(`strip.schools.${id}.title`)}
         value={wayOf(school, id)}
-        onChange={(way) => onSchool({ [id]: way } as Partial<School>)}
+        onChange={(way) => onSchool({ [id]: way })}
         options={SCHOOL_WAYS[id].map((way) => ({ value: way, label: wayText(t, way) }))}
       />
     </>

@@ -15,7 +15,7 @@ import {
 import { Button, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MOST_NAME } from '../../../core/formats';
+import { MOST_NAME, MOST_TEXT } from '../../../core/formats';
 import { isOf, newBlock, type Block, type BlockKind, type LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
 import { SortableList } from '../../shared/SortableList';
@@ -23,7 +23,14 @@ import { BlockEditor } from './BlockEditor';
 import { useLessonModels } from './useLessonModels';
 import { useClutchRig } from './useClutchRig';
 import { useRig } from './useRig';
-import { blockAdded, blockChanged, blockMoved, blockRemoved, stepRenamed } from './draftSlice';
+import {
+  blockAdded,
+  blockChanged,
+  blockMoved,
+  blockRemoved,
+  stepNoted,
+  stepRenamed,
+} from './draftSlice';
 
 const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
   text: <BookOutlined />,
@@ -93,6 +100,16 @@ export function StepEditor({ step }: { step: LessonStep }) {
           onChange={(e) => dispatch(stepRenamed({ stepId, title: e.target.value }))}
         />
       </div>
+      <label className="field builder-notes">
+        <span className="label">{t('builder.notes')}</span>
+        <Input.TextArea
+          autoSize={{ minRows: 1, maxRows: 8 }}
+          maxLength={MOST_TEXT}
+          placeholder={t('builder.notesHow')}
+          value={step.notes ?? ''}
+          onChange={(e) => dispatch(stepNoted({ stepId, notes: e.target.value }))}
+        />
+      </label>
       <SortableList
         className="builder-blocks"
         label={t('builder.blocks')}

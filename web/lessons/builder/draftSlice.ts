@@ -60,6 +60,12 @@ const slice = createSlice({
       const step = draft && stepOf(draft, action.payload.stepId);
       if (step) step.title = action.payload.title;
     },
+    stepNoted: (draft, action: PayloadAction<InStep & { notes: string }>) => {
+      const step = draft && stepOf(draft, action.payload.stepId);
+      if (!step) return;
+      if (action.payload.notes === '') delete step.notes;
+      else step.notes = action.payload.notes;
+    },
     stepMoved: (draft, action: PayloadAction<{ from: number; to: number }>) => {
       if (draft) move(draft.steps, action.payload.from, action.payload.to);
     },
@@ -102,6 +108,7 @@ export const {
   authorChanged,
   stepAdded,
   stepRemoved,
+  stepNoted,
   stepRenamed,
   stepMoved,
   blockAdded,
@@ -115,7 +122,8 @@ export const draftReducer = slice.reducer;
 export function undoGroup(action: { type: string; payload?: unknown }): string | null {
   const payload = action.payload as { stepId?: string; block?: Block } | undefined;
   if (blockChanged.match(action)) return `${action.type} ${payload?.block?.id}`;
-  if (stepRenamed.match(action)) return `${action.type} ${payload?.stepId}`;
+  if (stepNoted.match(action) || stepRenamed.match(action))
+    return `${action.type} ${payload?.stepId}`;
   const typed = [titleChanged.type, summaryChanged.type, authorChanged.type] as string[];
   return typed.includes(action.type) ? action.type : null;
 }

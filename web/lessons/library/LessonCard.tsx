@@ -89,7 +89,7 @@ function TeachActions({ record }: { record: LessonRecord }) {
 
   return (
     <>
-      <LinkButton to={`/teach/lessons/${lesson.id}/preview`}>{t('library.run')}</LinkButton>
+      <LinkButton to={`/teach/lessons/${lesson.id}/run`}>{t('library.run')}</LinkButton>
       <LinkButton to={`/teach/rooms/new/${lesson.id}`}>{t('library.room')}</LinkButton>
       <LinkButton to={`/teach/lessons/${lesson.id}`}>{t('library.edit')}</LinkButton>
       <Button onClick={() => void exportLesson(lesson, services.documents).catch(failed)}>

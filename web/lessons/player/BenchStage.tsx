@@ -1,5 +1,4 @@
 import { type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
 import { withRole, type Port } from '../../../core/geartrain';
 import type { BenchBlock } from '../../../core/lesson';
 import { EndViewSheet } from '../../ratio/EndViewSheet';
@@ -12,6 +11,7 @@ import { useSetModel } from '../../ratio/useSetModel';
 import { useTurning } from '../../bench/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { NextButton, type Next } from './NextButton';
+import { PlayerSide } from './PlayerSide';
 import { useKept } from '../../shared/kept';
 
 interface Props {
@@ -23,7 +23,6 @@ interface Props {
 
 /** A free bench in a lesson: the student may change what the instructor allows. */
 export function BenchStage({ block, heading, blocks, next }: Props) {
-  const { t } = useTranslation();
   const [setup, setSetup] = useKept('BenchStage setup', block.setup);
   const [ringFollows, setRingFollows] = useKept('BenchStage ringFollows', true);
   const [selected, setSelected] = useKept<Port | null>('BenchStage selected', null);
@@ -62,7 +61,7 @@ export function BenchStage({ block, heading, blocks, next }: Props) {
           }
         />
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
+      <PlayerSide>
         {heading}
         {blocks}
         <RatioHeadline solution={model.solution} onPaper={model.findings.length > 0} />
@@ -80,7 +79,7 @@ export function BenchStage({ block, heading, blocks, next }: Props) {
           onRingFollows={setRingFollows}
         />
         <NextButton {...next} />
-      </aside>
+      </PlayerSide>
     </>
   );
 }

@@ -15,6 +15,7 @@ import { BROKEN_PACK, packFindings } from '../../../core/clutch';
 import { useServices } from '../../state/hooks';
 import { useNumbers } from '../../shared/numbers';
 import { NextButton, type Next } from './NextButton';
+import { PlayerSide } from './PlayerSide';
 import { useKept } from '../../shared/kept';
 
 interface Frame {
@@ -30,7 +31,6 @@ interface ClutchProps extends Frame {
 
 /** A dry clutch to operate in a lesson: the student may do what the instructor allows. */
 export function ClutchBenchStage({ block, clutch, heading, blocks, next }: ClutchProps) {
-  const { t } = useTranslation();
   const [setting, setSetting] = useKept('ClutchBenchStage setting', {
     ...block.setting,
     adjusted: true,
@@ -52,7 +52,7 @@ export function ClutchBenchStage({ block, clutch, heading, blocks, next }: Clutc
           />
         )}
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
+      <PlayerSide>
         {heading}
         {blocks}
         {model && <ClutchReadout clutch={clutch} model={model} asked={null} />}
@@ -63,7 +63,7 @@ export function ClutchBenchStage({ block, clutch, heading, blocks, next }: Clutc
           onSetting={(change) => setSetting({ ...setting, ...change })}
         />
         <NextButton {...next} />
-      </aside>
+      </PlayerSide>
     </>
   );
 }
@@ -93,7 +93,7 @@ export function PackBenchStage({ block, pack: given, heading, blocks, next }: Pa
           newId={() => services.newId()}
         />
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
+      <PlayerSide>
         {heading}
         {blocks}
         <PackReadout pack={pack} heat={null} works={works} drumRpm={0} />
@@ -110,7 +110,7 @@ export function PackBenchStage({ block, pack: given, heading, blocks, next }: Pa
           />
         )}
         <NextButton {...next} />
-      </aside>
+      </PlayerSide>
     </>
   );
 }

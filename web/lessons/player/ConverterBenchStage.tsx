@@ -1,5 +1,4 @@
 import { type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
 import type { ConverterBenchBlock, ConverterRig } from '../../../core/lesson';
 import { BenchControls } from '../../converter/BenchControls';
 import { ConverterDrawing } from '../../converter/ConverterDrawing';
@@ -8,6 +7,7 @@ import { Readout } from '../../converter/Readout';
 import { useConverterModel } from '../../converter/useConverterModel';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { NextButton, type Next } from './NextButton';
+import { PlayerSide } from './PlayerSide';
 import { useKept } from '../../shared/kept';
 
 interface Props {
@@ -20,7 +20,6 @@ interface Props {
 
 /** An engine and a converter to operate in a lesson: the student may do what the instructor allows. */
 export function ConverterBenchStage({ block, rig, heading, blocks, next }: Props) {
-  const { t } = useTranslation();
   const [setting, setSetting] = useKept('ConverterBenchStage setting', block.setting);
   const [wanted, setWanted] = useKept('ConverterBenchStage wanted', block.fault);
   const { converter, engine } = rig;
@@ -37,7 +36,7 @@ export function ConverterBenchStage({ block, rig, heading, blocks, next }: Props
       <div className="player-sheet">
         <ConverterDrawing converter={converter} point={match.point} mode={drawnMode(match)} keys />
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
+      <PlayerSide>
         {heading}
         {blocks}
         <Readout match={match} />
@@ -51,7 +50,7 @@ export function ConverterBenchStage({ block, rig, heading, blocks, next }: Props
           onFault={setWanted}
         />
         <NextButton {...next} />
-      </aside>
+      </PlayerSide>
     </>
   );
 }

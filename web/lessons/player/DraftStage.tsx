@@ -57,6 +57,8 @@ export interface DraftParts<F extends RigFamily, D> {
   /** The draft after a change; the change over it where left out. */
   readonly changed?: (draft: D, change: Partial<D>) => D;
   readonly sheetClass?: string;
+  /** Not one drawing but a page that is read on and on: on a phone it stands above the question. */
+  readonly isLong?: (question: QuestionOf<F>) => boolean;
   readonly Sheet: ComponentType<SheetProps<F, D>>;
   readonly Prediction: ComponentType<DraftPredictionProps<F, D>>;
   readonly Worked?: ComponentType<WorkedProps<F>>;
@@ -70,7 +72,18 @@ export function DraftStage<F extends RigFamily & FamilyName, D>({
   parts,
   ...frame
 }: StageProps<F> & { parts: DraftParts<F, D> }) {
-  const { family, words, kept, begin, changed, sheetClass = '', Sheet, Prediction, Worked } = parts;
+  const {
+    family,
+    words,
+    kept,
+    begin,
+    changed,
+    sheetClass = '',
+    isLong,
+    Sheet,
+    Prediction,
+    Worked,
+  } = parts;
   const rig: RigOf<F> = subject.rig;
   const asked = useAsked<F>(family, block, subject, round);
   const { question, key, given, commit } = asked;
@@ -86,7 +99,7 @@ export function DraftStage<F extends RigFamily & FamilyName, D>({
       {...frame}
       asked={asked}
       words={words}
-      sheetClass={sheetClass}
+      sheetClass={isLong?.(question) ? `${sheetClass} is-long` : sheetClass}
       sheet={<Sheet {...shown} answer={given} draft={draft} onDraft={onDraft} />}
       prediction={<Prediction {...{ question, rig, draft, onDraft }} onCommit={commit} />}
       worked={Worked && given && <Worked {...shown} answer={given} />}

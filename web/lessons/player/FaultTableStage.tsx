@@ -14,6 +14,7 @@ import { AtlasTable } from '../../faults/AtlasTable';
 import { SeenInRanges, type Seen } from '../../faults/SeenInRanges';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { NextButton, type Next } from './NextButton';
+import { PlayerSide } from './PlayerSide';
 import { useKept } from '../../shared/kept';
 import '../../faults/Atlas.css';
 import '../families/fault/Stage.css';
@@ -51,7 +52,7 @@ export function FaultTableStage({ block, unit, heading, blocks, next }: Props) {
     : [];
   return (
     <>
-      <div className="player-sheet fault-stage">
+      <div className="player-sheet fault-stage is-long">
         <h2>{unit.name}</h2>
         {table ? (
           <AtlasTable unit={unit} groups={groups} chosen={chosen} onChosen={setChosen} />
@@ -59,7 +60,7 @@ export function FaultTableStage({ block, unit, heading, blocks, next }: Props) {
           <QuestionFaultAlert fault="unit-broken" />
         )}
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
+      <PlayerSide>
         {heading}
         {blocks}
         {block.allow.filter && <SeenInRanges unit={unit} seen={seen} onSeen={setSeen} />}
@@ -73,7 +74,7 @@ export function FaultTableStage({ block, unit, heading, blocks, next }: Props) {
           <p className="quiet">{t('faultPrompts.alikeMarked')}</p>
         )}
         <NextButton {...next} />
-      </aside>
+      </PlayerSide>
     </>
   );
 }

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { CONFIDENCES, MOST_WORDS, type Answer, type Confidence } from '../../../core/lesson';
 import { Choices } from './Choices';
 import { AskedWhy } from './ownWords';
+import { OnWallContext } from './roomTurn';
 import { useKept } from '../../shared/kept';
 import './Prediction.css';
 
@@ -21,15 +22,18 @@ export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, chi
   const { t } = useTranslation();
   const [confidence, setConfidence] = useKept<Confidence | null>('PredictionForm confidence', null);
   const titleId = useId();
-  const why = useContext(AskedWhy);
-  const ready = answer !== null && confidence !== null && (why === null || why.words.trim() !== '');
+  const board = useContext(OnWallContext);
+  const asked = useContext(AskedWhy);
+  const why = board ? null : asked;
+  const sure = board ? 'fairly-sure' : confidence;
+  const ready = answer !== null && sure !== null && (why === null || why.words.trim() !== '');
   return (
     <form
       className="prediction"
       aria-labelledby={titleId}
       onSubmit={(event) => {
         event.preventDefault();
-        if (ready) onCommit(answer, confidence);
+        if (ready) onCommit(answer, sure);
       }}
     >
       <h2 className="prediction-prompt" id={titleId}>
@@ -48,16 +52,18 @@ export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, chi
           <span className="quiet">{t('question.whyNotGraded')}</span>
         </label>
       )}
-      <Choices
-        label={t('question.howSure')}
-        value={confidence}
-        onValue={setConfidence}
-        options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
-      />
+      {!board && (
+        <Choices
+          label={t('question.howSure')}
+          value={confidence}
+          onValue={setConfidence}
+          options={CONFIDENCES.map((c) => ({ value: c, label: t(`confidences.${c}`) }))}
+        />
+      )}
       <Button type="primary" size="large" htmlType="submit" disabled={!ready}>
-        {t('question.commit')}
+        {t(board ? 'run.callOut' : 'question.commit')}
       </Button>
-      {!ready && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
+      {!ready && !board && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
     </form>
   );
 }

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
 import type { AnyFault } from '../../../core/lesson';
 import { QuestionFaultAlert } from '../QuestionFaultAlert';
 import { UnsavedNotice, type Unsaved } from './UnsavedNotice';
+import { PlayerSide } from './PlayerSide';
 
 interface Props {
   heading: ReactNode;
@@ -16,13 +16,12 @@ interface Props {
 
 /** Beside the sheet: what is said, what is asked and answered, whatever the question is about. */
 export function QuestionAside({ heading, blocks, unsaved, fault = null, children }: Props) {
-  const { t } = useTranslation();
   return (
-    <aside className="player-side" aria-label={t('player.step')}>
+    <PlayerSide>
       {heading}
       {blocks}
       {unsaved && <UnsavedNotice {...unsaved} />}
       {fault ? <QuestionFaultAlert fault={fault} /> : children}
-    </aside>
+    </PlayerSide>
   );
 }

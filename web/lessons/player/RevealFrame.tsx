@@ -5,12 +5,13 @@ import {
   CloseOutlined,
 } from '../../shared/icons';
 import { Button } from 'antd';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useContext, useEffect, useRef, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { AttemptAnswer } from '../../../core/lesson';
 import type { Reason, Worded } from '../worded';
 import { HalfDisc } from '../../shared/HalfDisc';
 import { NextButton, type Next } from './NextButton';
+import { OnWallContext } from './roomTurn';
 import './Reveal.css';
 
 interface Props {
@@ -35,6 +36,7 @@ export function RevealFrame(props: Props) {
   const { prompt, answer, parts, said, model, whose, reason, next, onAgain, again, children } =
     props;
   const { t } = useTranslation();
+  const wall = useContext(OnWallContext);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
     heading.current?.scrollIntoView({ block: 'start' });
@@ -50,9 +52,9 @@ export function RevealFrame(props: Props) {
         {t(right ? 'reveal.right' : partly ? 'reveal.partly' : 'reveal.wrong')}
       </h2>
       <Answered
-        label={t('reveal.yours')}
+        label={t(wall ? 'run.mostHands' : 'reveal.yours')}
         worded={said}
-        note={t(`confidences.${answer.confidence}`)}
+        note={wall ? '' : t(`confidences.${answer.confidence}`)}
       />
       {!right && parts.length > 1 && (
         <ul className="reveal-parts">

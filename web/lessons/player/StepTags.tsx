@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { CheckOutlined } from '../../shared/icons';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -18,6 +19,13 @@ interface Props {
 export function StepTags({ lesson, current, earlier, onStep }: Props) {
   const { t } = useTranslation();
   const player = useAppSelector(selectPlayer);
+  const list = useRef<HTMLOListElement>(null);
+  // Where the steps are one line, the one that is shown is in sight.
+  useEffect(() => {
+    list.current
+      ?.querySelector('[aria-current]')
+      ?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [current]);
   const tags = [
     ...lesson.steps.map((step) => ({ id: step.id, title: step.title, done: isDone(step, player) })),
     { id: RECORD, title: t('player.yourRecord'), done: player.attempt?.finishedAt !== undefined },
@@ -32,7 +40,7 @@ export function StepTags({ lesson, current, earlier, onStep }: Props) {
           {t('player.toBuilder')}
         </Link>
       )}
-      <ol>
+      <ol ref={list}>
         {tags.map(({ id, title, done }, k) => (
           <li key={id}>
             <button
@@ -43,8 +51,8 @@ export function StepTags({ lesson, current, earlier, onStep }: Props) {
             >
               <span className="step-tag-hole" aria-hidden="true" />
               <span className="step-tag-name">
-                {id === RECORD ? '' : `${k + 1} `}
-                {title}
+                {id !== RECORD && `${k + 1} `}
+                <span className={id === RECORD ? '' : 'step-tag-title'}>{title}</span>
               </span>
               {done && <CheckOutlined aria-label={t('player.done')} />}
             </button>

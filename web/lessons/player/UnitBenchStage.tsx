@@ -1,5 +1,4 @@
 import { useMemo, type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
 import { memberRoles, solveUnit, type Unit } from '../../../core/geartrain';
 import type { UnitBenchBlock } from '../../../core/lesson';
 import { SECTION } from '../../apply/applySlice';
@@ -12,6 +11,7 @@ import { UnitSheet } from '../../apply/UnitSheet';
 import { useTurning } from '../../bench/useTurning';
 import { useShortcuts } from '../../shared/useShortcuts';
 import { NextButton, type Next } from './NextButton';
+import { PlayerSide } from './PlayerSide';
 import { useKept } from '../../shared/kept';
 
 interface Props {
@@ -26,7 +26,6 @@ const STAGE_RPM = 1200;
 
 /** A whole unit to operate in a lesson: the student may do what the instructor allows. */
 export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
-  const { t } = useTranslation();
   const [applied, setApplied] = useKept<readonly string[]>('UnitBenchStage applied', block.apply);
   const [load, setLoad] = useKept('UnitBenchStage load', block.load);
   const [view, setView] = useKept('UnitBenchStage view', SECTION);
@@ -50,7 +49,7 @@ export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
           onApplied={block.allow.elements ? setApplied : undefined}
         />
       </div>
-      <aside className="player-side" aria-label={t('player.step')}>
+      <PlayerSide>
         {heading}
         {blocks}
         <LoadSwitch load={load} onLoad={setLoad} />
@@ -64,7 +63,7 @@ export function UnitBenchStage({ block, unit, heading, blocks, next }: Props) {
         <Outcome solution={solution} />
         <NowPanel unit={unit} solution={solution} roles={roles} />
         <NextButton {...next} />
-      </aside>
+      </PlayerSide>
     </>
   );
 }

@@ -11,6 +11,9 @@ export interface RoomTurn {
   readonly trouble: string;
 }
 
+/** At the projector a whole class calls out: what is said is written onto the board, and nobody asks how sure it is or why. */
+export const OnWallContext = createContext(false);
+
 /** In a room the instructor goes on. */
 export const NO_NEXT: Next = { title: '', go: () => undefined, hidden: true };
 

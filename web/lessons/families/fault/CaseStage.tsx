@@ -43,14 +43,14 @@ export function CaseStage({ block, faultCase, ...frame }: Props) {
   const desk = useDesk(faultCase, draw);
   if (desk.kind === 'opening')
     return (
-      <div className="case-stage">
+      <div className="case-stage is-long">
         {frame.heading}
         <Opening {...desk.progress} />
       </div>
     );
   if (desk.kind === 'failed')
     return (
-      <div className="case-stage">
+      <div className="case-stage is-long">
         {frame.heading}
         <QuestionFaultAlert fault="case-broken" />
         <NextButton {...frame.next} />
@@ -96,7 +96,7 @@ function DiagnoseStage(props: DiagnoseProps) {
     asked.again();
   };
   return (
-    <div className="case-stage">
+    <div className="case-stage is-long">
       <div className="case-stage-head">
         {heading}
         <p className="case-stage-prompt">{faultPrompt(t, block.question, subject.subject)}</p>

@@ -40,7 +40,7 @@ export function RowStage({ block, subject, unit, round, ...frame }: Props) {
       {...frame}
       asked={asked}
       words={FAULT_WORDS}
-      sheetClass="fault-stage"
+      sheetClass="fault-stage is-long"
       sheet={
         <>
           <h2>{unit.name}</h2>

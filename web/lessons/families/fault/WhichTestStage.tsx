@@ -51,7 +51,7 @@ export function WhichTestStage({ block, subject, faultCase, session, round, ...f
       {...frame}
       asked={asked}
       words={FAULT_WORDS}
-      sheetClass="fault-stage"
+      sheetClass="fault-stage is-long"
       sheet={
         <>
           <Ticket faultCase={faultCase} session={session} log={[]} />

@@ -13,6 +13,7 @@ const PARTS: DraftParts<'gearbox', GearboxDraft> = {
   kept: 'GearboxStage draft',
   begin: () => EMPTY,
   sheetClass: 'gearbox-stage',
+  isLong: ({ kind }) => kind !== 'draw-crossing',
   Sheet: GearboxStageSheet,
   Prediction: GearboxPrediction,
 };

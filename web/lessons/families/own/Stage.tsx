@@ -42,7 +42,7 @@ function Stage({ block, subject, round, ...frame }: StageProps<'own'>) {
       {...frame}
       asked={asked}
       words={OWN_WORDS}
-      sheetClass="own-stage"
+      sheetClass="own-stage is-long"
       sheet={
         question.kind === 'own-order' ? (
           <OrderSheet

@@ -72,7 +72,7 @@ function Stage({ block, subject, round, ...frame }: StageProps<'strip-down'>) {
       {...frame}
       asked={asked}
       words={STRIP_WORDS}
-      sheetClass={question.kind === 'whole-job' ? 'job-stage' : 'strip-stage'}
+      sheetClass={question.kind === 'whole-job' ? 'job-stage is-long' : 'strip-stage is-long'}
       sheet={
         laid && (
           <StripSheet
