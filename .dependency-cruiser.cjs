@@ -35,6 +35,7 @@ const WEB = {
   lessons: [...BELOW_BENCHES, ...ALL_BENCHES, 'models'],
   classBook: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
   room: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
+  paper: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
   run: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
 };
 const webLayers = Object.entries(WEB).map(([name, allowed]) => ({

@@ -21,6 +21,11 @@ export function screenList(browser: () => Browser): Screen[] {
       [press('Draft a lesson'), () => b.see('easy before hard')],
     ],
     ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
+    [
+      'worksheets',
+      '/teach/lessons/hold-one-drive-one/paper',
+      [() => b.see('Ring held, sun drives')],
+    ],
     ['run', '/teach/lessons/hold-one-drive-one/run', [() => b.see('What does the class say?')]],
     [
       'run, notes',

@@ -72,7 +72,7 @@ test('the power is traced by key; power through a held member is met with its re
   await b.see('Input shaft → Front ring → Output shaft');
   // Asked again, it is of another gear, and the program words it.
   await b.press('button', 'Try again with other rows');
-  await b.see(/click the members in the order in which the power goes/);
+  await b.see(/mark the members in the order in which the power goes/);
   await b.role('button', 'Commit prediction');
 });
 

@@ -173,6 +173,7 @@ export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from '.
 export {
   separating,
   tellsOf,
+  wayTo,
   wrongAnswers,
   type Separating,
   type Tells,

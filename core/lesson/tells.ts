@@ -70,6 +70,15 @@ export function wrongAnswers(question: Question, subject: Subject): WrongAnswer[
   });
 }
 
+/** How the right answer comes about, in facts that hold here; empty where nobody ever answers otherwise. */
+export function wayTo(question: Question, subject: Subject): readonly AnyClaim[] {
+  const [other] = wrongAnswers(question, subject);
+  const grader =
+    other &&
+    graderIn(familyNamed(familyOf(question)), question, subject, keyFor(question, subject));
+  return grader?.ok ? grader.grade(other!.answer).why.facts : [];
+}
+
 const thoughtsOf = (
   { reasons }: Pick<Family<AnyTypes>, 'reasons'>,
   question: Question,

@@ -26,6 +26,7 @@ const packs = async () => (await import('../packs/PackBench')).PackBench;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
 const classBook = async () => (await import('../classBook/ClassBookScreen')).ClassBookScreen;
 
+const paper = async () => (await import('../paper/PaperScreen')).PaperScreen;
 const run = async () => (await import('../run/RunScreen')).RunScreen;
 const runNotes = async () => (await import('../run/RunNotes')).RunNotes;
 const roomHost = async () => (await import('../room/RoomHost')).RoomHost;
@@ -47,6 +48,7 @@ export const screens = {
   builder: worded(() => withDialogs(builder())),
   records: worded(() => withDialogs(records())),
   roomOpening: worded(async () => (await import('../room/RoomOpening')).RoomOpening),
+  paper: worded(() => withDialogs(paper())),
   run: worded(() => withDialogs(run())),
   runNotes: worded(runNotes),
   roomHost: worded(() => withDialogs(roomHost())),

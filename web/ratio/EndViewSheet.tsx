@@ -36,7 +36,7 @@ interface Props {
   given?: GivenRoles | undefined;
   selected?: Port | null;
   onRole?: ((port: Port, role: Role) => void) | undefined;
-  /** Lower edge: transport at the left, title block at the right. */
+  /** Lower edge: transport at the left, title block at the right; nothing at all where it is left out. */
   footer?: ReactNode;
 }
 
@@ -48,7 +48,8 @@ export function EndViewSheet(props: Props) {
   const { t } = useTranslation();
   const field = useRef<HTMLDivElement>(null);
   const size = useElementSize(field);
-  const place = placeDrawing(size, model.view.extent, onRole ? 'assign' : mode);
+  const rows: Rows = onRole ? 'assign' : footer === undefined ? 'bare' : mode;
+  const place = placeDrawing(size, model.view.extent, rows);
   const role = (port: Port) =>
     mode === 'assign' ? (given?.[port] ?? null) : roleOf(setup.roles, port);
   const roles = { sun: role('sun'), carrier: role('carrier'), ring: role('ring') };
@@ -98,7 +99,7 @@ export function EndViewSheet(props: Props) {
             role={roles[port]}
             state={states[port]}
             selected={selected === port}
-            rows={onRole ? 'assign' : mode}
+            rows={rows}
           >
             {onRole && <RoleStrip port={port} role={roles[port]} onRole={(r) => onRole(port, r)} />}
           </Balloon>
@@ -146,22 +147,24 @@ interface Place {
   readonly centre: { readonly x: number; readonly y: number };
 }
 
-/** Narrower than this, px, a sheet is a phone's: as in Balloon.css. */
+/** Narrower than this, px, the parts stand in rows: as in Balloon.css. */
 const NARROW = 500;
 
-/** What the rows of the parts take over and under the drawing on a phone, px: as in Balloon.css. */
-const PHONE_ROWS: Readonly<Record<SheetMode, readonly [number, number]>> = {
+/** What the rows of the parts take over and under the drawing on a narrow sheet, px: as in Balloon.css. */
+type Rows = SheetMode | 'bare';
+const NARROW_ROWS: Readonly<Record<Rows, readonly [number, number]>> = {
+  bare: [88, 50],
   assign: [164, 148],
   live: [88, 112],
   sealed: [88, 84],
 };
 
 /** Balloons keep the corners, the footer keeps the lower edge. */
-function placeDrawing({ width, height }: Size, extent: number, rows: SheetMode): Place {
+function placeDrawing({ width, height }: Size, extent: number, rows: Rows): Place {
   const footer = 62;
   if (width < NARROW) {
-    // On a phone two parts stand over the drawing and one under it.
-    const [top, bottom] = PHONE_ROWS[rows];
+    // Two parts stand over the drawing and one under it.
+    const [top, bottom] = NARROW_ROWS[rows];
     const radius = Math.min(width * 0.46, (height - top - bottom) / 2);
     const y = top + (height - top - bottom) / 2;
     return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };

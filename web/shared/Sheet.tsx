@@ -7,7 +7,7 @@ const ROWS = ['A', 'B', 'C', 'D'];
 /** A drawing sheet: frame with zone marks. What is drawn fills it. */
 export function Sheet({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <section className="sheet" aria-label={label}>
+    <section className="sheet" role="group" aria-label={label}>
       <div className="sheet-zones sheet-zones-top" aria-hidden="true">
         {COLUMNS.map((mark) => (
           <span key={mark}>{mark}</span>

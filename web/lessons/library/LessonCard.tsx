@@ -99,6 +99,10 @@ function TeachActions({ record }: { record: LessonRecord }) {
         trigger={['click']}
         menu={{
           items: [
+            {
+              key: 'paper',
+              label: <Link to={`/teach/lessons/${lesson.id}/paper`}>{t('library.paper')}</Link>,
+            },
             { key: 'duplicate', label: t('library.duplicate'), onClick: duplicate },
             {
               key: 'delete',

@@ -1,4 +1,4 @@
-import { useMemo, useState, type ComponentType } from 'react';
+import { useContext, useMemo, useState, type ComponentType } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   missingFault,
@@ -13,6 +13,7 @@ import {
 } from '../../../core/lesson';
 import { useAppSelector } from '../../state/hooks';
 import { ModelMissing, type FocusFrame } from './ModelMissing';
+import { PaperContext } from './onPaper';
 import { selectPlayer } from './playerSlice';
 import type { StageProps } from './StageFrame';
 
@@ -43,8 +44,10 @@ export function Posed<F extends FamilyName>({
   // Question and subject are of this very family.
   const AnyStage = Stage as unknown as ComponentType<StageProps<FamilyName>>;
   const { t } = useTranslation();
-  const { attempt } = useAppSelector(selectPlayer);
-  const student = attempt?.student ?? '';
+  const player = useAppSelector(selectPlayer);
+  const paper = useContext(PaperContext);
+  const attempt = paper ? null : player.attempt;
+  const student = paper ? paper.student : (attempt?.student ?? '');
   const { id } = whole;
   // One question and one subject for the whole stage: keys are computed from them once. What came before does not change
   // while a round goes on; a commit of this very round is no reason to draw again.

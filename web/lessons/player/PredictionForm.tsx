@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { CONFIDENCES, MOST_WORDS, type Answer, type Confidence } from '../../../core/lesson';
 import { Choices } from './Choices';
 import { AskedWhy } from './ownWords';
+import { PaperContext } from './onPaper';
 import { OnWallContext } from './roomTurn';
 import { useKept } from '../../shared/kept';
 import './Prediction.css';
@@ -26,6 +27,12 @@ export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, chi
   const asked = useContext(AskedWhy);
   const why = board ? null : asked;
   const sure = board ? 'fairly-sure' : confidence;
+  if (useContext(PaperContext))
+    return (
+      <OnPaper prompt={prompt} why={asked !== null}>
+        {children}
+      </OnPaper>
+    );
   const ready = answer !== null && sure !== null && (why === null || why.words.trim() !== '');
   return (
     <form
@@ -65,5 +72,17 @@ export function PredictionForm<A extends Answer>({ prompt, answer, onCommit, chi
       </Button>
       {!ready && !board && <p className="quiet prediction-hint">{t('question.completeFirst')}</p>}
     </form>
+  );
+}
+
+/** What is asked, with room to write; on paper nothing is committed. */
+function OnPaper({ prompt, why, children }: { prompt: string; why: boolean; children: ReactNode }) {
+  const { t } = useTranslation();
+  return (
+    <div className="prediction on-paper">
+      <h4 className="prediction-prompt">{prompt}</h4>
+      {children}
+      {why && <p className="on-paper-why">{t('question.whyAsked')}</p>}
+    </div>
   );
 }

@@ -16,6 +16,7 @@ import { keyLabel, reasonText } from '../families/reasonText';
 import type { Next } from './NextButton';
 import { QuestionAside } from './QuestionAside';
 import { AskedWhy } from './ownWords';
+import { PaperContext } from './onPaper';
 import { RevealFrame } from './RevealFrame';
 import { RoomTurnContext } from './roomTurn';
 import type { Asked, AskedBlock } from './useAsked';
@@ -54,6 +55,13 @@ export function StageFrame<F extends FamilyName>(props: Props<F>) {
   const { asked, heading, blocks, sheet, sheetClass = '', prediction } = props;
   const { key, committed, unsaved } = asked;
   const room = useContext(RoomTurnContext);
+  if (useContext(PaperContext))
+    return (
+      <>
+        <div className={`paper-drawing ${sheetClass}`}>{sheet}</div>
+        <AskedWhy.Provider value={asked.why}>{prediction}</AskedWhy.Provider>
+      </>
+    );
   return (
     <>
       <div className={`player-sheet ${sheetClass}`}>{sheet}</div>

@@ -1,3 +1,4 @@
+import { useContext } from 'react';
 import { useTranslation } from 'react-i18next';
 import { workedSteps, type Port, type Role } from '../../../../core/geartrain';
 import { GEAR_SET_FAMILY, hidesRoles } from '../../../../core/lesson';
@@ -9,6 +10,7 @@ import { useTurning } from '../../../bench/useTurning';
 import { WorkedStepsList } from '../../../ratio/WorkedStepsList';
 import { useKept } from '../../../shared/kept';
 import { useShortcuts } from '../../../shared/useShortcuts';
+import { PaperContext } from '../../player/onPaper';
 import { Posed, type AskedProps } from '../../player/Posed';
 import { StageFrame, type StageProps } from '../../player/StageFrame';
 import { useAsked } from '../../player/useAsked';
@@ -25,6 +27,7 @@ function Stage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
   const asked = useAsked<'gear-set'>(GEAR_SET_FAMILY, block, subject, round);
   const { question, committed, commit } = asked;
   const [given, setGiven] = useKept<GivenRoles>('GearSetStage given', NO_ROLES);
+  const paper = useContext(PaperContext) !== null;
   const model = useSetModel(setup);
   const turning = useTurning(setup.inputSpeedRpm, committed !== undefined);
   const tooth = toothAngle(setup);
@@ -55,7 +58,7 @@ function Stage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
           given={given}
           onRole={assignable ? (port, role) => setGiven(giveRole(given, port, role)) : undefined}
           footer={
-            committed ? (
+            paper ? undefined : committed ? (
               <>
                 <ToothTransport setup={setup} turning={turning} />
                 <Crank setup={setup} shown={model.shown} turning={turning} />
