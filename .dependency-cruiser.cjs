@@ -36,6 +36,16 @@ const WEB = {
   classBook: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
   room: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
   paper: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
+  single: [
+    'app',
+    ...BELOW_BENCHES,
+    ...ALL_BENCHES,
+    'files',
+    'storage',
+    'workers',
+    'models',
+    'lessons',
+  ],
   run: [...BELOW_BENCHES, ...ALL_BENCHES, 'models', 'lessons'],
 };
 const webLayers = Object.entries(WEB).map(([name, allowed]) => ({

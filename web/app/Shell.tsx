@@ -4,9 +4,9 @@ import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { selectStorageTrouble } from '../state/librarySlice';
 import { Loading } from '../shared/PartMissing';
 import { useShortcuts } from '../shared/useShortcuts';
-import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { useAppSelector } from '../state/hooks';
 import { moreWords } from './i18n';
-import { settingsChanged } from '../state/settingsSlice';
+import { ShellTools } from './ShellTools';
 import { SprocketMark } from './SprocketMark';
 import './Shell.css';
 
@@ -52,8 +52,6 @@ const NAV = {
 /** The bar over every screen: two doors, the parts behind the open one, and the settings of the wall. */
 export function Shell() {
   const { t } = useTranslation();
-  const dispatch = useAppDispatch();
-  const { paper, units } = useAppSelector((state) => state.settings);
   const storageTrouble = useAppSelector(selectStorageTrouble);
   const loading = useAppSelector(({ library }) => library.status === 'loading');
   const { pathname, search } = useLocation();
@@ -116,25 +114,7 @@ export function Shell() {
               ))}
             </nav>
           )}
-          <div className="shell-tools">
-            <button
-              type="button"
-              onClick={() =>
-                dispatch(settingsChanged({ units: units === 'si' ? 'inch-pound' : 'si' }))
-              }
-              aria-label={t('app.switchUnits', { now: t(`app.${units}`) })}
-            >
-              {t(`app.${units}`)}
-            </button>
-            <button
-              type="button"
-              onClick={() =>
-                dispatch(settingsChanged({ paper: paper === 'day' ? 'night' : 'day' }))
-              }
-              aria-label={t('app.switchPaper', { now: t(`app.${paper}`) })}
-            >
-              {t(`app.${paper}`)}
-            </button>
+          <ShellTools>
             <button
               type="button"
               className="shell-keys"
@@ -143,7 +123,7 @@ export function Shell() {
             >
               ?
             </button>
-          </div>
+          </ShellTools>
         </div>
       </header>
       {storageTrouble && (

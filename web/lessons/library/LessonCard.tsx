@@ -7,6 +7,7 @@ import { useKeep } from '../../state/useKeep';
 import { reasonOf } from '../../shared/reasonOf';
 import { useUndoNotice } from '../../shared/useUndoNotice';
 import { selectAttempts } from '../../state/attemptsSlice';
+import { exportOnePage } from '../../files/onePage';
 import { exportLesson } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
 import type { LessonRecord } from '../../storage/documentStore';
@@ -102,6 +103,14 @@ function TeachActions({ record }: { record: LessonRecord }) {
             {
               key: 'paper',
               label: <Link to={`/teach/lessons/${lesson.id}/paper`}>{t('library.paper')}</Link>,
+            },
+            {
+              key: 'one-page',
+              label: t('library.onePage'),
+              onClick: () =>
+                void exportOnePage(lesson, services.documents).catch(() => {
+                  void message.error(t('library.onePageFailed'));
+                }),
             },
             { key: 'duplicate', label: t('library.duplicate'), onClick: duplicate },
             {

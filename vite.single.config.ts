@@ -1,0 +1,90 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig, type Plugin } from 'vite';
+import react from '@vitejs/plugin-react';
+import { viteSingleFile } from 'vite-plugin-singlefile';
+
+const WORKER =
+  /new Worker\(\s*new URL\('\.\/([\w]+)\.worker\.ts', import\.meta\.url\),\s*\{ type: 'module' \},?\s*\)/g;
+const INSIDE = fileURLToPath(new URL('web/single/insideWorker.ts', import.meta.url));
+
+/** A page that plays by itself starts its own script again as a worker. */
+const workersInside: Plugin = {
+  name: 'workers-inside',
+  enforce: 'pre',
+  transform(code, id) {
+    if (!/web[\\/]workers[\\/]/.test(id) || !code.includes('.worker.ts')) return null;
+    const changed = code.replace(WORKER, (_all, name: string) => `insideWorker('${name}')`);
+    return { code: `import { insideWorker } from '${INSIDE}';\n${changed}`, map: null };
+  },
+};
+
+/** What a page does without: modules by path, and what stands in their place. */
+const LEFT_OUT: readonly (readonly [RegExp, string])[] = [
+  [
+    /storage[\\/]demoWorld\.ts$/,
+    'export const loadDemoWorld = () => Promise.reject(new Error("no demo world"));',
+  ],
+  [/node_modules[\\/]papaparse[\\/]/, 'export default {};'],
+  [/workers[\\/](files|search)\.worker\.ts$/, ''],
+];
+/** A light page is for lessons about gear sets and whole units: what else can be asked stays away, with its words. */
+const HEAVY: typeof LEFT_OUT = [
+  [/families[\\/]converter[\\/]Stage\.tsx$/, 'export const ConverterStage = () => null;'],
+  [/families[\\/]clutch[\\/]Stage\.tsx$/, 'export const ClutchStage = () => null;'],
+  [/families[\\/]fault[\\/]Stage\.tsx$/, 'export const FaultStage = () => null;'],
+  [/families[\\/]strip-down[\\/]Stage\.tsx$/, 'export const StripStage = () => null;'],
+  [/families[\\/]gearbox[\\/]Stage\.tsx$/, 'export const GearboxStage = () => null;'],
+  [/families[\\/]converter[\\/]words\.ts$/, 'export const CONVERTER_WORDS = {};'],
+  [/families[\\/]clutch[\\/]words\.ts$/, 'export const CLUTCH_WORDS = {};'],
+  [/families[\\/]fault[\\/]words\.ts$/, 'export const FAULT_WORDS = {};'],
+  [/families[\\/]strip-down[\\/]words\.ts$/, 'export const STRIP_WORDS = {};'],
+  [/families[\\/]gearbox[\\/]words\.ts$/, 'export const GEARBOX_WORDS = {};'],
+  [/player[\\/]ConverterBenchStage\.tsx$/, 'export const ConverterBenchStage = () => null;'],
+  [
+    /player[\\/]ClutchBenchStage\.tsx$/,
+    'export const ClutchBenchStage = () => null; export const PackBenchStage = () => null;',
+  ],
+  [/player[\\/]FaultTableStage\.tsx$/, 'export const FaultTableStage = () => null;'],
+  [/workers[\\/](clutch|converter|fault)\.worker\.ts$/, ''],
+];
+const light = process.env['SINGLE'] === 'light';
+
+/** Words of screens that a page does not have, by their first name. */
+const NO_SCREENS =
+  'room draft modelFields problems unitEditor modelLibrary import atlas keys library run builder partEditor paper search classBook csv casePreview models everything failures tells unitFindings';
+const NO_HEAVY =
+  'strip faults clutch stripDown desk pack converter stall launch breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts gearboxWords';
+const silent = new Set(`${NO_SCREENS} ${light ? NO_HEAVY : ''}`.split(' '));
+const fewerWords: Plugin = {
+  name: 'fewer-words',
+  enforce: 'pre',
+  transform(code, id) {
+    if (!/app[\\/]words[\\/]en\.json$/.test(id)) return null;
+    const words = Object.entries(JSON.parse(code) as Record<string, unknown>);
+    return {
+      code: JSON.stringify(Object.fromEntries(words.filter(([k]) => !silent.has(k)))),
+      map: null,
+    };
+  },
+};
+
+const leftOut: Plugin = {
+  name: 'left-out',
+  enforce: 'pre',
+  load: (id) => [...LEFT_OUT, ...(light ? HEAVY : [])].find(([path]) => path.test(id))?.[1] ?? null,
+};
+
+export default defineConfig({
+  root: 'web/single',
+  base: './',
+  publicDir: false,
+  plugins: [workersInside, leftOut, fewerWords, react(), viteSingleFile()],
+  build: {
+    outDir: `../../dist/${light ? 'light' : 'single'}`,
+    emptyOutDir: true,
+    target: 'esnext',
+    assetsInlineLimit: 1e8,
+    chunkSizeWarningLimit: 9000,
+  },
+  worker: { format: 'es' },
+});
