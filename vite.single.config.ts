@@ -51,9 +51,9 @@ const light = process.env['SINGLE'] === 'light';
 
 /** Words of screens that a page does not have, by their first name. */
 const NO_SCREENS =
-  'room draft modelFields problems unitEditor modelLibrary import atlas keys library run builder partEditor paper search classBook csv casePreview models everything failures tells unitFindings';
+  'draft modelFields problems unitEditor modelLibrary import keys builder partEditor paper search csv casePreview models everything failures tells';
 const NO_HEAVY =
-  'strip faults clutch stripDown desk pack converter stall launch breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts gearboxWords';
+  'strip faults stripDown desk pack stall breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts';
 const silent = new Set(`${NO_SCREENS} ${light ? NO_HEAVY : ''}`.split(' '));
 const fewerWords: Plugin = {
   name: 'fewer-words',
@@ -74,14 +74,28 @@ const leftOut: Plugin = {
   load: (id) => [...LEFT_OUT, ...(light ? HEAVY : [])].find(([path]) => path.test(id))?.[1] ?? null,
 };
 
+/** The script is a worker, too, and no worker that is made of a text knows where it came from. */
+const placeless: Plugin = {
+  name: 'placeless',
+  enforce: 'post',
+  generateBundle(_options, bundle) {
+    for (const chunk of Object.values(bundle))
+      if (chunk.type === 'chunk')
+        chunk.code = chunk.code
+          .replaceAll('import.meta.resolve', 'undefined')
+          .replaceAll('import.meta.url', '"/"');
+  },
+};
+
 export default defineConfig({
   root: 'web/single',
-  base: './',
+  base: '/',
   publicDir: false,
-  plugins: [workersInside, leftOut, fewerWords, react(), viteSingleFile()],
+  plugins: [workersInside, leftOut, fewerWords, react(), placeless, viteSingleFile()],
   build: {
     outDir: `../../dist/${light ? 'light' : 'single'}`,
     emptyOutDir: true,
+    modulePreload: false,
     target: 'esnext',
     assetsInlineLimit: 1e8,
     chunkSizeWarningLimit: 9000,

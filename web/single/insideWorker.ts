@@ -22,5 +22,5 @@ export function insideWorker(name: string): Worker {
       type: 'text/javascript',
     }),
   );
-  return new Worker(script, { type: 'module', name });
+  return new Worker(script, { name });
 }
