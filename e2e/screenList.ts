@@ -1,4 +1,5 @@
 import type { Browser } from './browser';
+import { chooseOption } from './choose';
 
 /** Every screen that tests look at: a name, its address, and what is pressed before it is looked at. */
 export type Screen = readonly [string, string, readonly (() => Promise<unknown>)[]];
@@ -305,6 +306,14 @@ export function screenList(browser: () => Browser): Screen[] {
       [press(/2 Bin 3/), () => b.see('Your key:')],
     ],
     ['class book', '/teach/class-book', [() => b.see('How sure')]],
+    [
+      'class book, all lessons',
+      '/teach/class-book',
+      [
+        () => chooseOption(browser(), 'Lesson', 'All lessons: one row a student'),
+        () => b.see('Tova Relnik'),
+      ],
+    ],
     ['class book, one answer', '/teach/class-book', [press(/Osk Marrow, Hold the ring/)]],
     ['records', '/learn/records', []],
     ['keys', '/teach/ratio', [press('Keys')]],

@@ -28,6 +28,7 @@ export {
   MOST_NAME,
   MOST_PACK_BYTES,
   MOST_PICTURE_BYTES,
+  MOST_TAGS,
   MOST_TEXT,
 } from './limits';
 export { openFile, type FileFailure, type OpenedFile, type OpenFileResult } from './openFile';
@@ -64,3 +65,5 @@ export {
   type EngineRowsResult,
 } from './modelCsv';
 export type { TableProblem } from './numberTable';
+
+export { FORMULA_LIKE } from './spreadsheetCells';

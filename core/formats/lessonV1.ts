@@ -24,7 +24,14 @@ import { stripQuestions } from './stripParts';
 import { faultCaseV1 } from './faultCaseV1';
 import { jobV1 } from './jobV1';
 import { gearSetSetup } from './gearSetSchema';
-import { MOST_BLOCKS, MOST_ELEMENTS, MOST_RANGES, MOST_SPEED_RPM, MOST_STEPS } from './limits';
+import {
+  MOST_BLOCKS,
+  MOST_ELEMENTS,
+  MOST_RANGES,
+  MOST_SPEED_RPM,
+  MOST_STEPS,
+  MOST_TAGS,
+} from './limits';
 import { id, markdown, name, reference, refuseDuplicates, tolerance } from './parts';
 import { unitV1 } from './unitV1';
 import { vehicleV1 } from './vehicleV1';
@@ -185,6 +192,7 @@ export const lessonV1 = z
     title: name,
     summary: markdown,
     author: z.exactOptional(name),
+    tags: z.exactOptional(z.array(z.string().min(1).max(40)).max(MOST_TAGS)),
     steps: z
       .array(
         z.strictObject({

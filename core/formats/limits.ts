@@ -15,6 +15,8 @@ export const MOST_PICTURE_BYTES = 6 * 1024 * 1024;
 /** Levels of nesting in JSON; a lesson needs about ten. */
 export const MOST_DEPTH = 40;
 
+/** Words that a lesson is sorted by. */
+export const MOST_TAGS = 12;
 export const MOST_TEXT = 20_000;
 export const MOST_NAME = 200;
 export const MOST_STEPS = 200;

@@ -170,6 +170,7 @@ export {
 } from './families/own/kinds';
 export { openingOrder } from './openingOrder';
 export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
+export { termRows, type TermLesson, type TermRow } from './term';
 export {
   separating,
   tellsOf,

@@ -19,6 +19,8 @@ export interface Lesson {
   /** One or two sentences for the library. */
   summary: string;
   author?: string;
+  /** Words that its teacher sorts by: a class, a course, a term. */
+  tags?: string[];
   steps: LessonStep[];
   /** Models the lesson carries; each stored as a file of its own in a pack, as `units/ID.json`. */
   units?: Unit[];

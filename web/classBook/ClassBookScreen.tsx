@@ -19,6 +19,7 @@ import { Ledger } from './Ledger';
 import { questionName } from './questionName';
 import { useClassBook, type BookNow } from '../lessons/useClassBook';
 import { InTheirWords } from './InTheirWords';
+import { TermTable } from './TermTable';
 import { WentWrong } from './WentWrong';
 import './ClassBook.css';
 
@@ -26,19 +27,34 @@ const ConfidenceChart = lazy(async () => ({
   default: (await import('./ConfidenceChart')).ConfidenceChart,
 }));
 
+/** In the place of one lesson: all of them. */
+const ALL = '*';
+
 /** The class book: one lesson's attempts as a ledger, what went wrong, and the records out. */
 export function ClassBookScreen() {
   const { t } = useTranslation();
   const library = useAppSelector(selectLibrary);
   const records = useAppSelector(selectAttempts);
-  const attempts = useMemo(() => Object.values(records).map((r) => r.attempt), [records]);
+  const { groups } = useAppSelector((state) => state.settings);
+  const [group, setGroup] = useState('');
+  const attempts = useMemo(
+    () =>
+      Object.values(records)
+        .map((r) => r.attempt)
+        .filter((a) => group === '' || groups[a.student.trim()] === group),
+    [records, groups, group],
+  );
+  const groupNames = [...new Set(Object.values(groups))].sort((a, b) => (a < b ? -1 : 1));
   const dispatch = useAppDispatch();
   const counted = useAppSelector((state) => state.settings.counted);
   const importer = useImporter();
   const [wanted, setWanted] = useState<string | null>(null);
   const [chosen, setChosen] = useState<ChosenCell | null>(null);
   const lessons = lessonsWithAttempts(attempts);
-  const lessonId = lessons.find((l) => l.id === wanted)?.id ?? mostAttempted(lessons);
+  const all = wanted === ALL;
+  const lessonId = all
+    ? null
+    : (lessons.find((l) => l.id === wanted)?.id ?? mostAttempted(lessons));
   const lesson = lessonId === null ? undefined : library.byId[lessonId]?.lesson;
   const now = useClassBook(lesson ?? null, attempts, counted);
   const { book } = now;
@@ -71,7 +87,7 @@ export function ClassBookScreen() {
         </div>
       </div>
       <ImportReport importer={importer} />
-      {lessons.length === 0 ? (
+      {lessons.length === 0 && group === '' ? (
         <p className="library-empty">{t('classBook.empty')}</p>
       ) : (
         <>
@@ -79,7 +95,7 @@ export function ClassBookScreen() {
             <span className="label">{t('classBook.lesson')}</span>
             <Select
               aria-label={t('classBook.lesson')}
-              value={lessonId}
+              value={all ? ALL : lessonId}
               virtual={false}
               listHeight={420}
               style={{ minWidth: 380 }}
@@ -87,13 +103,33 @@ export function ClassBookScreen() {
                 setWanted(id);
                 setChosen(null);
               }}
-              options={lessons.map(({ id, title, count }) => ({
-                value: id,
-                label: t('classBook.lessonOption', { title, count }),
-              }))}
+              options={[
+                { value: ALL, label: t('classBook.allLessons') },
+                ...lessons.map(({ id, title, count }) => ({
+                  value: id,
+                  label: t('classBook.lessonOption', { title, count }),
+                })),
+              ]}
             />
+            {groupNames.length > 0 && (
+              <Select
+                aria-label={t('classBook.group')}
+                value={group}
+                onChange={setGroup}
+                style={{ minWidth: 160 }}
+                options={[
+                  { value: '', label: t('classBook.allGroups') },
+                  ...groupNames.map((value) => ({ value, label: value })),
+                ]}
+              />
+            )}
           </div>
-          {lesson ? (
+          {all ? (
+            <TermTable
+              attempts={attempts}
+              lessons={lessons.flatMap(({ id }) => library.byId[id]?.lesson ?? [])}
+            />
+          ) : lesson ? (
             <>
               {now.failure && <p role="alert">{t('classBook.failed', { reason: now.failure })}</p>}
               {book ? (

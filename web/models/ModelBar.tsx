@@ -6,6 +6,8 @@ import type { Model } from '../../core/formats';
 import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
 import { useKeep } from '../state/useKeep';
 import { exportModel } from '../files/exportFiles';
+import { VersionsButton } from '../files/VersionsButton';
+import { modelEdited } from './modelDraftSlice';
 import {
   CheckOutlined,
   CloudSyncOutlined,
@@ -74,6 +76,11 @@ export function ModelBar({ draft, autosave }: Props) {
       <Button icon={<CopyOutlined />} onClick={() => void duplicate()}>
         {t('unitEditor.duplicate')}
       </Button>
+      <VersionsButton<Model>
+        document={draft}
+        factsOf={(model) => [model.name, model.notes].filter(Boolean).join(': ')}
+        onBring={(model) => dispatch(modelEdited({ model, field: null }))}
+      />
       <Button onClick={() => exportModel(draft)}>{t('library.export')}</Button>
       <LinkButton to={benchOf(draft)} type="primary">
         {t('unitLibrary.open')}

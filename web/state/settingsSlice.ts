@@ -13,6 +13,10 @@ export interface Settings {
   student: string;
   /** Records that count in the class book where a student has several. */
   counted: readonly string[];
+  /** Demo lessons are not on the shelf. */
+  hideDemo: boolean;
+  /** The group that a student is in, by name. */
+  groups: Readonly<Record<string, string>>;
 }
 
 export const defaultSettings = (prefersNight: boolean): Settings => ({
@@ -21,6 +25,8 @@ export const defaultSettings = (prefersNight: boolean): Settings => ({
   singleKeys: true,
   student: '',
   counted: [],
+  hideDemo: false,
+  groups: {},
 });
 
 /** Stored settings that can be trusted; anything else falls back. */
@@ -35,8 +41,17 @@ export function readSettings(stored: unknown, fallback: Settings): Settings {
     counted: Array.isArray(s.counted)
       ? s.counted.filter((id) => typeof id === 'string')
       : fallback.counted,
+    hideDemo: typeof s.hideDemo === 'boolean' ? s.hideDemo : fallback.hideDemo,
+    groups: readGroups(s.groups),
   };
 }
+
+const readGroups = (stored: unknown): Record<string, string> =>
+  typeof stored === 'object' && stored !== null
+    ? Object.fromEntries(
+        Object.entries(stored).filter((e): e is [string, string] => typeof e[1] === 'string'),
+      )
+    : {};
 
 const slice = createSlice({
   name: 'settings',

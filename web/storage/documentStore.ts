@@ -8,6 +8,7 @@ import {
 } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
 import type { Decision, KeyValueStore } from './keyValueStore';
+import { HISTORY, putAside, versionsOf } from './history';
 import { settingsIn, type SettingsStore } from './settingsIn';
 
 /**
@@ -49,6 +50,13 @@ export interface Loaded {
   readonly unreadable: string[];
 }
 
+/** Kinds whose earlier versions are kept. */
+export type HistoryKind = 'fair-sprocket/lesson' | ModelKind;
+export interface Past<T> {
+  readonly at: number;
+  readonly document: T;
+}
+
 export interface DocumentStore extends SettingsStore {
   load(): Promise<Loaded>;
   /** Writes each where nothing stands yet. @returns whether nothing stood anywhere */
@@ -73,6 +81,10 @@ export interface DocumentStore extends SettingsStore {
   /** A lesson as it was when somebody began it. */
   keepVersion(hash: string, lesson: Lesson): Promise<void>;
   readVersion(hash: string): Promise<Lesson | null>;
+  /** Puts a document aside as it is now, however lately one was. */
+  setAside(document: Documents[HistoryKind]): Promise<void>;
+  /** What a document was before it was changed, the newest first; what can't be read any more is left out. */
+  history<K extends HistoryKind>(kind: K, id: string): Promise<Past<Documents[K]>[]>;
 }
 
 const LESSON = 'lesson:';
@@ -81,6 +93,8 @@ const MEDIA = 'media:';
 const VERSION = 'version:';
 /** `unit:`, `converter:` and so on. */
 const prefixOf = (kind: ModelKind): string => `${kind.slice('fair-sprocket/'.length)}:`;
+const keyIn = (kind: HistoryKind): string =>
+  kind === 'fair-sprocket/lesson' ? LESSON : prefixOf(kind);
 const keyOf = (model: Model): string => prefixOf(model.format) + model.id;
 
 /** A picture that was put in this lately may belong to a lesson that is still on its way in. */
@@ -113,6 +127,11 @@ const unless = (changed: boolean): Decision<boolean> =>
 export function documentStore(store: KeyValueStore, now: () => number): DocumentStore {
   const readModel = async <K extends ModelKind>(kind: K, id: string) =>
     modelOf(await store.get(prefixOf(kind) + id), kind);
+  /** The save stands, whether or not there is room for what was before. */
+  const aside = async (key: string, before: unknown, after: unknown): Promise<void> => {
+    if (before && !same(before, after))
+      await putAside(store, key, before, now()).catch(() => undefined);
+  };
   return {
     async load() {
       const lessons: LessonRecord[] = [];
@@ -147,18 +166,26 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
       return were.every(Boolean);
     },
     readLesson: async (id) => lessonRecord(await store.get(LESSON + id)),
-    saveLesson: (record, baseRevision) =>
-      store.change(LESSON + record.lesson.id, (stored) =>
+    async saveLesson(record, baseRevision) {
+      const key = LESSON + record.lesson.id;
+      let before: Lesson | undefined;
+      const result = await store.change(key, (stored) =>
         decided(
           stored,
           lessonRecord,
           (there) => there?.revision === baseRevision,
-          (there) => ({
-            ...record,
-            revision: Math.max(now(), (there?.revision ?? 0) + 1, baseRevision + 1),
-          }),
+          (there) => {
+            before = there?.lesson;
+            return {
+              ...record,
+              revision: Math.max(now(), (there?.revision ?? 0) + 1, baseRevision + 1),
+            };
+          },
         ),
-      ),
+      );
+      if (result.outcome === 'saved') await aside(key, before, record.lesson);
+      return result;
+    },
     removeLesson: ({ lesson, revision }) =>
       store.change(LESSON + lesson.id, (stored) => {
         const there = lessonRecord(stored);
@@ -179,15 +206,23 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
         const there = attemptRecord(stored);
         return unless(there !== null && !same(there.attempt, attempt));
       }),
-    saveModel: (model, base) =>
-      store.change(keyOf(model), (stored) =>
+    async saveModel(model, base) {
+      const key = keyOf(model);
+      let before: Model | null = null;
+      const result = await store.change(key, (stored) =>
         decided<Model>(
           stored,
           (value) => modelOf(value, model.format),
           (there) => same(there, base),
-          () => model,
+          (there) => {
+            before = there;
+            return model;
+          },
         ),
-      ),
+      );
+      if (result.outcome === 'saved') await aside(key, before, model);
+      return result;
+    },
     readModel,
     removeModel: (model) =>
       store.change(keyOf(model), (stored) => {
@@ -200,7 +235,7 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
       const keys = await store.keys();
       const texts = new Map<string, string>();
       for (const key of keys)
-        if ([LESSON, VERSION, ATTEMPT].some((kind) => key.startsWith(kind)))
+        if ([LESSON, VERSION, ATTEMPT, HISTORY].some((kind) => key.startsWith(kind)))
           texts.set(key, stringify(await store.get(key)) ?? '');
       const begun = [...texts].filter(([key]) => key.startsWith(ATTEMPT)).map(([, text]) => text);
       const idle = keys.filter(
@@ -208,6 +243,9 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
           key.startsWith(VERSION) &&
           !begun.some((text) => text.includes(key.slice(VERSION.length))),
       );
+      // What is gone for good takes its earlier versions along.
+      for (const key of keys)
+        if (key.startsWith(HISTORY) && !keys.includes(key.slice(HISTORY.length))) idle.push(key);
       // What can't be read may need its pictures: they are looked for as they are written.
       const needed = new Set<string>();
       for (const [key, text] of texts)
@@ -225,6 +263,15 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
     async readVersion(hash) {
       const opened = openValue(await store.get(VERSION + hash), 'fair-sprocket/lesson');
       return opened.ok ? opened.document : null;
+    },
+    setAside: (document) =>
+      putAside(store, keyIn(document.format) + document.id, document, now(), 0),
+    async history(kind, id) {
+      const kept = await versionsOf(store, keyIn(kind) + id);
+      return kept.flatMap(({ at, document }) => {
+        const opened = openValue(document, kind);
+        return opened.ok ? [{ at, document: opened.document }] : [];
+      });
     },
     ...settingsIn(store),
   };

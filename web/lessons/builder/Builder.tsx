@@ -1,8 +1,8 @@
-import { Input } from 'antd';
+import { Input, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
-import { MOST_NAME } from '../../../core/formats';
+import { MOST_NAME, MOST_TAGS } from '../../../core/formats';
 import { newStep, type Lesson } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
 import type { LessonRecord } from '../../storage/documentStore';
@@ -15,6 +15,7 @@ import {
   stepMoved,
   stepRemoved,
   summaryChanged,
+  tagsChanged,
   titleChanged,
 } from './draftSlice';
 import { StepEditor } from './StepEditor';
@@ -73,6 +74,18 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
             value={draft.author ?? ''}
             onChange={(e) => dispatch(authorChanged(e.target.value))}
           />
+          <Select<string[]>
+            mode="tags"
+            aria-label={t('builder.tags')}
+            placeholder={t('builder.tags')}
+            maxCount={MOST_TAGS}
+            maxTagTextLength={24}
+            tokenSeparators={[',']}
+            open={false}
+            suffixIcon={null}
+            value={draft.tags ?? []}
+            onChange={(tags) => dispatch(tagsChanged(tagsFrom(tags)))}
+          />
           <StepList
             steps={draft.steps}
             current={step?.id ?? ''}
@@ -91,6 +104,11 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
     </main>
   );
 }
+
+/** As a lesson can hold them: short, each once. */
+const tagsFrom = (typed: readonly string[]): string[] => [
+  ...new Set(typed.map((tag) => tag.trim().slice(0, 40)).filter(Boolean)),
+];
 
 /** Another tab saved a newer version: it is shown at once where nothing here is unsaved. */
 function useFollowOtherTab(

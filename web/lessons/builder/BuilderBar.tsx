@@ -15,6 +15,8 @@ import { reasonOf } from '../../shared/reasonOf';
 import { exportLesson, exportLessonText } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
 import { useShortcuts } from '../../shared/useShortcuts';
+import { VersionsButton } from '../../files/VersionsButton';
+import { draftReplaced } from './draftSlice';
 import type { Autosave } from './useAutosave';
 
 interface Props {
@@ -75,6 +77,11 @@ export function BuilderBar({ draft, stepId, autosave }: Props) {
       >
         {t('app.redo')}
       </Button>
+      <VersionsButton
+        document={draft}
+        factsOf={(lesson) => `${lesson.title}: ${lesson.steps.map((s) => s.title).join(', ')}`}
+        onBring={(lesson) => dispatch(draftReplaced(lesson))}
+      />
       <Button
         onClick={() =>
           void exportLesson(draft, services.documents).catch((error: unknown) =>

@@ -37,11 +37,18 @@ const slice = createSlice({
   reducers: {
     draftOpened: (_draft, action: PayloadAction<Lesson>) => action.payload,
     draftClosed: () => null,
+    /** Another version in its place; it can be undone like any edit. */
+    draftReplaced: (_draft, action: PayloadAction<Lesson>) => action.payload,
     titleChanged: (draft, action: PayloadAction<string>) => {
       if (draft) draft.title = action.payload;
     },
     summaryChanged: (draft, action: PayloadAction<string>) => {
       if (draft) draft.summary = action.payload;
+    },
+    tagsChanged: (draft, action: PayloadAction<string[]>) => {
+      if (!draft) return;
+      if (action.payload.length === 0) delete draft.tags;
+      else draft.tags = action.payload;
     },
     authorChanged: (draft, action: PayloadAction<string>) => {
       if (!draft) return;
@@ -103,6 +110,8 @@ const slice = createSlice({
 export const {
   draftOpened,
   draftClosed,
+  draftReplaced,
+  tagsChanged,
   titleChanged,
   summaryChanged,
   authorChanged,

@@ -1,4 +1,5 @@
 import { App, Button, Dropdown } from 'antd';
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { questionsOf } from '../../../core/lesson';
@@ -12,19 +13,33 @@ import { exportLesson } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
 import type { LessonRecord } from '../../storage/documentStore';
 
+interface CardProps {
+  record: LessonRecord;
+  door: 'teach' | 'learn';
+  /** It has just come in. */
+  lit: boolean;
+}
+
 /** One lesson as a job card. */
-export function LessonCard({ record, door }: { record: LessonRecord; door: 'teach' | 'learn' }) {
+export function LessonCard({ record, door, lit }: CardProps) {
   const { t } = useTranslation();
+  const card = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (lit) card.current?.scrollIntoView({ block: 'center' });
+  }, [lit]);
   const { lesson, origin, changed } = record;
   const questions = questionsOf(lesson).length;
   const open = `/${door}/lessons/${lesson.id}`;
   const origins = changed ? 'demoChanged' : origin;
   return (
-    <li className="lesson-card">
+    <li className="lesson-card" ref={card} data-lit={lit}>
       <h2>
         <Link to={open}>{lesson.title || t('library.untitled')}</Link>
       </h2>
       <p className="lesson-card-summary">{lesson.summary}</p>
+      {(lesson.tags ?? []).length > 0 && (
+        <p className="lesson-card-tags">{lesson.tags!.join(' · ')}</p>
+      )}
       <div className="lesson-card-facts">
         <span>{t('library.steps', { count: lesson.steps.length })}</span>
         <span>{t('library.questions', { count: questions })}</span>

@@ -5,7 +5,7 @@ import {
   ReloadOutlined,
 } from '../../shared/icons';
 import { Button, Spin } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { newLesson, newStep, type Lesson } from '../../../core/lesson';
@@ -16,7 +16,11 @@ import { TakeAll } from '../../files/TakeAll';
 import { useImporter } from '../../files/useImporter';
 import { FileButton } from '../../shared/FileButton';
 import { selectLibrary } from '../../state/librarySlice';
+import { useKept } from '../../shared/kept';
 import { LessonCard } from './LessonCard';
+import { ShelfBar } from './ShelfBar';
+import { shelved, tagsOf } from './shelf';
+import { useLit } from './useLit';
 import { useResetDemo } from './useResetDemo';
 import '../../bench/cards.css';
 
@@ -32,6 +36,18 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
   const importer = useImporter();
   const resetDemo = useResetDemo();
 
+  const { hideDemo } = useAppSelector((state) => state.settings);
+  const [looked, setWanted] = useKept('LessonLibrary wanted', { search: '', tag: '' });
+  const records = useMemo(
+    () => library.ids.flatMap((id) => library.byId[id] ?? []),
+    [library.ids, library.byId],
+  );
+  const tags = useMemo(() => tagsOf(records), [records]);
+  // A tag that no lesson has any more hides nothing.
+  const tag = tags.includes(looked.tag) ? looked.tag : '';
+  const wanted = { search: looked.search, tag, hideDemo };
+  const found = shelved(records, wanted);
+  const lit = useLit(library.ids, library.status === 'ready');
   const [drafting, setDrafting] = useState(false);
   const add = async (lesson: Lesson) => {
     if (await keep.lesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }))
@@ -89,12 +105,19 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
       ) : library.ids.length === 0 ? (
         <p className="library-empty">{t(`library.${door}.empty`)}</p>
       ) : (
-        <ul className="lesson-cards">
-          {library.ids.map((id) => {
-            const record = library.byId[id];
-            return record && <LessonCard key={id} record={record} door={door} />;
-          })}
-        </ul>
+        <>
+          <ShelfBar wanted={wanted} tags={tags} found={found.length} onWanted={setWanted} />
+          <ul className="lesson-cards">
+            {found.map((record) => (
+              <LessonCard
+                key={record.lesson.id}
+                record={record}
+                door={door}
+                lit={record.lesson.id === lit}
+              />
+            ))}
+          </ul>
+        </>
       )}
     </main>
   );

@@ -27,6 +27,7 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
   const questions = questionsOf(lesson);
   const row = book?.rows[0];
   const score = attemptScore(attempt, questions.length);
+  const open = questions.filter(({ id }) => !attempt.answers.some((a) => a.question === id)).length;
   const takeAlong = async () => {
     const finishedAt = attempt.finishedAt ?? services.now();
     dispatch(attemptFinished(finishedAt));
@@ -88,6 +89,7 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
         <p className="quiet">{t('player.previewNote')}</p>
       ) : (
         <div className="row">
+          {open > 0 && <p className="record-open">{t('record.open', { count: open })}</p>}
           <Button
             type="primary"
             size="large"
