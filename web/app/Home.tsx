@@ -20,9 +20,9 @@ export function Home() {
         <p>{t('home.lead')}</p>
       </div>
       <div className="home-doors">
-        <DoorPanel door="teach" links={['lessons', 'ratio', 'apply', 'classBook']} />
+        <DoorPanel door="teach" links={['first', 'lessons', 'ratio', 'apply', 'classBook']} />
         <HomeDrawing />
-        <DoorPanel door="learn" links={['lessons', 'ratio', 'apply', 'records']} />
+        <DoorPanel door="learn" links={['first', 'lessons', 'ratio', 'apply', 'records']} />
       </div>
       <p className="home-foot quiet">{t('home.caution')}</p>
     </main>
@@ -37,6 +37,9 @@ const PATHS: Readonly<Record<string, string>> = {
   records: 'records',
 };
 
+/** One path for who is new here: a lesson of one's own, or a first prediction. */
+const FIRST = { teach: '/teach/first-lesson', learn: '/learn/lessons/name-the-parts' } as const;
+
 function DoorPanel({ door, links }: { door: 'teach' | 'learn'; links: readonly string[] }) {
   const { t } = useTranslation();
   return (
@@ -48,7 +51,9 @@ function DoorPanel({ door, links }: { door: 'teach' | 'learn'; links: readonly s
       <ul>
         {links.map((link) => (
           <li key={link}>
-            <Link to={`/${door}/${PATHS[link]}`}>{t(`home.links.${door}.${link}`)}</Link>
+            <Link to={link === 'first' ? FIRST[door] : `/${door}/${PATHS[link]}`}>
+              {t(`home.links.${door}.${link}`)}
+            </Link>
           </li>
         ))}
       </ul>

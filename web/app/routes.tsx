@@ -22,6 +22,7 @@ export function createRouter() {
   const classBook = lazyPart(screens.classBook);
   const records = lazyPart(screens.records);
   const LessonLibrary = lazyPart(screens.library);
+  const firstLesson = lazyPart(screens.firstLesson);
   const paper = lazyPart(screens.paper);
   const run = lazyPart(screens.run);
   const runNotes = lazyPart(screens.runNotes);
@@ -70,6 +71,7 @@ export function createRouter() {
           path: 'teach/class-book',
           Component: classBook,
         },
+        { path: 'teach/first-lesson', Component: firstLesson },
         { path: 'teach/lessons/:lessonId/paper', Component: paper },
         { path: 'teach/lessons/:lessonId/run', Component: run },
         { path: 'teach/lessons/:lessonId/run/notes', Component: runNotes },

@@ -18,6 +18,7 @@ async function withDialogs<P extends object>(
 }
 
 const library = async () => (await import('../lessons/library/LessonLibrary')).LessonLibrary;
+const firstLesson = async () => (await import('../lessons/library/FirstLesson')).FirstLesson;
 const models = async () => (await import('../models/ModelLibrary')).ModelLibrary;
 const modelEditor = async () => (await import('../models/ModelEditorScreen')).ModelEditorScreen;
 const apply = async () => (await import('../apply/ApplyBench')).ApplyBench;
@@ -48,6 +49,7 @@ export const screens = {
   builder: worded(() => withDialogs(builder())),
   records: worded(() => withDialogs(records())),
   roomOpening: worded(async () => (await import('../room/RoomOpening')).RoomOpening),
+  firstLesson: worded(() => withDialogs(firstLesson())),
   paper: worded(() => withDialogs(paper())),
   run: worded(() => withDialogs(run())),
   runNotes: worded(runNotes),

@@ -32,7 +32,7 @@ export async function showPage(): Promise<void> {
       settingsLoaded(readSettings(await services.documents.readSetting('settings'), fallback)),
     );
     store.dispatch(attemptsLoaded((await services.documents.load()).attempts));
-    await keepPictures(services.documents.saveMedia, carried);
+    await keepPictures((path, bytes) => services.documents.saveMedia(path, bytes), carried);
     if (await services.passing()) store.dispatch(keptForNow());
   } catch {
     // Nothing can be kept here: the record is given as a file, and the start says so.

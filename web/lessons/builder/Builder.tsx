@@ -18,6 +18,7 @@ import {
   tagsChanged,
   titleChanged,
 } from './draftSlice';
+import { FirstSteps } from './FirstSteps';
 import { StepEditor } from './StepEditor';
 import { StepList } from './StepList';
 import { useAutosave } from './useAutosave';
@@ -34,7 +35,15 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
   // The step stands in the address, so that coming back from a trial comes back to it.
   const [address, setAddress] = useSearchParams();
   const chosen = address.get('step') ?? '';
-  const setChosen = (id: string) => setAddress({ step: id }, { replace: true });
+  const setChosen = (id: string) =>
+    setAddress(
+      (now) => {
+        const next = new URLSearchParams(now);
+        next.set('step', id);
+        return next;
+      },
+      { replace: true },
+    );
   const step = draft.steps.find((s) => s.id === chosen) ?? draft.steps[0];
   useFollowOtherTab(record, draft, autosave);
 
@@ -48,6 +57,7 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
       <h1 className="visually-hidden">{draft.title || t('library.untitled')}</h1>
       <BuilderBar draft={draft} stepId={step?.id ?? ''} autosave={autosave} />
       <ConflictNotice draft={draft} autosave={autosave} />
+      <FirstSteps lesson={draft} />
       <div className="builder-body">
         <aside className="builder-card" aria-label={t('builder.card')}>
           <Input.TextArea
