@@ -65,28 +65,19 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'player-sketch',
-    route: '/teach/lessons/why-it-multiplies/preview',
+    name: 'run',
+    route: '/teach/lessons/hold-one-drive-one/run',
+    size: [1920, 1080],
     steps: async (b) => {
-      await b.press('button', 'Begin');
-      await b.see('Drag the handles');
-      const handles: readonly (readonly [string, readonly string[]])[] = [
-        ['0.0', [Key.PAGE_UP]],
-        ['0.2', [Key.ARROW_UP, Key.ARROW_UP]],
-        ['0.8', [Key.ARROW_DOWN]],
-        ['0.9', [Key.ARROW_DOWN, Key.ARROW_DOWN]],
-        ['1.0', [Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN]],
-      ];
-      for (const [ratio, keys] of handles) {
-        const handle = await b.role('slider', new RegExp(`at speed ratio ${ratio}$`));
-        await b.driver.executeScript('arguments[0].focus()', handle);
-        await b.driver
-          .actions()
-          .sendKeys(...keys)
-          .perform();
+      for (const ratio of ['2.33', '3.33']) {
+        await b.fill('spinbutton', 'Ratio', ratio);
+        await b.press('radio', 'same way');
+        await b.press('button', 'Write it on the board');
       }
-      await b.press('radio', 'fairly sure');
-      await b.press('button', 'Commit prediction');
+      for (const answer of [/One hand more for 2.33/, /One hand more for 3.33/, /more for 3.33/])
+        await b.press('button', answer);
+      await b.press('button', 'Reveal');
+      await b.see('Left the carrier');
     },
   },
   { name: 'ratio', route: '/teach/ratio' },
@@ -158,9 +149,14 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'pack',
-    route: '/teach/clutch/packs',
-    steps: (b) => b.see('nearest to the middle'),
+    name: 'player-phone',
+    route: '/teach/lessons/fill-the-chart/preview',
+    size: [390, 844],
+    steps: async (b) => {
+      await b.press('button', 'Begin');
+      await b.press('button', /^2 /);
+      await b.see('Mark the cells');
+    },
   },
   {
     name: 'clutch-start',

@@ -23,7 +23,7 @@ export function FirstSteps({ lesson }: { lesson: Lesson }) {
       <ol>
         {FIRST_STEPS.map((step) => (
           <li key={step} aria-current={step === next ? 'step' : undefined} data-done={done[step]}>
-            {done[step] && <CheckOutlined aria-label={t('player.done')} />}{' '}
+            {done[step] && <CheckOutlined aria-label={t('firstSteps.done')} />}{' '}
             {t(`firstSteps.${step}`)}
           </li>
         ))}

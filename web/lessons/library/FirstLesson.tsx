@@ -18,13 +18,11 @@ export function FirstLesson() {
     begun.current = true;
     const step = newStep(services.newId(), t('library.firstStep'));
     const lesson = newLesson(services.newId(), t('library.untitled'), step);
-    void keep
-      .lesson({ lesson, origin: 'own', changed: false, baseRevision: 0 })
-      .then((kept) =>
-        navigate(kept ? `/teach/lessons/${lesson.id}?first=1` : '/teach/lessons', {
-          replace: true,
-        }),
-      );
+    void keep.lesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }).then((kept) =>
+      navigate(kept ? `/teach/lessons/${lesson.id}?first=1` : '/teach/lessons', {
+        replace: true,
+      }),
+    );
   }, [keep, navigate, services, t]);
   return <Spin />;
 }
