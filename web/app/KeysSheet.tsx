@@ -57,6 +57,18 @@ const GROUPS = [
     ],
   },
   {
+    title: 'run',
+    keys: [
+      ['N, Page down', 'wallNext'],
+      ['B, Page up', 'wallBack'],
+      ['1 2 3', 'hand'],
+      ['R', 'wallReveal'],
+      ['C', 'wallCounts'],
+      ['P', 'wallPointer'],
+      ['.', 'wallDark'],
+    ],
+  },
+  {
     title: 'stripDown',
     keys: [
       ['O', 'takeOffKey'],

@@ -33,10 +33,19 @@ const WALL_TOKENS = { fontSize: 26, fontSizeLG: 28, fontSizeSM: 24, controlHeigh
 
 /** A lesson at the projector: one thing fills the wall, led by keys; nothing is recorded. */
 export function RunScreen() {
+  const { t } = useTranslation();
   const { lessonId } = useParams();
   const record = useAppSelector(selectLesson(lessonId));
   const started = useClassAttempt(record?.lesson);
   if (!record) return <NotFound />;
+  if (slidesOf(record.lesson).length === 0)
+    return (
+      <main className="run-notes" id="main">
+        <h1>{record.lesson.title}</h1>
+        <p role="status">{t('builder.noSteps')}</p>
+        <Link to={`/teach/lessons/${record.lesson.id}`}>{t('library.edit')}</Link>
+      </main>
+    );
   return started ? <Wall lesson={record.lesson} /> : null;
 }
 

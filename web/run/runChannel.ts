@@ -24,7 +24,7 @@ export const KEYS_OF: Readonly<Record<RunKey, readonly string[]>> = {
   next: ['n', 'PageDown'],
   back: ['b', 'PageUp'],
   reveal: ['r'],
-  counts: ['s'],
+  counts: ['c'],
   pointer: ['p'],
   blank: ['.'],
 };
