@@ -1,5 +1,6 @@
 import { Modal, Switch } from 'antd';
 import { useTranslation } from 'react-i18next';
+import { useLocation } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { settingsChanged } from '../state/settingsSlice';
 import './KeysSheet.css';
@@ -59,8 +60,8 @@ const GROUPS = [
   {
     title: 'run',
     keys: [
-      ['N, Page down', 'wallNext'],
-      ['B, Page up', 'wallBack'],
+      ['N PgDn', 'wallNext'],
+      ['B PgUp', 'wallBack'],
       ['1 2 3', 'hand'],
       ['R', 'wallReveal'],
       ['C', 'wallCounts'],
@@ -96,12 +97,28 @@ const GROUPS = [
   { title: 'everywhere', keys: [['?', 'sheet']] },
 ] as const satisfies readonly KeyGroup[];
 
+const BENCHES = ['ratio', 'apply', 'converter', 'clutch', 'faults', 'strip-down'] as const;
+const THREE = [1, 2, 3] as const;
+
+/** What there is to try on the bench that is open, and every key. */
 export function KeysSheet({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const singleKeys = useAppSelector((state) => state.settings.singleKeys);
+  const { pathname } = useLocation();
+  const bench = BENCHES.find((b) => new RegExp(`^/(teach|learn)/${b}(/|$)`).test(pathname));
   return (
     <Modal title={t('keys.title')} open onCancel={onClose} footer={null} width={760}>
+      {bench && (
+        <section className="keys-try">
+          <h2 className="label">{t('tryThese.title')}</h2>
+          <ol>
+            {THREE.map((n) => (
+              <li key={n}>{t(`tryThese.${bench}.${n}`)}</li>
+            ))}
+          </ol>
+        </section>
+      )}
       <div className="keys-groups">
         {GROUPS.map(({ title, keys }) => (
           <section key={title}>
