@@ -43,6 +43,14 @@ export const posedFor = (
   seed: VariantSeed | null,
 ): PosedQuestion => posedIn(familyNamed(familyOf(question)), lesson, question, seed);
 
+/** The question as this student gets it at first. */
+export const firstPosed = (
+  lesson: Lesson,
+  { id, question }: { readonly id: string; readonly question: Question },
+  student: string,
+): PosedQuestion =>
+  posedFor(lesson, question, { student, lessonId: lesson.id, questionId: id, round: 0 });
+
 /** @throws Error when the answer or the subject does not fit the question */
 export function assess(question: Question, subject: Subject | null, answer: Answer): AssessResult {
   const grader = graderOf(question, subject);

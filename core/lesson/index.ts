@@ -91,7 +91,7 @@ export {
   type UnitQuestion,
 } from './families/unit/kinds';
 export { rowsAlike, unitKey } from './families/unit/key';
-export { assess, graderOf, keyFor, posedFor } from './assess';
+export { assess, graderOf, keyFor, firstPosed, posedFor } from './assess';
 export { graderIn, type Assessment } from './grading';
 export {
   familyNamed,

@@ -58,7 +58,10 @@ export function SectionView(props: Props) {
   return (
     <svg
       className="section-view"
-      style={{ minWidth: width * READABLE }}
+      style={{
+        // Where it is low it is drawn small: more width than that would stand empty beside it.
+        minWidth: `min(${width * READABLE}px, ${(100 * width) / (height - top)}cqh)`,
+      }}
       viewBox={`0 ${top} ${width} ${height - top}`}
       preserveAspectRatio="xMidYMid meet"
       role="group"

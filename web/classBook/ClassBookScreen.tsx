@@ -10,6 +10,7 @@ import { download, fileName } from '../shared/download';
 import { ImportReport } from '../files/ImportReport';
 import { useImporter } from '../files/useImporter';
 import { selectLibrary } from '../state/librarySlice';
+import { inOneLine } from '../lessons/worded';
 import { answerFor } from '../lessons/families/words';
 import { FileButton } from '../shared/FileButton';
 import { useNumbers } from '../shared/numbers';
@@ -239,8 +240,7 @@ function CsvButton({ lesson, book }: { lesson: Lesson; book: ClassBook }) {
         // What does not fit its question can't be put into words.
         if (cell.setAside === 'misfit') return '';
         const { question, subject, answer } = cell;
-        const { main, detail } = answerFor(t, numbers, question, subject, answer.answer);
-        return [main, detail].filter(Boolean).join(', ');
+        return inOneLine(answerFor(t, numbers, question, subject, answer.answer));
       },
       misconception: (code) => t(`misconceptions.${code}`),
       setAside: (why) => t(`classBook.setAside.${why}`),

@@ -8,6 +8,10 @@ export interface Worded {
 
 export const plain = (main: string, detail = ''): Worded => ({ main, detail });
 
+/** All of it in one line. */
+export const inOneLine = ({ main, detail }: Worded): string =>
+  [main, detail].filter(Boolean).join(', ');
+
 /** Why an answer is right or wrong, with the model's own numbers in it. */
 export interface Reason {
   readonly title: string;

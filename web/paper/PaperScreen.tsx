@@ -2,10 +2,16 @@ import { Button, Input, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { wayTo, type Lesson, type LessonStep, type QuestionBlock } from '../../core/lesson';
+import {
+  familyOf,
+  firstPosed,
+  wayTo,
+  type Lesson,
+  type LessonStep,
+  type QuestionBlock,
+} from '../../core/lesson';
 import { promptFor, rightFor, whyFor } from '../lessons/families/words';
 import { STAGES } from '../lessons/families/stages';
-import { familyOf } from '../../core/lesson';
 import { PaperContext } from '../lessons/player/onPaper';
 import { ReadingBlocks } from '../lessons/player/ReadingBlocks';
 import { NO_NEXT } from '../lessons/player/roomTurn';
@@ -16,7 +22,7 @@ import { NotFound } from '../shared/NotFound';
 import { useNumbers } from '../shared/numbers';
 import { useAppSelector } from '../state/hooks';
 import { selectLesson } from '../state/librarySlice';
-import { differs, isOnPaper, MOST_NAMES, namesIn, onSheetOf } from './onSheet';
+import { differs, isOnPaper, MOST_NAMES, namesIn } from './onSheet';
 import './Paper.css';
 
 const SIZES = ['A4', 'letter'] as const;
@@ -164,7 +170,7 @@ function AnswerSheet({ lesson, student }: SheetProps) {
       {lesson.steps.map((step, k) =>
         step.blocks.map((block) => {
           if (block.kind !== 'question' || !isOnPaper(block.question)) return null;
-          const { question, subject } = onSheetOf(lesson, block.id, block.question, student);
+          const { question, subject } = firstPosed(lesson, block, student);
           const right = rightFor(t, numbers, question, subject);
           if (!right || !subject) return null;
           const { facts } = whyFor(

@@ -1,6 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { graderOf, questionsOf, wayTo, wrongAnswers, type Lesson } from '../../core/lesson';
-import { differs, isOnPaper, MOST_NAMES, namesIn, onSheetOf } from './onSheet';
+import {
+  firstPosed,
+  graderOf,
+  questionsOf,
+  wayTo,
+  wrongAnswers,
+  type Lesson,
+} from '../../core/lesson';
+import { differs, isOnPaper, MOST_NAMES, namesIn } from './onSheet';
 
 const lessons = readdirSync('demo/lessons').map(
   (file) => JSON.parse(readFileSync(`demo/lessons/${file}`, 'utf8')) as Lesson,
@@ -18,17 +25,16 @@ test('what stands on a sheet is what that student gets on the screen: the same n
   const lesson = lessons.find((l) => l.id === 'hold-one-drive-one')!;
   expect(differs(lesson)).toBe(true);
   const own = questionsOf(lesson).at(-1)!;
-  const teeth = (student: string) =>
-    JSON.stringify(onSheetOf(lesson, own.id, own.question, student).question);
+  const teeth = (student: string) => JSON.stringify(firstPosed(lesson, own, student).question);
   expect(teeth('Arno')).toBe(teeth('Arno'));
   expect(teeth('Arno')).not.toBe(teeth('Brigid'));
 });
 
 test('the way that the answer page tells is made of facts that hold, wherever somebody could answer otherwise', () => {
   for (const lesson of lessons.slice(0, 6))
-    for (const { id, question } of questionsOf(lesson)) {
-      if (!isOnPaper(question)) continue;
-      const posed = onSheetOf(lesson, id, question, 'Arno');
+    for (const asked of questionsOf(lesson)) {
+      if (!isOnPaper(asked.question)) continue;
+      const posed = firstPosed(lesson, asked, 'Arno');
       const grader = posed.subject && graderOf(posed.question, posed.subject);
       if (!posed.subject || !grader?.ok) continue;
       const [other] = wrongAnswers(posed.question, posed.subject);

@@ -1,4 +1,4 @@
-import { isVaried, posedFor, questionsOf, type Lesson, type Question } from '../../core/lesson';
+import { isVaried, questionsOf, type Lesson, type Question } from '../../core/lesson';
 
 /** What has to be operated can't be printed: it is asked at the machine. */
 const AT_THE_MACHINE: ReadonlySet<Question['kind']> = new Set([
@@ -23,7 +23,3 @@ export function namesIn(text: string): string[] {
 /** Whether sheets of two names can differ at all. */
 export const differs = (lesson: Lesson): boolean =>
   questionsOf(lesson).some(({ question }) => isVaried(question));
-
-/** A question as it stands on somebody's sheet. */
-export const onSheetOf = (lesson: Lesson, id: string, question: Question, student: string) =>
-  posedFor(lesson, question, { student, lessonId: lesson.id, questionId: id, round: 0 });

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { isVaried, posedFor, type Lesson } from '../../core/lesson';
+import { isVaried, firstPosed, type Lesson } from '../../core/lesson';
 import { moved, type Room } from '../../core/room';
 import { answerFor, promptFor, rightFor } from '../lessons/families/words';
+import { inOneLine } from '../lessons/worded';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { barsOf, type Bar, type GradedCommit } from './spread';
 import { useTurnOf } from './useRoomClass';
@@ -19,14 +20,7 @@ export function Board({ lesson, room }: Props) {
   const { question, graded } = useTurnOf(lesson, room);
   const { turn } = room;
   const posed = useMemo(
-    () =>
-      question &&
-      posedFor(lesson, question, {
-        student: '',
-        lessonId: lesson.id,
-        questionId: turn?.question ?? '',
-        round: 0,
-      }),
+    () => question && firstPosed(lesson, { id: turn?.question ?? '', question }, ''),
     [lesson, question, turn?.question],
   );
   if (!turn || !question || !posed)
@@ -79,10 +73,8 @@ function Spread({
 }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const said = (g: GradedCommit): string => {
-    const { main, detail } = answerFor(t, numbers, g.question, g.subject, g.commit.entry.answer);
-    return [main, detail].filter(Boolean).join(', ');
-  };
+  const said = (g: GradedCommit): string =>
+    inOneLine(answerFor(t, numbers, g.question, g.subject, g.commit.entry.answer));
   const answers = own ? [] : barsOf(graded, (g) => said(g));
   const slips = revealed
     ? barsOf(graded, (g) =>

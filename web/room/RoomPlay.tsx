@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  posedFor,
+  firstPosed,
   type Attempt,
   type AttemptAnswer,
   type Lesson,
@@ -196,12 +196,7 @@ function Second({
   const said = useMemo(() => {
     const at = placeOf(lesson, entry.question);
     if (!at) return '';
-    const { question, subject } = posedFor(lesson, at.block.question, {
-      student: view.name,
-      lessonId: lesson.id,
-      questionId: entry.question,
-      round: 0,
-    });
+    const { question, subject } = firstPosed(lesson, at.block, view.name);
     return answerFor(t, numbers, question, subject, entry.answer).main;
   }, [lesson, view.name, entry, t, numbers]);
   return <p className="room-again">{t('room.second', { said })}</p>;

@@ -1,6 +1,6 @@
 import {
   graderOf,
-  posedFor,
+  firstPosed,
   type AttemptAnswer,
   type Lesson,
   type Misconception,
@@ -27,12 +27,7 @@ export function gradedCommit(
   commit: Commit,
 ): GradedCommit {
   const { entry } = commit;
-  const { question, subject } = posedFor(lesson, asked, {
-    student: name,
-    lessonId: lesson.id,
-    questionId: entry.question,
-    round: 0,
-  });
+  const { question, subject } = firstPosed(lesson, { id: entry.question, question: asked }, name);
   const grader = subject && graderOf(question, subject);
   if (!grader?.ok || !grader.fits(entry.answer))
     return { commit, question, subject, score: null, slip: null };

@@ -2,8 +2,9 @@ import { Button } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
-import { posedFor, wrongAnswers, type Lesson } from '../../core/lesson';
-import { answerFor, promptFor, rightFor } from '../lessons/families/words';
+import { firstPosed, wrongAnswers, type Lesson } from '../../core/lesson';
+import { answerFor, keyLabelFor, promptFor, rightFor } from '../lessons/families/words';
+import { inOneLine } from '../lessons/worded';
 import { LazyMarkdown } from '../shared/LazyMarkdown';
 import { NotFound } from '../shared/NotFound';
 import { useNumbers } from '../shared/numbers';
@@ -97,28 +98,26 @@ function Told({ lesson, slide }: { lesson: Lesson; slide: Slide }) {
   const block = questionOn(slide);
   const posed = useMemo(() => {
     if (!block) return null;
-    const { question, subject } = posedFor(lesson, block.question, {
-      student: t('run.class'),
-      lessonId: lesson.id,
-      questionId: block.id,
-      round: 0,
-    });
+    const { question, subject } = firstPosed(lesson, block, t('run.class'));
     if (!subject) return null;
     const right = rightFor(t, numbers, question, subject);
-    const wrong = wrongAnswers(question, subject).map(({ slip, answer }) => {
-      const { main, detail } = answerFor(t, numbers, question, subject, answer);
-      return { slip, text: [main, detail].filter(Boolean).join(', ') };
-    });
-    return { prompt: promptFor(t, numbers, question, subject), right, wrong };
+    const wrong = wrongAnswers(question, subject).map(({ slip, answer }) => ({
+      slip,
+      text: inOneLine(answerFor(t, numbers, question, subject, answer)),
+    }));
+    return {
+      whose: t(keyLabelFor(question)),
+      prompt: promptFor(t, numbers, question, subject),
+      right,
+      wrong,
+    };
   }, [lesson, block, numbers, t]);
   if (!posed) return <p className="quiet">{t('run.nothingAsked')}</p>;
   return (
     <>
       <p>{posed.prompt}</p>
-      <p className="label">{t('run.theAnswer')}</p>
-      <p className="run-notes-right">
-        {posed.right ? [posed.right.main, posed.right.detail].filter(Boolean).join(', ') : '–'}
-      </p>
+      <p className="label">{posed.whose}</p>
+      <p className="run-notes-right">{posed.right ? inOneLine(posed.right) : '–'}</p>
       {posed.wrong.length > 0 && (
         <>
           <p className="label">{t('run.whoSays')}</p>

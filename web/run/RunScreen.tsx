@@ -3,8 +3,9 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { lessonHash } from '../../core/formats';
-import { posedFor, type AttemptAnswer, type Lesson } from '../../core/lesson';
+import { firstPosed, type AttemptAnswer, type Lesson } from '../../core/lesson';
 import { answerFor } from '../lessons/families/words';
+import { inOneLine } from '../lessons/worded';
 import { FocusStage } from '../lessons/player/FocusStage';
 import { ReadingBlocks } from '../lessons/player/ReadingBlocks';
 import {
@@ -98,17 +99,12 @@ function Wall({ lesson }: { lesson: Lesson }) {
   const called = (question && board[question.id]) ?? NOTHING;
   const revealed = question !== null && answerNow(player, question.id) !== undefined;
 
-  const write = (id: string, next: readonly CalledOut[]) => setBoard({ ...board, [id]: next });
+  const write = (id: string, next: readonly CalledOut[]) =>
+    setBoard((now) => ({ ...now, [id]: next }));
   const callOut = (entry: AttemptAnswer) => {
     if (!question) return;
-    const { question: posed, subject } = posedFor(lesson, question.question, {
-      student: t('run.class'),
-      lessonId: lesson.id,
-      questionId: question.id,
-      round: 0,
-    });
-    const { main, detail } = answerFor(t, numbers, posed, subject, entry.answer);
-    const text = [main, detail].filter(Boolean).join(', ');
+    const { question: posed, subject } = firstPosed(lesson, question, t('run.class'));
+    const text = inOneLine(answerFor(t, numbers, posed, subject, entry.answer));
     const there = called.some((c) => c.text === text);
     const raised = called.map((c) => (c.text === text ? { ...c, hands: c.hands + 1 } : c));
     write(question.id, there ? raised : [...called, { text, entry, hands: 1 }]);
@@ -145,16 +141,12 @@ function Wall({ lesson }: { lesson: Lesson }) {
     say({ kind: 'wall', wall: JSON.parse(told) as OnWall });
   }, [say, told]);
 
-  const room = useMemo(
-    () => ({ sent: null, commit: callOut, trouble: '' }),
-    // What is called out is written onto the board as it stands now.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [question, board],
-  );
+  // What is committed is written onto the board; once the answer is shown nothing is.
+  const room = revealed ? null : { sent: null, commit: callOut, trouble: '' };
   return (
     <ConfigProvider theme={{ token: WALL_TOKENS }}>
       <OnWallContext.Provider value>
-        <RoomTurnContext.Provider value={revealed ? null : room}>
+        <RoomTurnContext.Provider value={room}>
           <main className="run" id="main" data-pointer={pointer}>
             <header className="run-line">
               <Link to="/teach/lessons">{lesson.title}</Link>

@@ -76,8 +76,11 @@ function figureText(t: TFunction, numbers: Numbers, figure: Figure): string {
     case 'saved':
       return t(`strip.figures.${figure.code}`, { money: moneyText(t, figure.money) });
     case 'chance':
+      // Dearer than coming back for certain.
+      if (figure.share > 1) return t('strip.figures.never');
+      return t('strip.figures.chance', { share: formatShare(figure.share) });
     case 'more-often':
-      return t(`strip.figures.${figure.code}`, { share: formatShare(figure.share) });
+      return t('strip.figures.more-often', { share: formatShare(figure.share) });
     case 'days':
     case 'turns':
     case 'minutes':

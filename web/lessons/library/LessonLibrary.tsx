@@ -8,8 +8,8 @@ import { Button, Spin } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { newLesson, newStep, type Lesson } from '../../../core/lesson';
-import { useAppSelector, useServices } from '../../state/hooks';
+import type { Lesson } from '../../../core/lesson';
+import { useAppSelector } from '../../state/hooks';
 import { useKeep } from '../../state/useKeep';
 import { ImportReport } from '../../files/ImportReport';
 import { TakeAll } from '../../files/TakeAll';
@@ -21,6 +21,7 @@ import { LessonCard } from './LessonCard';
 import { ShelfBar } from './ShelfBar';
 import { shelved, tagsOf } from './shelf';
 import { useLit } from './useLit';
+import { useNewLesson } from './useNewLesson';
 import { useResetDemo } from './useResetDemo';
 import '../../bench/cards.css';
 
@@ -31,7 +32,7 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
   const { t } = useTranslation();
   const keep = useKeep();
   const navigate = useNavigate();
-  const services = useServices();
+  const begin = useNewLesson();
   const library = useAppSelector(selectLibrary);
   const importer = useImporter();
   const resetDemo = useResetDemo();
@@ -52,10 +53,6 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
   const add = async (lesson: Lesson) => {
     if (await keep.lesson({ lesson, origin: 'own', changed: false, baseRevision: 0 }))
       await navigate(`/teach/lessons/${lesson.id}`);
-  };
-  const create = async () => {
-    const step = newStep(services.newId(), t('library.firstStep'));
-    await add(newLesson(services.newId(), t('library.untitled'), step));
   };
 
   return (
@@ -88,7 +85,7 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
             </Button>
           )}
           {door === 'teach' && (
-            <Button type="primary" icon={<PlusOutlined />} onClick={() => void create()}>
+            <Button type="primary" icon={<PlusOutlined />} onClick={() => void add(begin())}>
               {t('library.create')}
             </Button>
           )}

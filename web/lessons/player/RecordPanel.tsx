@@ -8,6 +8,7 @@ import { useClassBook } from '../useClassBook';
 import { exportAttempt } from '../../files/exportFiles';
 import { formatNumber, useNumbers } from '../../shared/numbers';
 import { answerFor, promptFor } from '../families/words';
+import { inOneLine } from '../worded';
 import { attemptFinished, selectPlayer } from './playerSlice';
 import { UnsavedNotice } from './UnsavedNotice';
 import { useKeepAttempt } from './useKeepAttempt';
@@ -66,11 +67,7 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
             return (
               <tr key={id}>
                 <td>{promptFor(t, numbers, posed.question, posed.subject)}</td>
-                <td>
-                  {worded
-                    ? [worded.main, worded.detail].filter(Boolean).join(', ')
-                    : t('record.notAnswered')}
-                </td>
+                <td>{worded ? inOneLine(worded) : t('record.notAnswered')}</td>
                 <td className="num">
                   {cell
                     ? cell.score === null
