@@ -1,4 +1,11 @@
-import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
+import {
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type ReactNode,
+  type RefObject,
+} from 'react';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import {
@@ -48,8 +55,10 @@ export function EndViewSheet(props: Props) {
   const { t } = useTranslation();
   const field = useRef<HTMLDivElement>(null);
   const size = useElementSize(field);
+  const foot = useRef<HTMLDivElement>(null);
+  const corner = useCorner(foot);
   const rows: Rows = onRole ? 'assign' : footer === undefined ? 'bare' : mode;
-  const place = placeDrawing(size, model.view.extent, rows);
+  const place = placeDrawing(size, model.view.extent, rows, corner);
   const role = (port: Port) =>
     mode === 'assign' ? (given?.[port] ?? null) : roleOf(setup.roles, port);
   const roles = { sun: role('sun'), carrier: role('carrier'), ring: role('ring') };
@@ -104,7 +113,9 @@ export function EndViewSheet(props: Props) {
             {onRole && <RoleStrip port={port} role={roles[port]} onRole={(r) => onRole(port, r)} />}
           </Balloon>
         ))}
-        <div className="end-view-footer">{footer}</div>
+        <div className="end-view-footer" ref={foot}>
+          {footer}
+        </div>
       </div>
     </Sheet>
   );
@@ -160,7 +171,7 @@ const NARROW_ROWS: Readonly<Record<Rows, readonly [number, number]>> = {
 };
 
 /** Balloons keep the corners, the footer keeps the lower edge. */
-function placeDrawing({ width, height }: Size, extent: number, rows: Rows): Place {
+function placeDrawing({ width, height }: Size, extent: number, rows: Rows, corner: Size): Place {
   const footer = 62;
   if (width < NARROW) {
     // Two parts stand over the drawing and one under it.
@@ -171,11 +182,40 @@ function placeDrawing({ width, height }: Size, extent: number, rows: Rows): Plac
   }
   const tall = height > width;
   // A tall sheet has room for the balloons above and below, a wide one in its corners.
-  const radius = tall
+  const y = tall ? height / 2 : (height - footer) / 2 + 6;
+  const room = tall
     ? Math.min(width * 0.46, (height - 2 * 118) * 0.5)
     : Math.min(width * 0.36, (height - footer) * 0.455);
-  const y = tall ? height / 2 : (height - footer) / 2 + 6;
+  const radius = Math.min(room, clearOf(corner, { width, height }, y));
   return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };
+}
+
+/** How far it is from the middle of the drawing to what stands in the lower right corner, px. */
+function clearOf(corner: Size, { width, height }: Size, y: number): number {
+  if (corner.width === 0) return Infinity;
+  const across = Math.max(0, width - corner.width - width / 2);
+  const down = Math.max(0, height - corner.height - y);
+  return Math.hypot(across, down);
+}
+
+const NO_CORNER: Size = { width: 0, height: 0 };
+
+/** The size of what stands last in the footer: the crank, or a title block. */
+function useCorner(foot: RefObject<HTMLElement | null>): Size {
+  const [size, setSize] = useState(NO_CORNER);
+  useEffect(() => {
+    const element = foot.current;
+    if (!element) return undefined;
+    // The footer is as high as what stands in it: another child shows as another size.
+    const observer = new ResizeObserver(() => {
+      const last = element.children.length > 1 ? element.lastElementChild : null;
+      const { width = 0, height = 0 } = last?.getBoundingClientRect() ?? {};
+      setSize((old) => (old.width === width && old.height === height ? old : { width, height }));
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [foot]);
+  return size;
 }
 
 /** Where a part's leader ends: on the part, on the side of its balloon. */

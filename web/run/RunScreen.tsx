@@ -132,9 +132,9 @@ function Wall({ lesson }: { lesson: Lesson }) {
   useShortcuts(Object.fromEntries([...keys, ...digits]));
 
   const wall: OnWall = { slide: at, called, revealed, counts, blank, pointer };
-  const say = useRunChannel(lesson.id, (message) => {
+  const say = useRunChannel(lesson.id, (message, answer) => {
     if (message.kind === 'pressed') press[message.key]();
-    if (message.kind === 'who') say({ kind: 'wall', wall });
+    if (message.kind === 'who') answer({ kind: 'wall', wall });
   });
   const told = JSON.stringify(wall);
   useEffect(() => {

@@ -40,7 +40,7 @@ const isRunMessage = (data: unknown): data is RunMessage =>
 /** Wall and notes of one lesson, in two windows of one browser. @returns how to say something to the other */
 export function useRunChannel(
   lesson: string,
-  onMessage: (message: RunMessage) => void,
+  onMessage: (message: RunMessage, say: (message: RunMessage) => void) => void,
 ): (message: RunMessage) => void {
   const channel = useRef<BroadcastChannel | null>(null);
   const latest = useRef(onMessage);
@@ -50,7 +50,7 @@ export function useRunChannel(
   useEffect(() => {
     const own = new BroadcastChannel(`run ${lesson}`);
     own.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
-      if (isRunMessage(data)) latest.current(data);
+      if (isRunMessage(data)) latest.current(data, (answer) => own.postMessage(answer));
     });
     channel.current = own;
     return () => {
