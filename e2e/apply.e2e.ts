@@ -48,6 +48,32 @@ test('elements are switched on the drawing, by mouse and by key; one-way clutche
   expect(await b.count('button', /^F1/)).toBe(0);
 });
 
+test('two presses at once both count, on the drawing and in the chart, although both are drawn later', async () => {
+  await b.visit(run.at('/teach/apply/skerry-three'));
+  await shows('2.44');
+  // What is pressed is drawn between two presses; what is drawn later is not.
+  const pressAll = (selectors: readonly string[]) =>
+    b.driver.executeScript(
+      `return (async () => {
+        for (const s of arguments[0]) {
+          document.querySelector(s).dispatchEvent(new MouseEvent("click", { bubbles: true }));
+          for (let k = 0; k < 10; k++) await null;
+        }
+      })()`,
+      selectors,
+    );
+  await b.role('button', 'B1, Second band: open');
+  await pressAll(['.section-view [aria-label^=B1]', '.section-view [aria-label^=B2]']);
+  await shows('tied up');
+  await b.press('button', /^1.*put D1 on the bench/);
+  await shows('2.44');
+  await pressAll([
+    'tr[aria-current=true] [aria-label*="B1"]',
+    'tr[aria-current=true] [aria-label*="B2"]',
+  ]);
+  await shows('tied up');
+});
+
 test('drive and coast: a one-way clutch alone gives no engine braking', async () => {
   await b.visit(run.at('/teach/apply/harbour-trainer'));
   await shows('2.44');

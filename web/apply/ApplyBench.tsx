@@ -17,6 +17,7 @@ import { FaultPicker } from '../faults/FaultPicker';
 import { useTurning } from '../bench/useTurning';
 import { BreakIt } from '../shared/BreakIt';
 import { LinkButton } from '../shared/LinkButton';
+import { useLatest } from '../shared/useLatest';
 import { useShortcuts } from '../shared/useShortcuts';
 import { selectUnits } from '../state/modelsSlice';
 import { ApplyChart } from './ApplyChart';
@@ -128,23 +129,25 @@ function Bench({ unit, door, units, onUnit }: Props) {
     ),
   });
   // The chart follows in slices: a press is answered before a large one is drawn anew.
+  const latest = useLatest({ ranges, applied });
   const chartNow = useMemo((): Parameters<typeof ApplyChart>[0] => {
-    const isCurrent = (range: Range) => sameElements(range.apply, applied);
     const onRange = (range: Range) => void dispatch(rangeChosen(range.apply));
     return {
       unit,
       ranges,
-      isCurrent,
+      isCurrent: (range) => sameElements(range.apply, applied),
       onRange,
       onCell(range, element) {
-        const next = cellToggled(ranges, range.id, element.id);
+        const now = latest.current;
+        const next = cellToggled(now.ranges, range.id, element.id);
         dispatch(chartChanged({ chart: next }));
+        const had = now.ranges.find((r) => r.id === range.id);
         const changed = next.find((r) => r.id === range.id);
         // The row on the bench stays on the bench.
-        if (isCurrent(range) && changed) onRange(changed);
+        if (had && changed && sameElements(had.apply, now.applied)) onRange(changed);
       },
     };
-  }, [unit, ranges, applied, dispatch]);
+  }, [unit, ranges, applied, latest, dispatch]);
   const shownChart = useDeferredValue(chartNow);
   return (
     <>

@@ -12,6 +12,7 @@ import {
 import { Transport } from '../bench/Transport';
 import type { Turning } from '../bench/useTurning';
 import { Sheet } from '../shared/Sheet';
+import { useLatest } from '../shared/useLatest';
 import { isLarge } from '../workers/unitWorker';
 import { LaidOut } from '../bench/LaidOut';
 import { CROSSING, LEVER, SECTION, SLEEVES } from './applySlice';
@@ -58,7 +59,16 @@ export function UnitSheet(props: Props) {
   const set = unit.gearsets.find((g): g is PlanetaryUnitSet => g.id === view && g.kind !== 'mesh');
   const planetary = unit.gearsets.filter((g) => g.kind !== 'mesh');
   // The drawing follows in slices: a press is answered before a large one is drawn anew.
-  const section = useMemo(() => ({ ...props, roles }), [props, roles]);
+  const latest = useLatest(props);
+  const section = useMemo(
+    () => ({
+      ...props,
+      roles,
+      onElement: props.onElement && ((id: string) => latest.current.onElement?.(id)),
+      onMember: props.onMember && ((id: string) => latest.current.onMember?.(id)),
+    }),
+    [props, roles, latest],
+  );
   const shownSection = useDeferredValue(section, isLarge(unit) ? null : section);
   return (
     <div className="unit-sheet">

@@ -1,4 +1,5 @@
-import { createContext, useContext, useEffect, useRef } from 'react';
+import { createContext, useContext, useEffect } from 'react';
+import { useLatest } from './useLatest';
 
 /** Whether single-letter keys act; the shell provides it from the settings. */
 export const SingleKeysContext = createContext(true);
@@ -12,10 +13,7 @@ export type Shortcuts = Readonly<Record<string, () => void>>;
  */
 export function useShortcuts(shortcuts: Shortcuts): void {
   const enabled = useContext(SingleKeysContext);
-  const latest = useRef(shortcuts);
-  useEffect(() => {
-    latest.current = shortcuts;
-  });
+  const latest = useLatest(shortcuts);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented || event.altKey) return;
@@ -30,7 +28,7 @@ export function useShortcuts(shortcuts: Shortcuts): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [enabled]);
+  }, [enabled, latest]);
 }
 
 const isText = (target: EventTarget | null): boolean =>
