@@ -68,6 +68,8 @@ export interface HandOverResult {
     readonly kept: number;
     readonly rubbed: number;
     readonly damped: number;
+    /** Rubbed away in each element. */
+    readonly heats: Readonly<Record<string, number>>;
   };
   readonly why: 'done' | 'unstable';
 }
@@ -134,6 +136,7 @@ export function handOver(setup: HandOver): HandOverResult {
   const samples: HandOverSample[] = [];
   const kept = machine.energy(state);
   const energy = { work: 0, kept: 0, rubbed: 0, damped: 0 };
+  const heats = new Float64Array(elements.length);
   const steps = Math.round((SETTLES + seconds) / step);
   const every = Math.max(1, Math.round(SAMPLE_EVERY / step));
   let [why, speedBefore]: [HandOverResult['why'], number] = ['done', state.speeds[roadAt]!];
@@ -159,7 +162,10 @@ export function handOver(setup: HandOver): HandOverResult {
     }
     energy.work += state.work.outside;
     energy.damped += state.work.damped;
-    for (const heat of state.heats) energy.rubbed += heat;
+    state.heats.forEach((heat, i) => {
+      energy.rubbed += heat;
+      heats[i]! += heat;
+    });
     if (k % every !== every - 1) continue;
     const road = state.speeds[roadAt]!;
     const acceleration = ((road - speedBefore) * metres) / (every * step);
@@ -176,7 +182,12 @@ export function handOver(setup: HandOver): HandOverResult {
   }
   const end = machine.energy(state);
   energy.kept = end.kinetic + end.sprung - kept.kinetic - kept.sprung;
-  return { samples, summary: summaryOf(samples, ratio, ratioAfter), energy, why };
+  return {
+    samples,
+    summary: summaryOf(samples, ratio, ratioAfter),
+    energy: { ...energy, heats: Object.fromEntries(used.map((e, i) => [e.id, heats[i]!])) },
+    why,
+  };
 }
 
 /** Share of the way between both speeds at which a shift has begun, and at which it has arrived. */

@@ -1,0 +1,243 @@
+import type { OilCondition } from './condition';
+import { OIL_SOUND } from './condition';
+import { fixturesOf, type Fixture } from './fixtures';
+import { netUp, type OilRunning, type OnSpool } from './laws';
+import {
+  balance,
+  exhaustOf,
+  flowThrough,
+  OPEN,
+  workspace,
+  type Asked,
+  type NetworkPart,
+  type Workspace,
+} from './network';
+import { PAN, partsOf, type HydraulicPlan, type ShiftValve } from './plan';
+import { portFlows } from './portFlows';
+import { openPorts, type OpenWay, type Placed } from './ports';
+
+/**
+ * A plan under given circumstances: which way each spool stands, and the pressure in every passage. Spools of shift valves
+ * stand at an end; where both ends push back, they are in balance between. Where each end holds, they stay where they
+ * stood: that is what a valve remembers, and why it comes down later than it went up.
+ */
+export interface OilState {
+  readonly pressures: ReadonlyMap<string, number>;
+  /** m³/s through each part, from its first-named passage on. */
+  readonly flows: ReadonlyMap<string, number>;
+  /** Shift valves from 0 (down) to 1 (up). */
+  readonly spools: Spools;
+  /** Elements whose piston presses on its plates. */
+  readonly applied: readonly string[];
+  /** Whether spools and pressures came to rest. */
+  readonly settled: boolean;
+}
+
+/** Where shift valves stand, by their ids: 0 down, 1 up. */
+export type Spools = ReadonlyMap<string, number>;
+
+export interface Circuit {
+  readonly plan: HydraulicPlan;
+  readonly condition: OilCondition;
+  /**
+   * @param stood where the spools stood before; down where nothing is said
+   * @param range that the control unit commands, where there is one: by its id
+   */
+  readonly at: (running: OilRunning, stood?: Spools, range?: string) => OilState;
+  /** Pa in a passage with the spools held where they are. */
+  readonly held: (running: OilRunning, spools: Spools, range?: string) => (line: string) => number;
+}
+
+/** Rounds of spools and pressures; a plan that has not come to rest by then never does. */
+const MOST_ROUNDS = 24;
+
+/** A network for one place of all spools: passages that wide-open ports join are one node. */
+interface Joined {
+  readonly ways: readonly OpenWay[];
+  readonly openings: readonly Placed[];
+  readonly nodeOf: Int32Array;
+  /** Openings of spools in between, then the fixtures. */
+  readonly network: readonly NetworkPart[];
+  readonly room: Workspace;
+  last: Float64Array;
+}
+
+export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOUND): Circuit {
+  const lines = plan.lines.map((l) => l.id);
+  const lineAt = new Map(lines.map((id, k) => [id, k]));
+  const place = (id: string): number => (id === PAN ? OPEN : (lineAt.get(id) ?? OPEN));
+  const valves = partsOf(plan, 'shift-valve');
+  const pistons = partsOf(plan, 'piston');
+  const fixtures = fixturesOf(plan, condition, place);
+  const known = new Map<string, Joined>();
+  const joinedFor = (running: OilRunning, spools: Spools, range: string): Joined => {
+    const kicked = partsOf(plan, 'kick-down-valve').map((v) => running.throttle >= v.opensAt);
+    const key = [running.lever, range, ...kicked, ...spools.values()].join(' ');
+    let joined = known.get(key);
+    if (!joined) {
+      if (known.size > MOST_KNOWN) known.clear();
+      joined = joinedBy(
+        openPorts(plan, condition, running, spools, range, place),
+        fixtures,
+        lines.length,
+      );
+      known.set(key, joined);
+    }
+    return joined;
+  };
+  const standing = (stood: Spools | undefined) =>
+    new Map(
+      valves.map((v) => [v.id, condition.stuck.get(v.id) ?? Math.round(stood?.get(v.id) ?? 0)]),
+    );
+  const balanced = (running: OilRunning, spools: Spools, range: string) => {
+    const joined = joinedFor(running, spools, range);
+    const { nodeOf, network, room, openings } = joined;
+    fixtures.forEach(({ part }, k) => copyNumbers(part, network[openings.length + k]!));
+    const result = balance(network, joined.last.length, joined.last, room);
+    joined.last = result.pressures;
+    const pressureAt = (line: number) => (line === OPEN ? 0 : result.pressures[nodeOf[line]!]!);
+    return { joined, pressureAt, settled: result.balanced };
+  };
+  const held: Circuit['held'] = (running, spools, range = '') => {
+    for (const fixture of fixtures) fixture.set(running);
+    const { pressureAt } = balanced(running, standing(spools), range);
+    return (line) => pressureAt(place(line));
+  };
+  const at: Circuit['at'] = (running, stood, range = '') => {
+    const spools = standing(stood);
+    for (const fixture of fixtures) fixture.set(running);
+    const seen = new Set<string>();
+    for (let round = 1; ; round++) {
+      const { joined, pressureAt, settled } = balanced(running, spools, range);
+      const moved = moveSpools(valves, spools, condition, (id) => pressureAt(place(id)));
+      const now = [...spools.values()].join(' ');
+      // The same places again: it swings and never comes to rest.
+      const swings = moved && (seen.has(now) || round >= MOST_ROUNDS);
+      seen.add(now);
+      if (moved && !swings) continue;
+      const pressures = Float64Array.from(lines, (_l, k) => pressureAt(k));
+      return {
+        pressures: new Map(lines.map((id, k) => [id, pressures[k]!])),
+        flows: flowsOf([...joined.openings, ...fixtures], pressures, joined.ways),
+        spools,
+        applied: pistons
+          .filter((p) => pressureAt(place(p.line)) * p.area > p.returnForce)
+          .map((p) => p.element),
+        settled: settled && !swings,
+      };
+    }
+  };
+  return { plan, condition, at, held };
+}
+const MOST_KNOWN = 200;
+
+/** Takes over the numbers that follow from what goes on. */
+function copyNumbers(from: NetworkPart, to: NetworkPart): void {
+  if (from.kind === 'source' && to.kind === 'source') to.flow = from.flow;
+  else if (from.kind === 'opening' && to.kind === 'opening')
+    [to.forth, to.back] = [from.forth, from.back];
+  else if (from.kind === 'reducer' && to.kind === 'reducer') to.asked.rest = from.asked.rest;
+}
+
+/** The same part between nodes instead of passages. */
+function onNodes(part: NetworkPart, node: (line: number) => number): NetworkPart {
+  const on = ({ rest, by }: Asked): Asked => ({
+    rest,
+    by: by.map((b) => ({ ...b, node: node(b.node) })),
+  });
+  switch (part.kind) {
+    case 'source':
+      return { ...part, to: node(part.to) };
+    case 'spill':
+      return { ...part, from: node(part.from), asked: on(part.asked) };
+    case 'reducer':
+      return { ...part, from: node(part.from), to: node(part.to), asked: on(part.asked) };
+    case 'opening':
+      return { ...part, from: node(part.from), to: node(part.to) };
+  }
+}
+
+function joinedBy(
+  { ways, openings }: { ways: readonly OpenWay[]; openings: readonly Placed[] },
+  fixtures: readonly Fixture[],
+  lines: number,
+): Joined {
+  const root = Int32Array.from({ length: lines }, (_v, k) => k);
+  const find = (k: number): number => {
+    let at = k;
+    while (root[at] !== at) at = root[at]!;
+    return at;
+  };
+  for (const { from, to } of ways) if (to !== OPEN) root[find(from)] = find(to);
+  const numbers = new Map<number, number>();
+  const nodeOf = Int32Array.from({ length: lines }, (_v, k) => {
+    const r = find(k);
+    if (!numbers.has(r)) numbers.set(r, numbers.size);
+    return numbers.get(r)!;
+  });
+  const node = (line: number) => (line === OPEN ? OPEN : nodeOf[line]!);
+  return {
+    ways,
+    openings,
+    nodeOf,
+    network: [...openings, ...fixtures].map(({ part }) => onNodes(part, node)),
+    room: workspace(numbers.size),
+    last: new Float64Array(numbers.size),
+  };
+}
+
+/** Moves every shift valve to where its forces push it; says whether one moved. */
+function moveSpools(
+  valves: readonly ShiftValve[],
+  spools: Map<string, number>,
+  condition: OilCondition,
+  pressure: (line: string) => number,
+): boolean {
+  let moved = false;
+  for (const valve of valves) {
+    if (condition.stuck.has(valve.id)) continue;
+    const was = spools.get(valve.id)!;
+    const now = placeOf(valve, was, {
+      governor: pressure(valve.governor.line),
+      throttle: pressure(valve.throttle.line),
+      kick: valve.kick ? pressure(valve.kick.line) : 0,
+      passed: pressure(valve.difference.line),
+    });
+    if (Math.abs(now - was) <= SAME_PLACE) continue;
+    spools.set(valve.id, now);
+    moved = true;
+  }
+  return moved;
+}
+const SAME_PLACE = 1e-3;
+
+/** Where a spool goes from where it stands. */
+function placeOf(valve: ShiftValve, was: number, on: OnSpool): number {
+  const [down, up] = [netUp(valve, on, 0), netUp(valve, on, 1)];
+  if (down > 0 && up < 0) return down / (down - up);
+  if (down <= 0 && up >= 0) return was >= 0.5 ? 1 : 0;
+  return up > 0 ? 1 : 0;
+}
+
+/** m³/s through each part, ports between joined passages too. */
+function flowsOf(
+  parts: readonly Placed[],
+  pressures: Float64Array,
+  ways: readonly OpenWay[],
+): Map<string, number> {
+  const flows = new Map<string, number>();
+  const into = new Float64Array(pressures.length);
+  const add = (id: string, flow: number) => flows.set(id, (flows.get(id) ?? 0) + flow);
+  const takes = (line: number, flow: number) => {
+    if (line !== OPEN) into[line]! += flow;
+  };
+  for (const { id, part } of parts) {
+    const flow = flowThrough(part, pressures);
+    if (part.kind !== 'source') takes(part.from, -flow);
+    if (part.kind !== 'spill') takes(part.to, flow);
+    if (part.kind === 'reducer') takes(part.to, -exhaustOf(part, pressures));
+    add(id, flow);
+  }
+  for (const [id, flow] of portFlows(ways, into)) add(id, flow);
+  return flows;
+}

@@ -1,0 +1,26 @@
+/** What is not as its plan says, and can't be said by other numbers in it. */
+export interface OilCondition {
+  readonly pumpDriven: boolean;
+  /** Share of what the pump moves that is air. */
+  readonly air: number;
+  /** Where a spool or a solenoid's way is stuck: 0 down or shut, 1 up or open. */
+  readonly stuck: ReadonlyMap<string, number>;
+  /** Ways that should not be: m³/s for each √Pa. */
+  readonly crossings: readonly { readonly from: string; readonly to: string; readonly k: number }[];
+  /** Share by which the manual valve stands beside its detent. */
+  readonly besideDetent: number;
+  /** Balls that are gone from their shuttle or feed. */
+  readonly ballsOut: ReadonlySet<string>;
+  /** Share of its opening that a screen before a valve leaves. */
+  readonly screens: ReadonlyMap<string, number>;
+}
+
+export const OIL_SOUND: OilCondition = {
+  pumpDriven: true,
+  air: 0,
+  stuck: new Map(),
+  crossings: [],
+  besideDetent: 0,
+  ballsOut: new Set(),
+  screens: new Map(),
+};

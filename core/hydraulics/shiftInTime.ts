@@ -1,0 +1,166 @@
+import type { Unit } from '../geartrain';
+import {
+  handOver,
+  shiftQuality,
+  type HandOverResult,
+  type ShiftQuality,
+  type Trace,
+} from '../shift';
+import type { Vehicle } from '../vehicle';
+import type { Circuit } from './circuit';
+import { fill, FILL_STEP, type Filled } from './filling';
+import type { OilRunning } from './laws';
+import { partsOf, type HydraulicPlan } from './plan';
+import { atGear } from './timing';
+
+/** A shift over time, from the moment the valves move: oil, torque, speeds. */
+export interface OilShift {
+  readonly circuit: Circuit;
+  readonly unit: Unit;
+  readonly vehicle: Vehicle;
+  /** Ranges by their ids, and the gears in which the shift valves stand for them. */
+  readonly from: { readonly range: string; readonly gear: number };
+  readonly to: { readonly range: string; readonly gear: number };
+  readonly running: OilRunning;
+  /** N·m at the unit's input all the while, kg·m² of what turns with it, and its rev/min at the start. */
+  readonly inputNm: number;
+  readonly inputInertia: number;
+  readonly inputRpm: number;
+  readonly seconds: number;
+}
+
+export interface OilShiftResult {
+  readonly filled: Filled;
+  readonly run: HandOverResult;
+  readonly quality: ShiftQuality;
+  readonly coming: readonly string[];
+  readonly going: readonly string[];
+  /** What each element's plates took, J, and how much hotter their steel is for it, K. */
+  readonly heats: readonly {
+    readonly element: string;
+    readonly joules: number;
+    readonly kelvin: number;
+  }[];
+  /** s by which the coming element has taken over later (+) or sooner (−) than the going one has let go. */
+  readonly lateBy: number | null;
+}
+
+/** J/(kg·K) of steel (published: any handbook of materials, about 480 to 500). */
+const STEEL_HEAT = 490;
+/** s between points of a trace. */
+const TRACE_EVERY = 0.004;
+/** s. */
+const STEP = 2e-3;
+/** Share of what a coming element is asked at which it has taken over. */
+const TAKEN_OVER = 0.8;
+
+export function shiftInTime(setup: OilShift): OilShiftResult {
+  const { circuit, unit, running, seconds } = setup;
+  const applyOf = (id: string) => unit.ranges.find((r) => r.id === id)?.apply ?? [];
+  const [was, will] = [applyOf(setup.from.range), applyOf(setup.to.range)];
+  const fed = partsOf(circuit.plan, 'piston').map((p) => p.element);
+  const coming = fed.filter((id) => will.includes(id) && !was.includes(id));
+  const going = fed.filter((id) => was.includes(id) && !will.includes(id));
+  const elements = fed.filter((id) => was.includes(id) || will.includes(id));
+  const filled = fill({
+    circuit,
+    running,
+    before: atGear(circuit, running, setup.from.gear, setup.from.range),
+    after: atGear(circuit, running, setup.to.gear, setup.to.range),
+    elements,
+    waits: waitsOf(circuit.plan, coming, going),
+    seconds,
+  });
+  const holds = new Map(
+    [...filled.elements].map(([id, e]): [string, Trace] => [id, traceOf(e.holds)]),
+  );
+  const run = handOver({
+    unit,
+    from: was,
+    to: will,
+    inputNm: setup.inputNm,
+    inputInertia: setup.inputInertia,
+    vehicle: setup.vehicle,
+    inputRpm: setup.inputRpm,
+    holds,
+    seconds,
+    step: STEP,
+  });
+  return {
+    filled,
+    run,
+    quality: shiftQuality(run.summary),
+    coming,
+    going,
+    heats: partsOf(circuit.plan, 'piston').flatMap(({ element, steel }) => {
+      const joules = run.energy.heats[element] ?? 0;
+      return joules > 0 ? [{ element, joules, kelvin: joules / (steel * STEEL_HEAT) }] : [];
+    }),
+    lateBy: lateness(filled, run, coming, going),
+  };
+}
+
+/** A control unit lets the going element go once the coming one should have filled: by what it has learned. */
+function waitsOf(plan: HydraulicPlan, coming: readonly string[], going: readonly string[]) {
+  const learned = partsOf(plan, 'control')[0]?.learned ?? [];
+  const seconds = Math.max(
+    0,
+    ...coming.map((id) => learned.find((l) => l.element === id)?.seconds ?? 0),
+  );
+  return new Map(going.map((id) => [id, seconds]));
+}
+
+/** A row of values as few points: one every so often, the steps of a row being `FILL_STEP`. */
+function traceOf(values: Float64Array): Trace {
+  const every = Math.max(1, Math.round(TRACE_EVERY / FILL_STEP));
+  const points = [];
+  for (let k = 0; k < values.length; k += every)
+    points.push({ time: k * FILL_STEP, value: values[k]! });
+  return points;
+}
+
+/** When a row first does this, s. */
+const firstTime = (values: Float64Array, is: (value: number) => boolean): number | null => {
+  const k = values.findIndex(is);
+  return k < 0 ? null : k * FILL_STEP;
+};
+
+function lateness(
+  filled: Filled,
+  run: HandOverResult,
+  coming: readonly string[],
+  going: readonly string[],
+): number | null {
+  const [on, off] = [coming[0], going[0]];
+  if (on === undefined || off === undefined) return null;
+  // What the going element held before, and what the coming one holds once it is over.
+  const carried = run.samples.find((s) => s.time > 0)?.torques[off] ?? 0;
+  const carries = run.samples.at(-1)?.torques[on] ?? 0;
+  const taken = firstTime(filled.elements.get(on)!.holds, (h) => h >= TAKEN_OVER * carries);
+  const left = firstTime(filled.elements.get(off)!.holds, (h) => h < carried);
+  return taken === null || left === null ? null : taken - left;
+}
+
+/** How much of the difference a control unit takes over from one shift to the next (memory). */
+const LEARNS = 0.5;
+
+/** The plan with what its control unit has learned of this shift; the same where it has none. */
+export function learnedFrom(
+  plan: HydraulicPlan,
+  { coming, lateBy }: OilShiftResult,
+): HydraulicPlan {
+  const control = partsOf(plan, 'control')[0];
+  if (!control || lateBy === null) return plan;
+  const learned = control.learned.map((l) =>
+    coming.includes(l.element) ? { ...l, seconds: Math.max(0, l.seconds + LEARNS * lateBy) } : l,
+  );
+  return { ...plan, parts: plan.parts.map((p) => (p === control ? { ...control, learned } : p)) };
+}
+
+/** The plan of a control unit that knows nothing of its unit yet. */
+export const withNothingLearned = (plan: HydraulicPlan): HydraulicPlan => ({
+  ...plan,
+  parts: plan.parts.map((p) =>
+    p.kind === 'control' ? { ...p, learned: p.learned.map((l) => ({ ...l, seconds: 0 })) } : p,
+  ),
+});

@@ -1,0 +1,156 @@
+import type { Circuit, Spools } from './circuit';
+import { flipsAt, governorPressure, governorSpeed, type OilRunning } from './laws';
+import { partsOf, type Control, type Governor, type HydraulicPlan, type ShiftValve } from './plan';
+
+/** Output speeds in rev/min at which a gear gives way to the next, and comes back; `null`: at no speed. */
+export interface ShiftPoint {
+  readonly throttle: number;
+  readonly up: number | null;
+  readonly down: number | null;
+}
+
+/** One line up and one line down of a shift map. */
+export interface ShiftLine {
+  /** Gears, 1 for the first. */
+  readonly from: number;
+  readonly to: number;
+  readonly points: readonly ShiftPoint[];
+}
+
+/** How the engine turns while a speed is looked for. */
+export interface MapSetting {
+  readonly lever: string;
+  readonly celsius: number;
+  /** Ratios of the forward gears; without them the pump turns steadily. */
+  readonly ratios?: readonly number[];
+  readonly idleRpm: number;
+  readonly throttles?: readonly number[];
+}
+
+export const MAP_THROTTLES: readonly number[] = Array.from({ length: 11 }, (_v, k) => k / 10);
+const STEADY_RPM = 2000;
+/** rev/min: what has come this near has been found. */
+const FOUND = 0.05;
+const MOST_ROUNDS = 12;
+/** Past this nothing turns. */
+const MOST_RPM = 20_000;
+/** Under kick-down a lower gear comes up to this share of its highest speed, where a control unit decides. */
+const KICK_SHARE = 0.88;
+
+/** Lever place in which most gears can come: the one with most ports open that is not the first for reverse. */
+export function shiftMap(circuit: Circuit, setting: MapSetting): ShiftLine[] {
+  const { plan } = circuit;
+  const control = partsOf(plan, 'control')[0];
+  const throttles = setting.throttles ?? MAP_THROTTLES;
+  if (control) return controlLines(control, throttles);
+  const governor = partsOf(plan, 'governor')[0];
+  return partsOf(plan, 'shift-valve').map((valve) => ({
+    from: valve.gear,
+    to: valve.gear + 1,
+    points: throttles.map((throttle) => ({
+      throttle,
+      up: governor ? flipSpeed(circuit, valve, governor, setting, throttle, 0) : null,
+      down: governor ? flipSpeed(circuit, valve, governor, setting, throttle, 1) : null,
+    })),
+  }));
+}
+
+/** Where the spools of a plan stand in a gear. */
+export const spoolsIn = (plan: HydraulicPlan, gear: number): Spools =>
+  new Map(partsOf(plan, 'shift-valve').map((v) => [v.id, v.gear < gear ? 1 : 0]));
+
+/**
+ * The output speed at which a spool leaves its place: the governor pressure that its forces ask for, as the network makes it. Where
+ * the governor's own law does not hold (a screen, a leak), the next guess is corrected by what it did make.
+ */
+function flipSpeed(
+  circuit: Circuit,
+  valve: ShiftValve,
+  governor: Governor,
+  setting: MapSetting,
+  throttle: number,
+  place: 0 | 1,
+): number | null {
+  const { plan, condition } = circuit;
+  // What is stuck never leaves.
+  if (condition.stuck.has(valve.id)) return null;
+  const gear = valve.gear + place;
+  const spools = spoolsIn(plan, gear);
+  const ratio = setting.ratios?.[gear - 1];
+  let rpm = governorSpeed(governor, 0.3 * governorPressure(governor, MOST_RPM / 4));
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const running: OilRunning = {
+      lever: setting.lever,
+      throttle,
+      outputRpm: rpm,
+      engineRpm: ratio === undefined ? STEADY_RPM : Math.max(setting.idleRpm, rpm * ratio),
+      celsius: setting.celsius,
+    };
+    const at = circuit.held(running, spools);
+    const wanted = flipsAt(
+      valve,
+      {
+        throttle: at(valve.throttle.line),
+        kick: valve.kick ? at(valve.kick.line) : 0,
+        passed: at(valve.difference.line),
+      },
+      place,
+    );
+    const [makes, ideal] = [at(valve.governor.line), governorPressure(governor, rpm)];
+    // A passage that is empty or full whatever the speed moves no spool.
+    if (ideal > 0 && (makes <= 0 || makes / ideal > 1.5)) return null;
+    const next = governorSpeed(governor, ideal > 0 ? (wanted * ideal) / makes : wanted);
+    if (!(next <= MOST_RPM)) return null;
+    if (Math.abs(next - rpm) <= FOUND)
+      return wanted > at(governor.from) ? null : place === 1 && wanted <= 0 ? null : next;
+    rpm = Math.max(1, next);
+  }
+  return null;
+}
+
+function controlLines(control: Control, throttles: readonly number[]): ShiftLine[] {
+  return control.shifts.map(({ gear, up, down }) => ({
+    from: gear,
+    to: gear + 1,
+    points: throttles.map((throttle) => {
+      const kicked = throttle >= control.kickDown;
+      const share = kicked ? 1 : throttle;
+      const between = ([closed, open]: readonly [number, number]) =>
+        closed + (open - closed) * share;
+      const rises = between(up);
+      return {
+        throttle,
+        up: rises,
+        down: kicked ? Math.max(between(down), KICK_SHARE * rises) : between(down),
+      };
+    }),
+  }));
+}
+
+/** The gear that a shift map asks for, from the one that is in; at most one step. */
+export function gearByMap(
+  lines: readonly ShiftLine[],
+  gear: number,
+  throttle: number,
+  outputRpm: number,
+): number {
+  const at = (from: number) => lines.find((l) => l.from === from);
+  const [up, down] = [at(gear), at(gear - 1)];
+  const rises = up && pointAt(up, throttle).up;
+  if (rises !== undefined && rises !== null && outputRpm > rises) return gear + 1;
+  const falls = down && pointAt(down, throttle).down;
+  if (falls !== undefined && falls !== null && outputRpm < falls) return gear - 1;
+  return gear;
+}
+
+/** Between two of a line's points. */
+export function pointAt({ points }: ShiftLine, throttle: number): ShiftPoint {
+  const k = points.findIndex((p) => p.throttle >= throttle);
+  const high = points[k < 0 ? points.length - 1 : k]!;
+  const low = points[Math.max(0, (k < 0 ? points.length : k) - 1)]!;
+  if (high === low || k === 0) return { ...high, throttle };
+  const share = (throttle - low.throttle) / (high.throttle - low.throttle);
+  const mix = (a: number | null, b: number | null) =>
+    a === null || b === null ? (share < 0.5 ? a : b) : a + (b - a) * share;
+  return { throttle, up: mix(low.up, high.up), down: mix(low.down, high.down) };
+}
