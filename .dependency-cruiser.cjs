@@ -26,6 +26,7 @@ const BENCHES = {
   apply: ['faults'],
   converter: [],
   clutch: [],
+  shift: [],
   packs: ['clutch'],
   stripDown: ['faults'],
 };

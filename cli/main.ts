@@ -1,10 +1,11 @@
 import { check } from './check';
 import { grade } from './grade';
+import { hydraulics, shiftmap } from './hydraulics';
 import { inspect } from './inspect';
 import { plan } from './plan';
 
 /** The command named first, with what follows; its number is the exit code. */
-const commands = { check, grade, inspect, plan };
+const commands = { check, grade, hydraulics, inspect, plan, shiftmap };
 
 const [name, ...args] = process.argv.slice(2);
 const command = commands[name as keyof typeof commands];

@@ -4,6 +4,7 @@ import { clutchFindings, packFindings, type Clutch, type ClutchPack } from '../c
 import { pairFindings } from '../core/converter';
 import { caseProblems, type FaultCase } from '../core/faults';
 import { unitFindings, type Unit } from '../core/geartrain';
+import { planFindings, type HydraulicPlan } from '../core/hydraulics';
 import {
   clutchRigOf,
   isOf,
@@ -27,10 +28,16 @@ export function notesOn(document: Documents[DocumentKind]): Notes {
   if (document.format === 'fair-sprocket/unit') noteUnit(document, '', found);
   if (document.format === 'fair-sprocket/clutch') noteClutch(document, '', found);
   if (document.format === 'fair-sprocket/clutch-pack') notePack(document, '', found);
+  if (document.format === 'fair-sprocket/hydraulics') notePlan(document, '', found);
   if (document.format === 'fair-sprocket/fault-case') noteCase(document, '', found);
   if (document.format === 'fair-sprocket/job') noteJob(document, '', found);
   if (document.format === 'fair-sprocket/lesson') noteLesson(document, found);
   return found;
+}
+
+function notePlan(plan: HydraulicPlan, prefix: string, found: Notes): void {
+  for (const { kind, weight, about } of planFindings(plan))
+    (weight === 'error' ? found.problems : found.notes).push(`${prefix}${about}: ${kind}`);
 }
 
 function noteUnit(unit: Unit, prefix: string, found: Notes): void {
@@ -72,6 +79,7 @@ function line(code: string, values: Readonly<Record<string, unknown>>): string {
 }
 
 function noteLesson(lesson: Lesson, found: Notes): void {
+  (lesson.hydraulics ?? []).forEach((plan, k) => notePlan(plan, `hydraulics[${k}].`, found));
   (lesson.units ?? []).forEach((unit, k) => noteUnit(unit, `units[${k}].`, found));
   (lesson.clutches ?? []).forEach((c, k) => noteClutch(c, `clutches[${k}]: `, found));
   (lesson.clutchPacks ?? []).forEach((p, k) => notePack(p, `clutchPacks[${k}]: `, found));

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { openText } from '../core/formats';
+import { openText, type DocumentKind, type Documents } from '../core/formats';
 import type { Unit } from '../core/geartrain';
 import type { Say } from './say';
 
@@ -24,11 +24,14 @@ export function readText(file: string): string {
 }
 
 /** @throws Refusal */
-export function readUnit(file: string): Unit {
-  const opened = openText(readText(file), 'fair-sprocket/unit');
+export function readDocument<K extends DocumentKind>(file: string, kind: K): Documents[K] {
+  const opened = openText(readText(file), kind);
   if (!opened.ok) throw new Refusal(`${file}: ${JSON.stringify(opened.failure)}`, 1);
   return opened.document;
 }
+
+/** @throws Refusal */
+export const readUnit = (file: string): Unit => readDocument(file, 'fair-sprocket/unit');
 
 /** Prints what comes out as JSON, or why nothing does. @returns the exit code */
 export function printed(say: Say, work: () => unknown): number {

@@ -25,3 +25,6 @@ export {
   type RailGear,
   type SleeveRails,
 } from './sleeveRails';
+export { oilLayout, type OilLayout } from './oilPlan';
+export type { OilBox, OilPipe, OilPort } from './oilShapes';
+export { oilFlows, type FlowingPiece } from './oilFlow';

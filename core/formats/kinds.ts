@@ -4,6 +4,7 @@ import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
+import type { HydraulicPlan } from '../hydraulics';
 import type { Vehicle } from '../vehicle';
 import type { Attempt, Lesson } from '../lesson';
 import { attemptV1, setAsideUnread } from './attemptV1';
@@ -12,6 +13,7 @@ import { clutchV1 } from './clutchV1';
 import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultCaseV1 } from './faultCaseV1';
+import { hydraulicsV1 } from './hydraulicsV1';
 import { jobV1 } from './jobV1';
 import { lessonV1 } from './lessonV1';
 import { packV1, type PackManifest } from './packV1';
@@ -31,6 +33,7 @@ export interface Documents {
   'fair-sprocket/vehicle': Vehicle;
   'fair-sprocket/clutch': Clutch;
   'fair-sprocket/clutch-pack': ClutchPack;
+  'fair-sprocket/hydraulics': HydraulicPlan;
   'fair-sprocket/fault-case': FaultCase;
   'fair-sprocket/job': Job;
   'fair-sprocket/pack': PackManifest;
@@ -71,6 +74,7 @@ export const KINDS: KindTable = {
   'fair-sprocket/vehicle': { version: 1, schema: vehicleV1, migrations: [] },
   'fair-sprocket/clutch': { version: 1, schema: clutchV1, migrations: [] },
   'fair-sprocket/clutch-pack': { version: 1, schema: clutchPackV1, migrations: [] },
+  'fair-sprocket/hydraulics': { version: 1, schema: hydraulicsV1, migrations: [] },
   'fair-sprocket/fault-case': { version: 1, schema: faultCaseV1, migrations: [] },
   'fair-sprocket/job': { version: 1, schema: jobV1, migrations: [] },
   'fair-sprocket/pack': { version: 1, schema: packV1, migrations: [] },

@@ -34,6 +34,7 @@ import {
 } from './limits';
 import { id, markdown, name, reference, refuseDuplicates, tolerance } from './parts';
 import { unitV1 } from './unitV1';
+import { hydraulicsV1 } from './hydraulicsV1';
 import { vehicleV1 } from './vehicleV1';
 
 /** Schema of `fair-sprocket/lesson`, version 1. The type is `lesson/lesson.ts`. */
@@ -207,6 +208,7 @@ export const lessonV1 = z
     converters: z.exactOptional(z.array(converterV1).max(MOST_STEPS)),
     engines: z.exactOptional(z.array(engineV1).max(MOST_STEPS)),
     vehicles: z.exactOptional(z.array(vehicleV1).max(MOST_STEPS)),
+    hydraulics: z.exactOptional(z.array(hydraulicsV1).max(MOST_STEPS)),
     clutches: z.exactOptional(z.array(clutchV1).max(MOST_STEPS)),
     clutchPacks: z.exactOptional(z.array(clutchPackV1).max(MOST_STEPS)),
     cases: z.exactOptional(z.array(faultCaseV1).max(MOST_STEPS)),

@@ -36,6 +36,9 @@ export const MOST_TORQUE_NM = 1_000_000;
 
 /** Rows of a measured table. */
 export const MOST_TABLE_ROWS = 500;
+/** Passages of a hydraulic plan, and parts between them. */
+export const MOST_LINES = 120;
+export const MOST_OIL_PARTS = 200;
 /** Plates of a pack, and sizes of a selective part. */
 export const MOST_PLATES = 60;
 /** Throttle openings at which an engine is measured, besides full. */

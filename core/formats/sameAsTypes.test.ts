@@ -5,6 +5,7 @@ import type { clutchV1 } from './clutchV1';
 import type { converterV1 } from './converterV1';
 import type { engineV1 } from './engineV1';
 import type { faultCaseV1 } from './faultCaseV1';
+import type { hydraulicsV1 } from './hydraulicsV1';
 import type { Documents } from './kinds';
 import type { jobV1 } from './jobV1';
 import type { lessonV1 } from './lessonV1';
@@ -22,6 +23,7 @@ interface Parsed {
   'fair-sprocket/vehicle': z.output<typeof vehicleV1>;
   'fair-sprocket/clutch': z.output<typeof clutchV1>;
   'fair-sprocket/clutch-pack': z.output<typeof clutchPackV1>;
+  'fair-sprocket/hydraulics': z.output<typeof hydraulicsV1>;
   'fair-sprocket/fault-case': z.output<typeof faultCaseV1>;
   'fair-sprocket/job': z.output<typeof jobV1>;
   'fair-sprocket/pack': z.output<typeof packV1>;

@@ -21,10 +21,19 @@ import { openPorts, type OpenWay, type Placed } from './ports';
  * stand at an end; where both ends push back, they are in balance between. Where each end holds, they stay where they
  * stood: that is what a valve remembers, and why it comes down later than it went up.
  */
+/** Oil from one passage to another, or from and to the pan; m³/s, below zero back. */
+export interface Passing {
+  /** The part that it goes through; empty for what leaks. */
+  readonly part: string;
+  readonly from: string;
+  readonly to: string;
+  readonly flow: number;
+}
+
 export interface OilState {
   readonly pressures: ReadonlyMap<string, number>;
-  /** m³/s through each part, from its first-named passage on. */
-  readonly flows: ReadonlyMap<string, number>;
+  /** Everything that flows from one passage to another. */
+  readonly passing: readonly Passing[];
   /** Shift valves from 0 (down) to 1 (up). */
   readonly spools: Spools;
   /** Elements whose piston presses on its plates. */
@@ -66,6 +75,7 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
   const lines = plan.lines.map((l) => l.id);
   const lineAt = new Map(lines.map((id, k) => [id, k]));
   const place = (id: string): number => (id === PAN ? OPEN : (lineAt.get(id) ?? OPEN));
+  const nameOf = (line: number): string => (line === OPEN ? PAN : lines[line]!);
   const valves = partsOf(plan, 'shift-valve');
   const pistons = partsOf(plan, 'piston');
   const fixtures = fixturesOf(plan, condition, place);
@@ -118,7 +128,7 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
       const pressures = Float64Array.from(lines, (_l, k) => pressureAt(k));
       return {
         pressures: new Map(lines.map((id, k) => [id, pressures[k]!])),
-        flows: flowsOf([...joined.openings, ...fixtures], pressures, joined.ways),
+        passing: passingOf([...joined.openings, ...fixtures], pressures, joined.ways, nameOf),
         spools,
         applied: pistons
           .filter((p) => pressureAt(place(p.line)) * p.area > p.returnForce)
@@ -219,25 +229,30 @@ function placeOf(valve: ShiftValve, was: number, on: OnSpool): number {
   return up > 0 ? 1 : 0;
 }
 
-/** m³/s through each part, ports between joined passages too. */
-function flowsOf(
+/** Everything that flows, through ports between joined passages too. */
+function passingOf(
   parts: readonly Placed[],
   pressures: Float64Array,
   ways: readonly OpenWay[],
-): Map<string, number> {
-  const flows = new Map<string, number>();
+  nameOf: (line: number) => string,
+): Passing[] {
   const into = new Float64Array(pressures.length);
-  const add = (id: string, flow: number) => flows.set(id, (flows.get(id) ?? 0) + flow);
   const takes = (line: number, flow: number) => {
     if (line !== OPEN) into[line]! += flow;
   };
+  const passing: Passing[] = [];
+  const passes = (part: string, from: number, to: number, flow: number) => {
+    takes(from, -flow);
+    takes(to, flow);
+    passing.push({ part, from: nameOf(from), to: nameOf(to), flow });
+  };
   for (const { id, part } of parts) {
     const flow = flowThrough(part, pressures);
-    if (part.kind !== 'source') takes(part.from, -flow);
-    if (part.kind !== 'spill') takes(part.to, flow);
-    if (part.kind === 'reducer') takes(part.to, -exhaustOf(part, pressures));
-    add(id, flow);
+    if (part.kind === 'source') passes(id, OPEN, part.to, flow);
+    else passes(id, part.from, part.kind === 'spill' ? OPEN : part.to, flow);
+    if (part.kind === 'reducer') passes('', part.to, OPEN, exhaustOf(part, pressures));
   }
-  for (const [id, flow] of portFlows(ways, into)) add(id, flow);
-  return flows;
+  for (const { part, from, to, flow } of portFlows(ways, into))
+    passing.push({ part, from: nameOf(from), to: nameOf(to), flow });
+  return passing;
 }

@@ -76,11 +76,10 @@ export function fill(setup: Filling): Filled {
   const back = (throttleLine && after.pressures.get(throttleLine)) || 0;
   const lineOf = (state: OilState) => (pump && state.pressures.get(pump.to)) || 0;
   const steady = lineOf(after);
-  const spilled = partsOf(plan, 'regulator').reduce(
-    (sum, r) => sum + (after.flows.get(r.id) ?? 0),
-    0,
-  );
-  const given = (pump && after.flows.get(pump.id)) || 0;
+  const through = (ids: readonly string[]) =>
+    after.passing.reduce((sum, p) => sum + (ids.includes(p.part) ? p.flow : 0), 0);
+  const spilled = through(partsOf(plan, 'regulator').map((r) => r.id));
+  const given = pump ? through([pump.id]) : 0;
   const kLeaks = steady > 0 ? Math.max(0, given - spilled) / Math.sqrt(steady) : 0;
   const thin = leakAt(running.celsius);
   const rooms = setup.elements.flatMap((id): Room[] => {

@@ -26,8 +26,8 @@ export function planFor(unit: Unit, wishes: PlanWishes = {}): HydraulicPlan {
   const sheet = new Sheet();
   const demands = demandsOf(unit, gears, wishes);
   const byValves = shiftedBy(unit, gears, wishes) === 'valves';
-  sheet.line('line', 'Line');
-  sheet.line('throttle', 'Throttle');
+  sheet.line('line', '');
+  sheet.line('throttle', '');
   for (const element of oiled(unit)) addElement(sheet, unit, gears, demands, element, byValves);
   addSupply(sheet, gears, demands, wishes);
   if (byValves) addShiftValves(sheet, gears, demands, wishes);
@@ -70,7 +70,10 @@ class Sheet {
   }
 
   port(levers: readonly string[]): string {
-    const id = `port-${levers.map(plain).join('-')}`;
+    const found = [...this.ports].find(([, had]) => had.join('\n') === levers.join('\n'))?.[0];
+    if (found !== undefined) return found;
+    const named = `port-${levers.map(plain).join('-')}`;
+    const id = named.length > LONGEST || this.ports.has(named) ? `port-${this.ports.size}` : named;
     this.line(id, levers.join(' '));
     this.ports.set(id, levers);
     return id;
@@ -87,6 +90,8 @@ class Sheet {
   }
 }
 
+/** Of an id that still says its lever places. */
+const LONGEST = 40;
 /** A lever place as part of an id. */
 const plain = (lever: string): string => lever.replaceAll(/[^A-Za-z0-9]/g, '_').slice(0, 12);
 
@@ -122,7 +127,7 @@ function addElement(
     const to = sheet.line(`${element}.b${k + 1}`, element);
     sheet.parts.push({
       id: `ball-${element}-${k + 1}`,
-      name: element,
+      name: '',
       kind: 'shuttle',
       first: source!,
       second,
@@ -134,7 +139,7 @@ function addElement(
     const to = sheet.line(`${element}.s`, element);
     sheet.parts.push({
       id: `sol-${element}`,
-      name: element,
+      name: '',
       kind: 'solenoid',
       from: source,
       to,
@@ -180,7 +185,9 @@ function throttleBy(kind: ThrottleBy['kind'], full: number): ThrottleBy {
     // With the throttle closed the vacuum just takes the spring's force.
     return { kind, spring: full * land, diaphragm: (full * land) / 65e3, land };
   }
-  return kind === 'cable' ? { kind, rest: 0, rise: full, slack: 0 } : { kind, rest: 0, rise: full };
+  return kind === 'cable'
+    ? { kind, rest: 0, rise: full, slack: 0 }
+    : { kind, points: [0, full / 3, (2 * full) / 3, full] };
 }
 
 function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWishes): void {
@@ -194,7 +201,7 @@ function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWis
   sheet.parts.push(
     {
       id: 'pump',
-      name: 'Pump',
+      name: '',
       kind: 'pump',
       to: 'line',
       volume: pump,
@@ -204,7 +211,7 @@ function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWis
     },
     {
       id: 'regulator',
-      name: 'Pressure regulator',
+      name: '',
       kind: 'regulator',
       line: 'line',
       area,
@@ -214,7 +221,7 @@ function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWis
     },
     {
       id: 'relief',
-      name: 'Relief valve',
+      name: '',
       kind: 'relief',
       line: 'line',
       opensAt: RELIEF_OVER * full * reverseBoost,
@@ -230,7 +237,7 @@ function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWis
     })),
     {
       id: 'throttle-valve',
-      name: 'Throttle valve',
+      name: '',
       kind: 'throttle-valve',
       from: 'line',
       to: 'throttle',
@@ -240,7 +247,7 @@ function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWis
   if (sheet.ports.size === 0) return;
   sheet.parts.push({
     id: 'manual',
-    name: 'Manual valve',
+    name: '',
     kind: 'manual-valve',
     from: 'line',
     places: gears.levers.map((lever) => ({
@@ -261,14 +268,14 @@ function addShiftValves(sheet: Sheet, gears: Gears, demands: Demands, wishes: Pl
       null,
     )?.[0];
   if (drive === undefined) return;
-  sheet.line('governor', 'Governor');
-  sheet.line('kick', 'Kick-down');
+  sheet.line('governor', '');
+  sheet.line('kick', '');
   const governor = governorSizes(demands.shifts);
   const by = throttleBy(wishes.throttle ?? 'cable', USUAL_PRESSURES.throttleFull);
   sheet.parts.push(
     {
       id: 'governor',
-      name: 'Governor',
+      name: '',
       kind: 'governor',
       from: drive,
       to: 'governor',
@@ -276,7 +283,7 @@ function addShiftValves(sheet: Sheet, gears: Gears, demands: Demands, wishes: Pl
     },
     {
       id: 'kick-down',
-      name: 'Kick-down valve',
+      name: '',
       kind: 'kick-down-valve',
       from: 'line',
       to: 'kick',
@@ -297,7 +304,7 @@ function addControl(sheet: Sheet, gears: Gears, { shifts }: Demands): void {
   if (gears.forward.length < 2) return;
   sheet.parts.push({
     id: 'control',
-    name: 'Control unit',
+    name: '',
     kind: 'control',
     kickDown: KICK_DOWN_AT,
     shifts: shifts.map(({ light, full, lightDown }, k) => ({

@@ -32,13 +32,14 @@ export {
   type OilRunning,
 } from './laws';
 export { OIL_SOUND, type OilCondition } from './condition';
-export { circuitOf, type Circuit, type OilState as OilPicture, type Spools } from './circuit';
+export { circuitOf, type Circuit, type OilState, type Passing, type Spools } from './circuit';
 export { planFor } from './generate';
 export { TIMED_AT, USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
 export { gearsOf, type Gears } from './gears';
 export { oiled } from './paths';
 export { atGear } from './timing';
 export {
+  drivingLever,
   gearByMap,
   MAP_THROTTLES,
   pointAt,

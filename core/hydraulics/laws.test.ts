@@ -1,5 +1,5 @@
 import { flipsAt, governorPressure, governorSpeed, netUp, throttlePressure } from './laws';
-import type { Governor, ShiftValve } from './plan';
+import type { Governor, ShiftValve, ThrottleBy } from './plan';
 
 const governor: Governor = {
   id: 'g',
@@ -28,18 +28,19 @@ test('a governor presses with the square of the speed, in two stages', () => {
 
 // Common practice, no source: a cable pulls pressure up with the pedal, a modulator lets vacuum pull it down.
 test('throttle pressure rises with the pedal, whatever makes it', () => {
-  const laws = [
+  const modulator: ThrottleBy = { kind: 'modulator', spring: 24, diaphragm: 24 / 65e3, land: 4e-5 };
+  const laws: ThrottleBy[] = [
     { kind: 'cable', rest: 0, rise: 600e3, slack: 0 },
-    { kind: 'modulator', spring: 24, diaphragm: 24 / 65e3, land: 4e-5 },
-    { kind: 'solenoid', rest: 0, rise: 600e3 },
-  ] as const;
+    modulator,
+    { kind: 'solenoid', points: [0, 200e3, 400e3, 600e3] },
+  ];
   for (const by of laws) {
     expect(throttlePressure({ by }, 0)).toBeCloseTo(0, 6);
     expect(throttlePressure({ by }, 0.5)).toBeCloseTo(300e3, 6);
     expect(throttlePressure({ by }, 1)).toBeCloseTo(600e3, 6);
   }
   // A torn diaphragm: the spring alone, so full pressure whatever the pedal does.
-  const torn = { ...laws[1], diaphragm: 0 };
+  const torn: ThrottleBy = { ...modulator, diaphragm: 0 };
   expect(throttlePressure({ by: torn }, 0)).toBeCloseTo(600e3, 6);
 });
 

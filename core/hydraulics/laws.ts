@@ -28,8 +28,15 @@ export function throttlePressure({ by }: Pick<ThrottleValve, 'by'>, throttle: nu
     case 'modulator':
       return Math.max(0, (by.spring - intakeVacuum(throttle) * by.diaphragm) / by.land);
     case 'solenoid':
-      return by.rest + by.rise * throttle;
+      return between(by.points, throttle);
   }
+}
+
+/** Straight between points that stand evenly from 0 to 1. */
+function between(points: readonly number[], at: number): number {
+  const place = Math.max(0, Math.min(1, at)) * (points.length - 1);
+  const k = Math.min(points.length - 2, Math.floor(place));
+  return points[k]! + (points[k + 1]! - points[k]!) * (place - k);
 }
 
 /** Pa that a governor makes: rises with the square of the speed, less steeply once the heavy weight is at its stop. */

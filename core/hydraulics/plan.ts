@@ -78,8 +78,8 @@ export type ThrottleBy =
   | { kind: 'cable'; rest: number; rise: number; slack: number }
   /** p = (spring − vacuum·diaphragm)/land, with the intake's vacuum falling as the throttle opens. */
   | { kind: 'modulator'; spring: number; diaphragm: number; land: number }
-  /** p = rest + rise·travel, as the control unit asks. */
-  | { kind: 'solenoid'; rest: number; rise: number };
+  /** What the control unit asks at travel 0, ⅓, ⅔ and 1, straight between. */
+  | { kind: 'solenoid'; points: [number, number, number, number] };
 
 /** A reducing valve: holds its outlet at what the throttle asks for. */
 export interface ThrottleValve extends Named {

@@ -10,7 +10,10 @@ interface Port {
  * two ways lead to one passage, the first is taken to carry all of it.
  * @param into m³/s that comes into each passage by all else
  */
-export function portFlows(ports: readonly Port[], into: Float64Array): Map<string, number> {
+export function portFlows(
+  ports: readonly Port[],
+  into: Float64Array,
+): (Port & { readonly flow: number })[] {
   const rest = Float64Array.from(into);
   const used = new Set<number>();
   const reached = new Set<number>();
@@ -28,11 +31,9 @@ export function portFlows(ports: readonly Port[], into: Float64Array): Map<strin
     });
   };
   for (const { from } of ports) if (from >= 0 && !reached.has(from)) grow(from);
-  const flows = new Map<string, number>();
-  for (const { part, from, to, way } of edges.toReversed()) {
-    const through = -rest[to]!;
-    rest[from]! -= through;
-    flows.set(part, (flows.get(part) ?? 0) + way * through);
-  }
-  return flows;
+  return edges.toReversed().map(({ part, from, to, way }) => {
+    const flow = -rest[to]!;
+    rest[from]! -= flow;
+    return way > 0 ? { part, from, to, flow } : { part, from: to, to: from, flow: -flow };
+  });
 }

@@ -19,7 +19,8 @@ export interface ShiftLine {
 
 /** How the engine turns while a speed is looked for. */
 export interface MapSetting {
-  readonly lever: string;
+  /** Left out, the place in which most gears can come. */
+  readonly lever?: string;
   readonly celsius: number;
   /** Ratios of the forward gears; without them the pump turns steadily. */
   readonly ratios?: readonly number[];
@@ -37,20 +38,32 @@ const MOST_RPM = 20_000;
 /** Under kick-down a lower gear comes up to this share of its highest speed, where a control unit decides. */
 const KICK_SHARE = 0.88;
 
-/** Lever place in which most gears can come: the one with most ports open that is not the first for reverse. */
+/** The lever place that feeds most of what shift valves pass on. */
+export function drivingLever(plan: HydraulicPlan): string {
+  const switched = new Set(partsOf(plan, 'shift-valve').flatMap((v) => v.up.map((w) => w.from)));
+  const places = partsOf(plan, 'manual-valve').flatMap((v) => v.places);
+  const feeds = (opens: readonly string[]) => opens.filter((l) => switched.has(l)).length;
+  const best = places.reduce<(typeof places)[number] | undefined>(
+    (most, p) => (most && feeds(most.opens) >= feeds(p.opens) ? most : p),
+    undefined,
+  );
+  return best?.lever ?? '';
+}
+
 export function shiftMap(circuit: Circuit, setting: MapSetting): ShiftLine[] {
   const { plan } = circuit;
   const control = partsOf(plan, 'control')[0];
   const throttles = setting.throttles ?? MAP_THROTTLES;
   if (control) return controlLines(control, throttles);
   const governor = partsOf(plan, 'governor')[0];
+  const asked = { ...setting, lever: setting.lever ?? drivingLever(plan) };
   return partsOf(plan, 'shift-valve').map((valve) => ({
     from: valve.gear,
     to: valve.gear + 1,
     points: throttles.map((throttle) => ({
       throttle,
-      up: governor ? flipSpeed(circuit, valve, governor, setting, throttle, 0) : null,
-      down: governor ? flipSpeed(circuit, valve, governor, setting, throttle, 1) : null,
+      up: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 0) : null,
+      down: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 1) : null,
     })),
   }));
 }
@@ -67,7 +80,7 @@ function flipSpeed(
   circuit: Circuit,
   valve: ShiftValve,
   governor: Governor,
-  setting: MapSetting,
+  setting: MapSetting & { readonly lever: string },
   throttle: number,
   place: 0 | 1,
 ): number | null {

@@ -48,7 +48,7 @@ export function sizedElement(
   const k = (area * travel) / (FILLS_IN * Math.sqrt(idle - RETURN * full));
   const piston: SizedElement['piston'] = {
     id: `piston-${element}`,
-    name: element,
+    name: '',
     kind: 'piston',
     element,
     area,
@@ -61,7 +61,7 @@ export function sizedElement(
   };
   const feed: SizedElement['feed'] = {
     id: `feed-${element}`,
-    name: element,
+    name: '',
     kind: 'feed',
     in: k,
     out: k,
@@ -79,7 +79,7 @@ export function sizedElement(
     piston,
     accumulator: {
       id: `acc-${element}`,
-      name: element,
+      name: '',
       kind: 'accumulator',
       area: ACCUMULATOR_AREA,
       travel: (k * STROKES_IN * Math.sqrt(line - (from + to) / 2)) / ACCUMULATOR_AREA,

@@ -75,7 +75,7 @@ export const shiftValve = (
   drive: string,
 ): Omit<ShiftValve, 'up' | 'down'> => ({
   id: `shift-${gear}`,
-  name: `${gear}–${gear + 1} shift valve`,
+  name: '',
   kind: 'shift-valve',
   gear,
   governor: { line: 'governor', area: s.governor },

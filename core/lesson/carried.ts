@@ -3,6 +3,7 @@ import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import type { FaultCase } from '../faults';
 import type { Unit } from '../geartrain';
+import type { HydraulicPlan } from '../hydraulics';
 import type { Vehicle } from '../vehicle';
 import type { ClutchRig } from './families/clutch/kinds';
 import type { ConverterRig } from './families/converter/kinds';
@@ -13,7 +14,16 @@ import type { Block, Lesson } from './lesson';
  * The models a lesson carries. A block names them by id; the lesson keeps each as it was when it was chosen, so that
  * it can't change behind a class's back.
  */
-export type Carried = Unit | Converter | Engine | Vehicle | Clutch | ClutchPack | FaultCase | Job;
+export type Carried =
+  | Unit
+  | Converter
+  | Engine
+  | Vehicle
+  | Clutch
+  | ClutchPack
+  | HydraulicPlan
+  | FaultCase
+  | Job;
 export type CarriedList =
   | 'units'
   | 'converters'
@@ -21,6 +31,7 @@ export type CarriedList =
   | 'vehicles'
   | 'clutches'
   | 'clutchPacks'
+  | 'hydraulics'
   | 'cases'
   | 'jobs';
 
@@ -31,6 +42,7 @@ export const LIST_OF: Readonly<Record<Carried['format'], CarriedList>> = {
   'fair-sprocket/vehicle': 'vehicles',
   'fair-sprocket/clutch': 'clutches',
   'fair-sprocket/clutch-pack': 'clutchPacks',
+  'fair-sprocket/hydraulics': 'hydraulics',
   'fair-sprocket/fault-case': 'cases',
   'fair-sprocket/job': 'jobs',
 };
@@ -43,6 +55,7 @@ const REFERENCES = [
   'vehicle',
   'clutch',
   'pack',
+  'hydraulics',
   'case',
   'job',
 ] as const;
@@ -53,6 +66,7 @@ const LIST_OF_REFERENCE = {
   vehicle: 'vehicles',
   clutch: 'clutches',
   pack: 'clutchPacks',
+  hydraulics: 'hydraulics',
   case: 'cases',
   job: 'jobs',
 } as const satisfies Record<(typeof REFERENCES)[number], CarriedList>;

@@ -3,6 +3,7 @@ import type { Clutch, ClutchFault, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
 import { HAZARDS, type CaseFault, type FaultCase } from '../faults';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
+import type { HydraulicPlan } from '../hydraulics';
 import type { Vehicle } from '../vehicle';
 import type { ConverterSetting } from './families/converter/kinds';
 import type { Question } from './question';
@@ -27,6 +28,7 @@ export interface Lesson {
   converters?: Converter[];
   engines?: Engine[];
   vehicles?: Vehicle[];
+  hydraulics?: HydraulicPlan[];
   clutches?: Clutch[];
   clutchPacks?: ClutchPack[];
   cases?: FaultCase[];

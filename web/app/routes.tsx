@@ -13,6 +13,7 @@ export function createRouter() {
   const ratio = lazyPart(screens.ratio);
   const converter = lazyPart(screens.converter);
   const clutch = lazyPart(screens.clutch);
+  const shift = lazyPart(screens.shift);
   const packs = lazyPart(screens.packs);
   const faultDesk = lazyPart(screens.faultDesk);
   const atlas = lazyPart(screens.atlas);
@@ -55,6 +56,7 @@ export function createRouter() {
         { path: 'teach/faults', Component: faultDesk },
         { path: 'teach/faults/atlas', Component: atlas },
         { path: 'teach/clutch', Component: clutch },
+        { path: 'teach/shift/:unitId?', Component: shift },
         { path: 'teach/clutch/packs', Component: packs },
         { path: 'teach/models', element: <ModelLibrary kind="fair-sprocket/unit" /> },
         ...MODEL_KINDS.flatMap((kind) => [
@@ -85,6 +87,7 @@ export function createRouter() {
         { path: 'learn/converter', Component: converter },
         { path: 'learn/faults', Component: faultDesk },
         { path: 'learn/clutch', Component: clutch },
+        { path: 'learn/shift/:unitId?', Component: shift },
         { path: 'learn/clutch/packs', Component: packs },
         { path: 'learn/apply/:unitId?', Component: apply },
         { path: 'learn/strip-down/:unitId?', Component: stripDown },

@@ -22,6 +22,7 @@ const firstLesson = async () => (await import('../lessons/library/FirstLesson'))
 const models = async () => (await import('../models/ModelLibrary')).ModelLibrary;
 const modelEditor = async () => (await import('../models/ModelEditorScreen')).ModelEditorScreen;
 const apply = async () => (await import('../apply/ApplyBench')).ApplyBench;
+const shift = async () => (await import('../shift/ShiftBench')).ShiftBench;
 const builder = async () => (await import('../lessons/builder/BuilderScreen')).BuilderScreen;
 const packs = async () => (await import('../packs/PackBench')).PackBench;
 const records = async () => (await import('../lessons/player/RecordsScreen')).RecordsScreen;
@@ -37,6 +38,7 @@ export const screens = {
   ratio: worded(async () => (await import('../ratio/RatioBench')).RatioBench),
   apply: worded(() => withDialogs(apply())),
   converter: worded(async () => (await import('../converter/ConverterBench')).ConverterBench),
+  shift: worded(() => withDialogs(shift())),
   faultDesk: worded(async () => (await import('../faults/FaultDesk')).FaultDesk),
   atlas: worded(async () => (await import('../faults/AtlasScreen')).AtlasScreen),
   stripDown: worded(async () => (await import('../stripDown/StripDownBench')).StripDownBench),

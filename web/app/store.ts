@@ -15,6 +15,7 @@ import { modelsReducer } from '../state/modelsSlice';
 import { keep, keptAs } from '../shared/kept';
 import type { AppStore, RootState } from '../state/rootState';
 import type { Services } from '../state/services';
+import { shiftReducer } from '../shift/shiftSlice';
 import { settingsReducer } from '../state/settingsSlice';
 
 /** Slices that outlive a reload of the tab: what stands on the benches, the desk, and the attempt that runs. */
@@ -24,6 +25,7 @@ const LASTING = {
   converter: converterReducer,
   clutch: clutchReducer,
   pack: packReducer,
+  shift: shiftReducer,
   atlas: atlasReducer,
   desk: deskReducer,
   player: playerReducer,
@@ -68,6 +70,7 @@ const REDUCERS: { readonly [K in keyof RootState]: Reducer<RootState[K]> } = {
   desk: deskReducer,
   clutch: clutchReducer,
   pack: packReducer,
+  shift: shiftReducer,
   models: modelsReducer,
   modelDraft: modelDraftReducer,
 };

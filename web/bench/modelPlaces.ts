@@ -12,6 +12,8 @@ export function benchOf(model: Model): string {
       return `/teach/apply/${model.id}`;
     case 'fair-sprocket/clutch':
       return `/teach/clutch?clutch=${model.id}`;
+    case 'fair-sprocket/hydraulics':
+      return `/teach/shift/${model.unit}?plan=${model.id}`;
     case 'fair-sprocket/fault-case':
       return `/teach/faults?case=${model.id}`;
     case 'fair-sprocket/job':

@@ -18,7 +18,10 @@ import {
   type ClutchPack,
 } from '../../core/clutch';
 import { rigKind, rigOfCase, type FaultCase } from '../../core/faults';
+import { partsOf, type HydraulicPlan } from '../../core/hydraulics';
 import type { Vehicle } from '../../core/vehicle';
+import { useAppSelector } from '../state/hooks';
+import { selectUnits } from '../state/modelsSlice';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
 import { useUnitFigures } from '../workers/unitWorker';
 
@@ -35,6 +38,8 @@ export function ModelFacts({ model }: { model: Model }) {
       return <VehicleFacts vehicle={model} />;
     case 'fair-sprocket/clutch':
       return <ClutchFacts clutch={model} />;
+    case 'fair-sprocket/hydraulics':
+      return <PlanFacts plan={model} />;
     case 'fair-sprocket/fault-case':
       return <CaseFacts faultCase={model} />;
     case 'fair-sprocket/job':
@@ -161,6 +166,18 @@ function CaseFacts({ faultCase }: { faultCase: FaultCase }) {
       {limitMinutes !== undefined && (
         <span>{t('modelFacts.limit', { minutes: limitMinutes })}</span>
       )}
+    </>
+  );
+}
+
+function PlanFacts({ plan }: { plan: HydraulicPlan }) {
+  const { t } = useTranslation();
+  const unit = useAppSelector(selectUnits).byId[plan.unit];
+  return (
+    <>
+      <span>{unit?.name ?? plan.unit}</span>
+      <span>{t('modelFacts.oilParts', { count: plan.parts.length })}</span>
+      <span>{t('modelFacts.shiftValves', { count: partsOf(plan, 'shift-valve').length })}</span>
     </>
   );
 }

@@ -18,7 +18,7 @@ import { ModelFacts } from './ModelFacts';
 import { benchOf, editorOf, shelfOf } from '../bench/modelPlaces';
 import { onShelf, selectModels, selectUnits, type Shelf } from '../state/modelsSlice';
 import { newClutch, newClutchPack } from './newClutches';
-import { newConverter, newEngine, newFaultCase, newJob, newVehicle } from './newModels';
+import { newConverter, newEngine, newFaultCase, newJob, newPlan, newVehicle } from './newModels';
 import '../bench/cards.css';
 import '../bench/shelves.css';
 
@@ -41,6 +41,12 @@ export function ModelLibrary({ kind }: { kind: ModelKind }) {
       'fair-sprocket/vehicle': () => newVehicle(id, name),
       'fair-sprocket/clutch': () => newClutch(id, name),
       'fair-sprocket/clutch-pack': () => newClutchPack(id, name),
+      'fair-sprocket/hydraulics': () =>
+        newPlan(
+          id,
+          name,
+          onShelf(units)[0] ?? newUnit(id, (key) => t(`unitLibrary.starter.${key}`)),
+        ),
       'fair-sprocket/fault-case': () => newFaultCase(id, name, onShelf(units)[0]),
       'fair-sprocket/job': () => newJob(id, name, onShelf(units)[0]),
     }[kind]();

@@ -2,6 +2,7 @@ import { newJob as soundJob, type Job } from '../../core/assembly';
 import { usualBlades, type Converter, type Engine } from '../../core/converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
+import { planFor, type HydraulicPlan } from '../../core/hydraulics';
 import type { Vehicle } from '../../core/vehicle';
 
 /** What a new converter, engine, vehicle, case or job starts as: sound, of usual size, and to be changed. */
@@ -60,3 +61,10 @@ export function newFaultCase(id: string, name: string, unit: Unit | undefined): 
 /** @param unit that is on the bench; nothing is hidden in it yet */
 export const newJob = (id: string, name: string, unit: Unit | undefined): Job =>
   soundJob({ id, name, ...(unit ? { unit } : {}) });
+
+/** @param unit that it feeds */
+export const newPlan = (id: string, name: string, unit: Unit): HydraulicPlan => ({
+  ...planFor(unit),
+  id,
+  name,
+});

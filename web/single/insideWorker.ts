@@ -5,6 +5,7 @@ const WORKERS: Readonly<Record<string, () => Promise<unknown>>> = {
   fault: () => import('../workers/fault.worker'),
   files: () => import('../workers/files.worker'),
   grading: () => import('../workers/grading.worker'),
+  oil: () => import('../workers/oil.worker'),
   search: () => import('../workers/search.worker'),
   unit: () => import('../workers/unit.worker'),
 };

@@ -43,6 +43,14 @@ import type {
   UnitFinding,
 } from '../../core/geartrain';
 import type {
+  HydraulicPlan,
+  MapSetting,
+  OilShift,
+  OilShiftResult,
+  PlanFault,
+  ShiftLine,
+} from '../../core/hydraulics';
+import type {
   Attempt,
   ClassBook,
   FaultKeyResult,
@@ -161,6 +169,25 @@ export interface ClutchWorker {
     onPoint: Told<EngagementPoint>,
   ): Promise<void>;
   pack(pack: ClutchPack, duty: Duty): PackReport;
+}
+
+/** A shift map of a plan as it is. */
+export interface OilMapRequest {
+  readonly plan: HydraulicPlan;
+  readonly faults: readonly PlanFault[];
+  readonly setting: MapSetting;
+}
+
+/** A shift over time of a plan as it is. */
+export interface OilShiftRequest extends Omit<OilShift, 'circuit'> {
+  readonly plan: HydraulicPlan;
+  readonly faults: readonly PlanFault[];
+}
+
+/** Messages between the page and the worker that computes oil. */
+export interface OilWorker {
+  map(request: OilMapRequest): ShiftLine[];
+  shift(request: OilShiftRequest): OilShiftResult;
 }
 
 /** So much of a piece of work is done. */

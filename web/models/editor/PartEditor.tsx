@@ -20,6 +20,8 @@ import { ModelProblems } from './ModelProblems';
 import { ClutchFields } from './ClutchFields';
 import { ClutchPreview, PackPreview } from './ClutchPreviews';
 import { PackFields } from './PackFields';
+import { PlanFields } from './PlanFields';
+import { PlanPreview } from './PlanPreview';
 import { VehicleFields } from './VehicleFields';
 import { VehiclePreview } from './VehiclePreview';
 import '../../bench/SideColumn.css';
@@ -83,6 +85,8 @@ function Preview({ part, onPart }: Omit<FieldsProps, 'problems'>) {
       return <VehiclePreview vehicle={part} />;
     case 'fair-sprocket/clutch':
       return <ClutchPreview clutch={part} />;
+    case 'fair-sprocket/hydraulics':
+      return <PlanPreview plan={part} />;
     case 'fair-sprocket/fault-case':
       return <CasePreview faultCase={part} />;
     case 'fair-sprocket/job':
@@ -108,6 +112,8 @@ function Fields({ part, problems, onPart }: FieldsProps) {
       return <VehicleFields vehicle={part} problems={problems} onVehicle={onPart} />;
     case 'fair-sprocket/clutch':
       return <ClutchFields clutch={part} problems={problems} onClutch={onPart} />;
+    case 'fair-sprocket/hydraulics':
+      return <PlanFields plan={part} problems={problems} onPlan={onPart} />;
     case 'fair-sprocket/fault-case':
       return <CaseFields faultCase={part} onCase={onPart} />;
     case 'fair-sprocket/job':

@@ -1,0 +1,106 @@
+import { Spin } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { ShiftLine } from '../../core/hydraulics';
+import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
+import { formatNumber } from '../shared/numbers';
+import { runOilMap } from '../workers/oilWorker';
+import { useSettledRun } from '../workers/useSettledRun';
+import type { ShiftBenchProps } from './shiftBenchProps';
+
+const INKS = ['--drives', '--driven', '--held', '--idle', '--oil'] as const;
+/** Every twentieth of the pedal's travel. */
+const THROTTLES = Array.from({ length: 21 }, (_v, k) => k / 20);
+
+/** At which output speeds the valves change gear, drawn over the pedal, with the place where the bench stands. */
+export function MapSheet({
+  plan,
+  fault,
+  bench,
+  oil,
+  idleRpm,
+}: ShiftBenchProps & { idleRpm: number }) {
+  const { t } = useTranslation();
+  const ratios = useMemo(() => oil.gears.forward.map((f) => f.ratio), [oil.gears]);
+  const { before } = bench;
+  const setting = useMemo(
+    () => ({ celsius: bench.celsius, idleRpm, ratios, throttles: THROTTLES }),
+    [bench.celsius, idleRpm, ratios],
+  );
+  const request = useMemo(
+    () => ({ plan, faults: fault ? [fault] : [], setting }),
+    [plan, fault, setting],
+  );
+  const earlier = useMemo(
+    () => before && { plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
+    [before, setting],
+  );
+  const { result, failure } = useSettledRun(request, runOilMap);
+  const was = useSettledRun(earlier, runOilMap);
+  if (failure) return <p role="alert">{failure}</p>;
+  if (!result) return <Spin />;
+  if (result.length === 0) return <p className="quiet">{t('oil.map.none')}</p>;
+  const line = (l: ShiftLine, way: 'up' | 'down') =>
+    l.points.flatMap((p) => (p[way] === null ? [] : [{ x: p[way], y: 100 * p.throttle }]));
+  const names = (l: ShiftLine) => ({ low: l.from, high: l.to });
+  const curves = result.flatMap((l, k): Curve[] => {
+    const ink = INKS[k % INKS.length]!;
+    return [
+      { label: t('launch.shiftUp', names(l)), ink, points: line(l, 'up') },
+      { label: t('launch.shiftDown', names(l)), ink, look: 'dashed', points: line(l, 'down') },
+    ];
+  });
+  const kept =
+    before && was.result
+      ? was.result.map((l): Curve => ({
+          label: t('oil.map.before', names(l)),
+          ink: '--idle',
+          look: 'thin',
+          points: line(l, 'up'),
+        }))
+      : [];
+  const never = result.filter((l) => l.points.every((p) => p.up === null));
+  return (
+    <>
+      {never.length > 0 && (
+        <p className="shift-never" role="status">
+          {never.map((l) => t('oil.map.never', names(l))).join(' ')}
+        </p>
+      )}
+      <CurveSheet
+        title={t('oil.views.map')}
+        x={{ title: t('oil.map.speed'), min: 0 }}
+        y={{ title: t('launch.throttlePercent'), min: 0, max: 100 }}
+        curves={[
+          ...curves,
+          ...kept,
+          {
+            label: t('oil.map.here'),
+            ink: '--ink',
+            look: 'marks',
+            points: [{ x: bench.outputRpm, y: 100 * bench.throttle }],
+          },
+        ]}
+        spoken={t('oil.map.spoken')}
+        figures={{
+          titles: [
+            t('launch.throttlePercent'),
+            ...result.flatMap((l) => [
+              t('launch.shiftUp', names(l)),
+              t('launch.shiftDown', names(l)),
+            ]),
+          ],
+          rows: THROTTLES.filter((_v, k) => k % 2 === 0).map((throttle, k) => [
+            formatNumber(100 * throttle, 0),
+            ...result.flatMap((l) =>
+              (['up', 'down'] as const).map((way) => {
+                const value = l.points[2 * k]?.[way];
+                return value === null || value === undefined ? '–' : formatNumber(value, 0);
+              }),
+            ),
+          ]),
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,172 @@
+import { Segmented } from 'antd';
+import { useEffect, useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { engineModel, type Engine } from '../../core/converter';
+import type { Unit } from '../../core/geartrain';
+import { partsOf, planFindings, planFaultProblem, type HydraulicPlan } from '../../core/hydraulics';
+import type { Vehicle } from '../../core/vehicle';
+import { chosenFrom } from '../bench/chosenFrom';
+import { shelfOf } from '../bench/modelPlaces';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { selectEngines, selectModels, selectUnits, selectVehicles } from '../state/modelsSlice';
+import { FindingsList } from '../shared/FindingsList';
+import { Sheet } from '../shared/Sheet';
+import { useKept } from '../shared/kept';
+import { useShortcuts } from '../shared/useShortcuts';
+import { MapSheet } from './MapSheet';
+import { OilControls } from './OilControls';
+import { OilPlanView } from './OilPlanView';
+import { PlanFiles } from './PlanFiles';
+import { PressureSheet } from './PressureSheet';
+import { ShiftSheet } from './ShiftSheet';
+import {
+  selectShiftBench,
+  shiftBenchChanged,
+  WITHOUT_PLAN,
+  WITHOUT_UNIT,
+  type ShiftBenchState,
+} from './shiftSlice';
+import { useOil, usePlanFor, type Oil } from './useOil';
+import '../bench/SideColumn.css';
+import './ShiftBench.css';
+
+/** The Shift bench: lever, pedal and road speed move spools; oil moves pistons; a shift happens over time. */
+export function ShiftBench() {
+  const { t } = useTranslation();
+  const { unitId } = useParams();
+  const bench = useAppSelector(selectShiftBench);
+  const dispatch = useAppDispatch();
+  const units = useAppSelector(selectUnits);
+  const engines = useAppSelector(selectEngines);
+  const vehicles = useAppSelector(selectVehicles);
+  const unit = chosenFrom(units, unitId ?? bench.unitId);
+  const [asked] = useSearchParams();
+  const planId = asked.get('plan');
+  useEffect(() => {
+    if (!unit) return;
+    const other = unit.id !== bench.unitId;
+    if (other || (planId !== null && planId !== bench.planId))
+      dispatch(
+        shiftBenchChanged({
+          ...(other ? WITHOUT_UNIT : WITHOUT_PLAN),
+          unitId: unit.id,
+          ...(planId === null ? {} : { planId }),
+        }),
+      );
+    // What the address names comes onto the bench once; after that the bench decides.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [unit, planId, dispatch]);
+  const engine = chosenFrom(engines, bench.engineId);
+  const vehicle = chosenFrom(vehicles, bench.vehicleId);
+  return (
+    <main className="shift-bench" id="main">
+      <h1 className="visually-hidden">{t('nav.shift')}</h1>
+      {unit && unit.id === bench.unitId ? (
+        <Bench unit={unit} engine={engine} vehicle={vehicle} bench={bench} />
+      ) : (
+        <p className="library-empty">
+          {t('oil.empty')} <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
+        </p>
+      )}
+    </main>
+  );
+}
+
+interface Props {
+  unit: Unit;
+  engine: Engine | undefined;
+  vehicle: Vehicle | undefined;
+  bench: ShiftBenchState;
+}
+
+const TABS = ['pressures', 'shift', 'map'] as const;
+/** rev/min where there is no engine. */
+const IDLE_RPM = 700;
+const THROTTLE_STEP = 0.05;
+
+function Bench({ unit, engine, vehicle, bench }: Props) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  const [tab, setTab] = useKept<(typeof TABS)[number]>('ShiftBench tab', 'pressures');
+  const change = (next: Partial<ShiftBenchState>) => void dispatch(shiftBenchChanged(next));
+  const made = usePlanFor(unit, engine, bench.throttleBy, bench.shifting);
+  const plans = useAppSelector(selectModels('fair-sprocket/hydraulics'));
+  const kept = bench.planId === null ? undefined : plans.byId[bench.planId];
+  const base = kept ?? made;
+  const plan = bench.plan ?? base;
+  const fault = bench.fault && planFaultProblem(plan, bench.fault) === null ? bench.fault : null;
+  const levers = useLevers(unit, plan);
+  const lever =
+    bench.lever !== null && levers.includes(bench.lever) ? bench.lever : (levers[0] ?? '');
+  const idleRpm = engine ? engineModel(engine).idleRpm : IDLE_RPM;
+  const { throttle, outputRpm, celsius } = bench;
+  const oil = useOil(unit, plan, fault, { lever, throttle, outputRpm, celsius, idleRpm });
+  const step = (by: number) => () => {
+    const k = levers.indexOf(lever) + by;
+    if (levers[k] !== undefined) change({ lever: levers[k] });
+  };
+  useShortcuts({
+    ArrowUp: () => change({ throttle: Math.min(1, throttle + THROTTLE_STEP) }),
+    ArrowDown: () => change({ throttle: Math.max(0, throttle - THROTTLE_STEP) }),
+    '+': step(1),
+    '-': step(-1),
+  });
+  const shown = { unit, engine, vehicle, bench, plan, base, fault, oil, onBench: change };
+  return (
+    <>
+      <div className="shift-sheet">
+        <Sheet label={t('oil.sheet')}>
+          <OilPlanView
+            plan={plan}
+            state={oil.state}
+            running={oil.running}
+            onLever={(next) => change({ lever: next })}
+          />
+        </Sheet>
+      </div>
+      <div className="shift-curves">
+        <Segmented
+          aria-label={t('oil.views.label')}
+          value={tab}
+          onChange={setTab}
+          options={TABS.map((v) => ({ value: v, label: t(`oil.views.${v}`) }))}
+        />
+        {tab === 'pressures' && <PressureSheet plan={plan} unit={unit} oil={oil} />}
+        {tab === 'shift' && <ShiftSheet {...shown} />}
+        {tab === 'map' && <MapSheet {...shown} idleRpm={idleRpm} />}
+      </div>
+      <aside className="side-column shift-side" aria-label={t('oil.now')}>
+        <OilControls {...shown} levers={levers} lever={lever} idleRpm={idleRpm} />
+        <Findings plan={plan} unit={unit} oil={oil} />
+        <PlanFiles {...shown} />
+      </aside>
+    </>
+  );
+}
+
+/** Places of the lever that the plan knows, in the order of the unit. */
+function useLevers(unit: Unit, plan: HydraulicPlan): string[] {
+  return useMemo(() => {
+    const known = partsOf(plan, 'manual-valve').flatMap((v) => v.places.map((p) => p.lever));
+    const all = [...new Set(unit.ranges.map((r) => r.lever))];
+    const found = all.filter((l) => known.includes(l));
+    // The place that most is done in first.
+    const most = (l: string) => unit.ranges.filter((r) => r.lever === l).length;
+    return found.length > 0 ? found.toSorted((a, b) => most(b) - most(a)) : all;
+  }, [unit, plan]);
+}
+
+/** What is wrong with the plan, and what it applies that the chart does not. */
+function Findings({ plan, unit, oil }: { plan: HydraulicPlan; unit: Unit; oil: Oil }) {
+  const { t } = useTranslation();
+  const found = useMemo(() => planFindings(plan, unit), [plan, unit]);
+  return (
+    <FindingsList
+      items={[
+        ...found.map((f) => t(`oil.findings.${f.kind}`, { about: f.about })),
+        ...(oil.state.settled ? [] : [t('oil.swings')]),
+      ]}
+    />
+  );
+}
