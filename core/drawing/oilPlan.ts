@@ -40,7 +40,7 @@ const ROW: Readonly<Record<HydraulicKind, number | null>> = {
   control: null,
 };
 const SIZE: Readonly<Record<HydraulicKind, readonly [number, number]>> = {
-  piston: [92, 44],
+  piston: [98, 44],
   accumulator: [48, 44],
   feed: [44, 18],
   solenoid: [64, 26],
@@ -49,11 +49,11 @@ const SIZE: Readonly<Record<HydraulicKind, readonly [number, number]>> = {
   'pressure-switch': [60, 30],
   'manual-valve': [230, 40],
   governor: [104, 40],
-  'kick-down-valve': [104, 40],
+  'kick-down-valve': [124, 40],
   'throttle-valve': [116, 40],
   pump: [96, 44],
   regulator: [170, 44],
-  relief: [92, 40],
+  relief: [104, 40],
   restriction: [104, 40],
   control: [0, 0],
 };

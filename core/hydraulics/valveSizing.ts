@@ -10,8 +10,8 @@ const RADIUS = 0.02;
 /** Pa at the highest shift: below the least line pressure, so that it never runs out. */
 const MOST = 400e3;
 /** The heavy weight over the light one, and the share of the highest speed at which it comes to its stop. */
-const HEAVY_TIMES = 4;
-const STOP_AT = 0.35;
+const HEAVY_TIMES = 0.7;
+const STOP_AT = 0.7;
 
 type GovernorSizes = Pick<Governor, 'area' | 'heavy' | 'light' | 'spring'>;
 

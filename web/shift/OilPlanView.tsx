@@ -27,7 +27,7 @@ const MOST_FLOW = 6e-4;
 const LEAST_FLOW = 1.5e-6;
 const [THIN, THICK] = [3, 8];
 /** Of the drawing's own size: below that it scrolls instead of shrinking. */
-const LEAST_SCALE = 0.82;
+const LEAST_SCALE = 0.76;
 
 /** A hydraulic plan with its pressures: the fuller a passage, the higher; the thicker, the more flows. */
 export function OilPlanView(props: Props) {
@@ -63,7 +63,9 @@ export function OilPlanView(props: Props) {
             pieces={flows?.get(pipe.id) ?? []}
             title={t('oil.lineHas', {
               line: lineName(t, plan, pipe.id),
-              pressure: sealed ? '–' : numbers.quantity(pressure(pipe.id) / 1000, 'pressure'),
+              pressure: sealed
+                ? '–'
+                : numbers.quantity(Math.round(pressure(pipe.id) / 1000), 'pressure'),
             })}
           />
         ))}

@@ -119,9 +119,9 @@ function signOf(part: HydraulicPart): Sign {
   }
 }
 
-/** Letters of the name that fit: a letter is about seven wide. */
+/** Letters of the name that fit: a letter is about six wide. */
 const shortName = (name: string, width: number): string => {
-  const most = Math.floor((width - 34) / 6.6);
+  const most = Math.floor((width - 34) / 5.8);
   return name.length <= most ? name : `${name.slice(0, Math.max(1, most - 1))}…`;
 };
 

@@ -30,7 +30,7 @@ export function PressureSheet({ plan, unit, oil }: { plan: HydraulicPlan; unit: 
           <figure key={line} className="shift-gauge" data-differs={differs || undefined}>
             <Gauge share={pressure / MOST} />
             <figcaption>
-              <strong>{name}</strong> {numbers.quantity(pressure / 1000, 'pressure')}
+              <strong>{name}</strong> {numbers.quantity(Math.round(pressure / 1000), 'pressure')}
               <span className="quiet">
                 {on === null
                   ? ''

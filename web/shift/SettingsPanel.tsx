@@ -1,4 +1,4 @@
-import { Button, Switch } from 'antd';
+import { Switch } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { partsOf, type HydraulicPart, type HydraulicPlan } from '../../core/hydraulics';
 import { SmallSlider } from '../bench/SmallSlider';
@@ -193,11 +193,6 @@ export function SettingsPanel({ unit, bench, plan, base, oil, onBench }: ShiftBe
             )
           );
         })}
-        {plan !== base && (
-          <Button size="small" onClick={() => onBench({ plan: null })}>
-            {t('oil.putBack')}
-          </Button>
-        )}
       </div>
     </details>
   );

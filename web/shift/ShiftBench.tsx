@@ -98,7 +98,7 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
   const fault = bench.fault && planFaultProblem(plan, bench.fault) === null ? bench.fault : null;
   const levers = useLevers(unit, plan);
   const lever =
-    bench.lever !== null && levers.includes(bench.lever) ? bench.lever : (levers[0] ?? '');
+    bench.lever !== null && levers.includes(bench.lever) ? bench.lever : drivingIn(unit, levers);
   const idleRpm = engine ? engineModel(engine).idleRpm : IDLE_RPM;
   const { throttle, outputRpm, celsius } = bench;
   const oil = useOil(unit, plan, fault, { lever, throttle, outputRpm, celsius, idleRpm });
@@ -125,7 +125,7 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
           />
         </Sheet>
       </div>
-      <div className="shift-curves">
+      <div className="shift-curves" data-tab={tab}>
         <Segmented
           aria-label={t('oil.views.label')}
           value={tab}
@@ -151,11 +151,15 @@ function useLevers(unit: Unit, plan: HydraulicPlan): string[] {
     const known = partsOf(plan, 'manual-valve').flatMap((v) => v.places.map((p) => p.lever));
     const all = [...new Set(unit.ranges.map((r) => r.lever))];
     const found = all.filter((l) => known.includes(l));
-    // The place that most is done in first.
-    const most = (l: string) => unit.ranges.filter((r) => r.lever === l).length;
-    return found.length > 0 ? found.toSorted((a, b) => most(b) - most(a)) : all;
+    return found.length > 0 ? found : all;
   }, [unit, plan]);
 }
+
+/** The place with most ranges. */
+const drivingIn = (unit: Unit, levers: readonly string[]): string => {
+  const most = (l: string) => unit.ranges.filter((r) => r.lever === l).length;
+  return levers.toSorted((a, b) => most(b) - most(a))[0] ?? '';
+};
 
 /** What is wrong with the plan, and what it applies that the chart does not. */
 function Findings({ plan, unit, oil }: { plan: HydraulicPlan; unit: Unit; oil: Oil }) {

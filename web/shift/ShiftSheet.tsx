@@ -5,7 +5,7 @@ import { engineModel } from '../../core/converter';
 import { FILL_STEP, learnedFrom, partsOf, type OilShiftResult } from '../../core/hydraulics';
 import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
 import { useKept } from '../shared/kept';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import type { OilShiftRequest } from '../workers/protocol';
 import { runOilShift } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
@@ -108,10 +108,10 @@ export function ShiftSheet(props: ShiftBenchProps) {
       ) : now.failure ? (
         <p role="alert">{now.failure}</p>
       ) : now.result ? (
-        <>
+        <div className="shift-run">
           <Verdicts now={now.result} before={before && was.result} />
           <Traces now={now.result} before={before && was.result} side={side} />
-        </>
+        </div>
       ) : (
         <Spin />
       )}
@@ -128,7 +128,7 @@ interface TwoRuns {
 function Verdicts({ now, before }: TwoRuns) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const rows = [
+  const runs = [
     { name: 'now', run: now },
     ...(before ? [{ name: 'before', run: before } as const] : []),
   ] as const;
@@ -142,32 +142,40 @@ function Verdicts({ now, before }: TwoRuns) {
           kelvin: formatNumber(h.kelvin, 0),
         }),
       )
-      .join(' · ') || '–';
+      .join(', ') || '–';
+  const rows = [
+    { word: 'felt', of: (r: OilShiftResult) => <strong>{t(`oil.quality.${r.quality}`)}</strong> },
+    {
+      word: 'flare',
+      of: (r: OilShiftResult) => t('oil.rpm', { speed: formatNumber(r.run.summary.flareRpm, 0) }),
+    },
+    { word: 'least', of: (r: OilShiftResult) => formatShare(r.run.summary.dip) },
+    {
+      word: 'jerk',
+      of: (r: OilShiftResult) =>
+        t('oil.shift.jerkOf', { jerk: formatNumber(r.run.summary.jerk, 0) }),
+    },
+    { word: 'heat', of: heat },
+  ] as const;
   return (
     <table className="plain shift-verdicts">
       <thead>
         <tr>
           <th scope="col" />
-          {(['felt', 'flare', 'least', 'jerk', 'heat'] as const).map((word) => (
-            <th key={word} scope="col">
-              {t(`oil.shift.columns.${word}`)}
+          {runs.map(({ name }) => (
+            <th key={name} scope="col">
+              {t(`oil.shift.rows.${name}`)}
             </th>
           ))}
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ name, run }) => (
-          <tr key={name}>
-            <th scope="row">{t(`oil.shift.rows.${name}`)}</th>
-            <td>
-              <strong>{t(`oil.quality.${run.quality}`)}</strong>
-            </td>
-            <td className="num">
-              {t('oil.rpm', { speed: formatNumber(run.run.summary.flareRpm, 0) })}
-            </td>
-            <td className="num">{formatNumber(100 * run.run.summary.dip, 0)} %</td>
-            <td className="num">{formatNumber(run.run.summary.jerk, 0)} m/s³</td>
-            <td>{heat(run)}</td>
+        {rows.map(({ word, of }) => (
+          <tr key={word}>
+            <th scope="row">{t(`oil.shift.columns.${word}`)}</th>
+            {runs.map(({ name, run }) => (
+              <td key={name}>{of(run)}</td>
+            ))}
           </tr>
         ))}
       </tbody>

@@ -14,7 +14,7 @@ export function partState(
   running: OilRunning,
 ): string {
   const pressure = (line: string) =>
-    numbers.quantity((state.pressures.get(line) ?? 0) / 1000, 'pressure');
+    numbers.quantity(Math.round((state.pressures.get(line) ?? 0) / 1000), 'pressure');
   const flow = () => {
     const sum = state.passing.reduce((s, p) => (p.part === part.id ? s + p.flow : s), 0);
     return t('oil.flow', { flow: formatNumber(Math.abs(sum) * LITRES_A_MINUTE, 1) });
