@@ -5,10 +5,11 @@ import path from 'node:path';
 import type { Unit } from '../core/geartrain';
 import { check } from './check';
 import { grade } from './grade';
+import { hydraulics, shiftmap } from './hydraulics';
 import { inspect } from './inspect';
 import { plan } from './plan';
 
-const commands = { check, grade, inspect, plan };
+const commands = { check, grade, hydraulics, inspect, plan, shiftmap };
 
 const run = (name: keyof typeof commands, ...args: string[]) => {
   const [out, err]: string[][] = [[], []];
@@ -280,4 +281,43 @@ test('plan: parts, rules, what is free and one legal order; with an order, what 
   expect(run('plan', unit, '--order', file('bad.json', '{}')).err).toContain('JSON array');
   expect(run('plan').code).toBe(2);
   expect(run('plan', 'no/such.json').err).toContain("can't be read");
+});
+
+test('hydraulics and shiftmap: a plan for a unit, and the speeds at which its valves change gear', () => {
+  const unit = 'demo/units/quay-four.json';
+  const made = run('hydraulics', unit);
+  expect(made.code).toBe(0);
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'oil-')), 'oil.json');
+  writeFileSync(file, made.out);
+  expect(run('check', file)).toMatchObject({ code: 0, err: '' });
+  interface Shift {
+    from: number;
+    to: number;
+    points: { throttle: number; up: number; down: number }[];
+  }
+  const map = (...args: string[]) =>
+    (JSON.parse(run('shiftmap', file, ...args).out) as { shifts: Shift[] }).shifts;
+  const shifts = map('--unit', unit);
+  expect(shifts.map((s) => [s.from, s.to])).toEqual([
+    [1, 2],
+    [2, 3],
+    [3, 4],
+  ]);
+  for (const { points } of shifts) {
+    expect(points.map((p) => p.throttle)).toEqual([
+      0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1,
+    ]);
+    for (const { up, down } of points) expect(up > down && down > 0).toBe(true);
+  }
+  // Without the unit the pump turns steadily: the same lines, but for what a slow pump leaves out.
+  expect(map()[1]!.points[5]!.up / shifts[1]!.points[5]!.up).toBeCloseTo(1, 1);
+  expect(run('shiftmap', file, '--unit', 'demo/units/lighter-six.json')).toMatchObject({ code: 1 });
+  const plan = JSON.parse(made.out) as { parts: { kind: string }[] };
+  writeFileSync(
+    file,
+    JSON.stringify({ ...plan, parts: plan.parts.filter((p) => p.kind !== 'pump') }),
+  );
+  expect(run('shiftmap', file).err).toContain('no-pump');
+  expect(run('check', file).code).toBe(1);
+  expect([run('hydraulics').code, run('shiftmap').code]).toEqual([2, 2]);
 });

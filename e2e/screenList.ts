@@ -115,6 +115,13 @@ export function screenList(browser: () => Browser): Screen[] {
       [radio('Upgrades'), () => b.see('nothing yet')],
     ],
     ['clutch editor', '/teach/models/clutches/bollard-nine', [() => b.see('Nothing wrong found')]],
+    ['shift bench', '/teach/shift/quay-four', [() => b.see('D1 of the chart')]],
+    [
+      'shift bench, a shift',
+      '/teach/shift/capstan-five',
+      [radio('Shift over time'), () => b.see('smooth')],
+    ],
+    ['shift bench, map', '/learn/shift/lighter-six', [radio('Shift map'), () => b.see('here')]],
     ['pack editor', '/teach/models/clutchPacks/fender-pack', [() => b.see('Nothing wrong found')]],
     ['clutch bench in a lesson', '/teach/lessons/pedal-to-plate/preview', [press('Begin')]],
     [

@@ -58,6 +58,14 @@ const GROUPS = [
     ],
   },
   {
+    title: 'shift',
+    keys: [
+      ['+ −', 'leverKey'],
+      ['↑ ↓', 'throttleKey'],
+      ['← →', 'speedKey'],
+    ],
+  },
+  {
     title: 'run',
     keys: [
       ['N PgDn', 'wallNext'],
@@ -97,7 +105,7 @@ const GROUPS = [
   { title: 'everywhere', keys: [['?', 'sheet']] },
 ] as const satisfies readonly KeyGroup[];
 
-const BENCHES = ['ratio', 'apply', 'converter', 'clutch', 'faults', 'strip-down'] as const;
+const BENCHES = ['ratio', 'apply', 'converter', 'clutch', 'shift', 'faults', 'strip-down'] as const;
 const THREE = [1, 2, 3] as const;
 
 /** What there is to try on the bench that is open, and every key. */

@@ -179,7 +179,7 @@ function FaultOfPlan({
             label: partName(t, part, plan),
             options: kinds.map((kind) => ({
               value: keyOf({ part: part.id, kind }),
-              label: t('oil.partOf', {
+              label: t('oil.faultOf', {
                 of: partName(t, part, plan),
                 kind: t(`oil.faults.${kind}`),
               }),

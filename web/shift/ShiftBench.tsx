@@ -84,6 +84,7 @@ const TABS = ['pressures', 'shift', 'map'] as const;
 /** rev/min where there is no engine. */
 const IDLE_RPM = 700;
 const THROTTLE_STEP = 0.05;
+const SPEED_STEP = 50;
 
 function Bench({ unit, engine, vehicle, bench }: Props) {
   const { t } = useTranslation();
@@ -109,6 +110,8 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
   useShortcuts({
     ArrowUp: () => change({ throttle: Math.min(1, throttle + THROTTLE_STEP) }),
     ArrowDown: () => change({ throttle: Math.max(0, throttle - THROTTLE_STEP) }),
+    ArrowRight: () => change({ outputRpm: outputRpm + SPEED_STEP }),
+    ArrowLeft: () => change({ outputRpm: Math.max(0, outputRpm - SPEED_STEP) }),
     '+': step(1),
     '-': step(-1),
   });

@@ -1,0 +1,96 @@
+import { Key } from 'selenium-webdriver';
+import { PATIENCE_MS, type Browser } from './browser';
+import { chooseOption } from './choose';
+import { session } from './session';
+
+/** The Shift bench: lever, pedal and speed move spools; what is set or broken shows in plan, map and shift. */
+const run = session();
+let b: Browser;
+beforeAll(() => {
+  b = run.browser();
+});
+
+const headline = () =>
+  b.driver.executeScript<string>(
+    'return (document.querySelector(".shift-headline")?.innerText ?? "").replace(/\\s+/g, " ")',
+  );
+const shows = (text: string) =>
+  b.driver
+    .wait(async () => (await headline()).includes(text), PATIENCE_MS)
+    .catch(async () => {
+      throw new Error(`expected the bench to show ${text}, it shows ${await headline()}`);
+    });
+const slide = async (name: string, key: string, times: number) => {
+  const handle = await b.role('slider', name);
+  await b.driver.executeScript('arguments[0].focus()', handle);
+  for (let k = 0; k < times; k++) await handle.sendKeys(key);
+};
+
+/** Fifty revolutions a minute for each key. */
+const faster = async (times: number) => {
+  const key = times > 0 ? Key.ARROW_RIGHT : Key.ARROW_LEFT;
+  for (let k = 0; k < Math.abs(times); k += 10)
+    await b.driver
+      .actions()
+      .sendKeys(...Array.from({ length: Math.min(10, Math.abs(times) - k) }, () => key))
+      .perform();
+};
+
+test('driven faster, the gears come in their order; slower, they go back later', async () => {
+  await b.visit(run.at('/teach/shift/quay-four'));
+  await shows('D1 of the chart');
+  await b.role('group', /^1–2 shift valve: down/);
+  await b.role('group', /^C1 piston: on/);
+  await faster(28);
+  await shows('D2 of the chart');
+  await b.role('group', /^1–2 shift valve: up/);
+  await b.role('group', /^B1 piston: on/);
+  await faster(50);
+  await shows('D4 of the chart');
+  await faster(-78);
+  await shows('D1 of the chart');
+  await b.press('radio', 'R');
+  await shows('R of the chart');
+  await shows('on: C2, B2');
+});
+
+test('a valve that sticks takes its gear away from the map and the road', async () => {
+  await b.visit(run.at('/teach/shift/quay-four'));
+  await b.press('radio', 'D');
+  await chooseOption(b, 'Break it', '1–2 shift valve: stuck down');
+  await b.press('radio', 'Shift map');
+  await b.see('1 to 2 never comes');
+  await chooseOption(b, 'Break it', 'nothing is broken');
+  await b.driver.wait(async () => !(await b.text()).includes('never comes'), PATIENCE_MS);
+});
+
+test('a shift over time: a stuck accumulator is worse than before, side by side', async () => {
+  await b.visit(run.at('/teach/shift/quay-four'));
+  await b.press('radio', 'Shift over time');
+  await b.see('smooth');
+  await b.press('button', 'Keep as “before”');
+  await chooseOption(b, 'Break it', 'B1 accumulator: stuck');
+  const jerk = () =>
+    b.driver.executeScript<number[]>(
+      'return [...document.querySelectorAll(".shift-verdicts tr")].find((r) => r.innerText.includes("m/s³"))?.innerText.match(/\\d+(?= m)/g).map(Number) ?? []',
+    );
+  await b.driver.wait(async () => {
+    const [now, before] = await jerk();
+    return now !== undefined && before !== undefined && now > 1.5 * before;
+  }, PATIENCE_MS);
+});
+
+test('a changed plan is kept, stands among the models, and comes back onto the bench', async () => {
+  await b.visit(run.at('/teach/shift/quay-four'));
+  await chooseOption(b, 'Break it', 'nothing is broken');
+  await slide('Cable', Key.ARROW_RIGHT, 20);
+  await b.see(/slack, \d+ % of the travel/);
+  await b.press('button', 'Keep this plan');
+  await b.see('Quay four-speed, changed');
+  await b.visit(run.at('/teach/models/hydraulics'));
+  await b.press('link', 'Quay four-speed, changed');
+  await b.see(/slack, \d+ % of the travel/);
+  await b.visit(run.at('/teach/models/hydraulics'));
+  await b.press('link', 'Edit');
+  await b.role('region', /Hydraulic plan of/);
+});
