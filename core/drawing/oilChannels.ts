@@ -48,15 +48,26 @@ export function routed(
     const here = taps.get(channel) ?? new Map<string, Tap[]>();
     taps.set(channel, here.set(id, [...(here.get(id) ?? []), t]));
   };
+  const portsIn = new Map<number, number[]>();
+  for (const p of wires.flatMap((w) => w.ports))
+    portsIn.set(p.channel, [...(portsIn.get(p.channel) ?? []), p.x]);
   const crossed = blocks.map(() => new Set<number>());
   const crossings: { id: string; row: number; x: number }[] = [];
   for (const { id, ports } of wires) {
     if (ports.length === 0) continue;
     for (const p of ports) tap(p.channel, id, { x: p.x, way: p.side === 'bottom' ? 'up' : 'down' });
     const channels = ports.map((p) => p.channel);
+    const own = new Set(ports.map((p) => p.x));
     for (let row = Math.min(...channels); row < Math.max(...channels); row++) {
       const xs = ports.map((p) => p.x).toSorted((a, b) => a - b);
-      const x = freeNear(xs[Math.floor(xs.length / 2)]!, blocks[row]!, crossed[row]!, width);
+      const x = freeNear(
+        xs[Math.floor(xs.length / 2)]!,
+        blocks[row]!,
+        [...crossed[row]!, ...(portsIn.get(row) ?? []), ...(portsIn.get(row + 1) ?? [])].filter(
+          (taken) => !own.has(taken),
+        ),
+        width,
+      );
       crossed[row]!.add(x);
       crossings.push({ id, row, x });
       // Channel `row` lies above the row, the next one below it.
@@ -111,13 +122,13 @@ export function routed(
 function freeNear(
   wanted: number,
   blocks: readonly (readonly [number, number])[],
-  taken: ReadonlySet<number>,
+  taken: readonly number[],
   width: number,
 ): number {
   const free = (x: number) =>
     x >= 2 &&
     blocks.every(([a, b]) => x < a - CLEAR || x > b + CLEAR) &&
-    [...taken].every((t) => Math.abs(t - x) >= CROSSING);
+    taken.every((t) => Math.abs(t - x) >= CROSSING);
   for (let off = 0; off <= 2 * width; off++) {
     if (free(wanted + off)) return wanted + off;
     if (free(wanted - off)) return wanted - off;

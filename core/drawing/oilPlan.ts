@@ -79,7 +79,10 @@ export function oilLayout(plan: HydraulicPlan): OilLayout {
   rows.forEach((parts) => apart(parts.map((p) => byId.get(p.id)!)));
   const width = Math.max(0, ...standing.map((s) => s.x + s.width)) + MARGIN;
   const heights = rows.map((parts) => Math.max(0, ...parts.map((p) => byId.get(p.id)!.height)));
-  const ports = new Map(standing.map((s) => [s.part.id, portsOf(s, standing)]));
+  const ports = clearOfEachOther(
+    standing,
+    new Map(standing.map((s) => [s.part.id, portsOf(s, standing)])),
+  );
   const wires = plan.lines.map(({ id }): Wire => ({
     id,
     ports: standing.flatMap((s) =>
@@ -237,6 +240,34 @@ function portsOf(at: Standing, all: readonly Standing[]): OilPort[] {
     return here.map((s, k) => ({ ...s, x: Math.round(first + every * k) }));
   });
 }
+
+/** Upper ports of a row moved a little until none stands under a lower port of another passage: both would lie on each other. */
+function clearOfEachOther(
+  standing: readonly Standing[],
+  ports: Map<string, OilPort[]>,
+): Map<string, OilPort[]> {
+  const all = (row: number, side: OilPort['side']) =>
+    standing
+      .filter((s) => s.row === row)
+      .flatMap((s) => ports.get(s.part.id)!.filter((p) => p.side === side));
+  for (const at of standing) {
+    const above = all(at.row - 1, 'bottom');
+    const mine = ports.get(at.part.id)!;
+    mine.forEach((port, k) => {
+      if (port.side !== 'top') return;
+      const clear = (x: number) =>
+        x >= at.x + 3 &&
+        x <= at.x + at.width - 3 &&
+        above.every((p) => p.line === port.line || Math.abs(p.x - x) >= CLEAR) &&
+        mine.every((p, n) => n === k || p.side !== 'top' || Math.abs(p.x - x) >= CLEAR);
+      const x = NUDGES.map((by) => port.x + by).find(clear);
+      if (x !== undefined) mine[k] = { ...port, x };
+    });
+  }
+  return ports;
+}
+const CLEAR = 8;
+const NUDGES = [0, 2, -2, 4, -4, 6, -6, 8, -8, 10, -10, 12, -12, 14, -14];
 
 const outlets = (part: HydraulicPart): string[] => {
   if (part.kind === 'shift-valve') return [...part.up, ...part.down].map((w) => w.to);

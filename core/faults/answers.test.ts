@@ -83,7 +83,8 @@ test.each([
   ['D1>D2', { target: 'B1', kind: 'accumulator-stuck' }, 'harsh'],
   ['D1>D2', { target: 'B1', kind: 'burnt' }, 'no-shift'],
   ['D2>D3', { target: 'C3', kind: 'burnt' }, 'flares'],
-  ['D2>D3', { target: 'C3', kind: 'seal-leaks', severity: 0.6 }, 'flares'],
+  ['D2>D3', { target: 'C3', kind: 'seal-leaks', severity: 0.6 }, 'late'],
+  ['D2>D3', { target: 'C3', kind: 'seal-leaks', severity: 1 }, 'flares'],
   ['D1>D2', { target: 'B1', kind: 'seal-leaks', severity: 0.6 }, 'late'],
 ] as const)('shift %s with %o: %s', (pair, fault, word) => {
   expect(reads(auto, [], [`shift ${pair}`])).toEqual(['smooth']);

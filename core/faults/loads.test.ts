@@ -1,6 +1,7 @@
 import { AS_BUILT, holdingTorque, worn } from '../clutch';
 import { engineModel } from '../converter';
-import { demands, USUAL_OIL } from '../shift';
+import { USUAL_PRESSURES } from '../hydraulics';
+import { demands } from '../shift';
 import { drivingOf, machineOf, SOUND_MACHINE, type Fault } from './index';
 import { loadsOf } from './loads';
 import { AUTOMATIC, MANUAL, RAVIGNEAUX, SIMPSON } from './tests/rigs';
@@ -26,7 +27,7 @@ test.each([
  *   x = 1.4·s·(p(x) − p_0)/(p_full − p_0)      p(x) = 450 + 750·x kPa, p_0 = 144 kPa, p_full = 1200 kPa
  */
 test.each([0.6, 0.4])('the load from which a worn clutch slips: %p of its grip left', (share) => {
-  const { idlePressure, fullPressure } = USUAL_OIL;
+  const { idle: idlePressure, full: fullPressure } = USUAL_PRESSURES;
   const none = 0.12 * fullPressure;
   const span = fullPressure - none;
   const a = (1.4 * share * (idlePressure - none)) / span;

@@ -7,7 +7,15 @@ import {
   weakened,
   type Engine,
 } from '../converter';
-import { linePressure, pistonShare, torqueAsked, USUAL_OIL, mostTorque } from '../shift';
+import {
+  linePressure,
+  oilModelOf,
+  pistonShare,
+  untimedPlan,
+  type OilModel,
+  type PlanWishes,
+} from '../hydraulics';
+import { torqueAsked, mostTorque } from '../shift';
 import type { Machine } from './machine';
 import { oilElements, type Rig } from './rig';
 
@@ -20,8 +28,6 @@ import { oilElements, type Rig } from './rig';
  * with the load x from 0 to 1 of full torque, and T_full multiplied by the converter where a vehicle starts.
  */
 const MARGIN = 1.4;
-/** Pressure that only pushes the piston's springs back, over full pressure. */
-const RETURN_SHARE = 0.12;
 /** Engine speeds of a rig without an engine, rev/min. */
 const IDLE_RPM = 700;
 const STALL_RPM = 2000;
@@ -35,6 +41,10 @@ export const AT_ONCE = 0.15;
 export interface Loads {
   /** Engine speed at this load with the vehicle held, rev/min. */
   readonly rpmAt: (load: number) => number;
+  /** Of the plan that the rig's unit is fed by; `null` without a unit. */
+  readonly oil: OilModel | null;
+  /** What that plan is made for. */
+  readonly wishes: PlanWishes;
   readonly pressure: (
     machine: Machine,
     apply: readonly string[],
@@ -96,17 +106,26 @@ export function loadsOf(rig: Rig): Loads {
     return known;
   };
   const rpmAt = (load: number) => idle + (stall - idle) * load;
+  const wishes: PlanWishes = {
+    inputNm: engine ? fullNm : ASSUMED_NM,
+    startTimes: stallTimes,
+    idleRpm: idle,
+    ...(engine ? { governedRpm: engine.governedRpm } : {}),
+  };
+  const oil = rig.unit ? oilModelOf(untimedPlan(rig.unit, wishes)) : null;
   const pressure: Loads['pressure'] = (machine, apply, reverse, load) =>
-    linePressure(
-      USUAL_OIL,
-      machine.oil,
-      { load, pumpRpm: rpmAt(load), reverse },
-      apply.filter((id) => oiled.has(id)).map((id) => machine.leaks.get(id) ?? 0),
-    );
-  const none = RETURN_SHARE * USUAL_OIL.fullPressure;
+    oil === null
+      ? 0
+      : linePressure(
+          oil,
+          machine.oil,
+          { load, pumpRpm: rpmAt(load), reverse },
+          apply.filter((id) => oiled.has(id)).map((id) => [id, machine.leaks.get(id) ?? 0]),
+        );
   const holdsShare: Loads['holdsShare'] = (machine, element, line) => {
     const seen = line * pistonShare(machine.leaks.get(element) ?? 0);
-    const pressed = Math.max(0, (seen - none) / (USUAL_OIL.fullPressure - none));
+    const none = oil?.elements.get(element)?.touch ?? 0;
+    const pressed = Math.max(0, (seen - none) / ((oil?.fullPressure ?? 1) - none));
     return (machine.lining.get(element) ?? 1) * pressed;
   };
   const multiplied = (starts: boolean) => (starts ? stallTimes : 1);
@@ -115,6 +134,8 @@ export function loadsOf(rig: Rig): Loads {
   return {
     clampNow,
     rpmAt,
+    oil,
+    wishes,
     pressure,
     multiplied,
     fullNm,

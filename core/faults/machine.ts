@@ -6,7 +6,8 @@ import {
   type CouplingState,
 } from '../clutch';
 import type { StatorFault } from '../converter';
-import { OIL_AS_BUILT, SLEEVE_AS_BUILT, type OilState, type SleeveState } from '../shift';
+import { OIL_AS_BUILT, type OilWear } from '../hydraulics';
+import { SLEEVE_AS_BUILT, type SleeveState } from '../shift';
 import {
   clutchFaultOf,
   isClutchFault,
@@ -36,7 +37,7 @@ export interface Machine {
   readonly sleeves: ReadonlyMap<string, SleeveState>;
   readonly roughSets: readonly string[];
   readonly roughShafts: readonly string[];
-  readonly oil: OilState;
+  readonly oil: OilWear;
   readonly water: boolean;
   readonly stator: StatorFault | null;
   readonly lockUp: 'works' | 'never' | 'always';
@@ -87,7 +88,7 @@ const REGULATOR_HIGH = 1.45;
 /** Each fault as a change of what it touches. @param how far it has gone, in its kind's own unit */
 function afflicted(rig: Rig, m: Machine, fault: Fault, how: number): Machine {
   const { target, kind } = fault;
-  const oil = (change: Partial<OilState>): Machine => ({ ...m, oil: { ...m.oil, ...change } });
+  const oil = (change: Partial<OilWear>): Machine => ({ ...m, oil: { ...m.oil, ...change } });
   const coupling = (change: Partial<CouplingState>): Machine => ({
     ...m,
     coupling: { ...m.coupling, ...change },

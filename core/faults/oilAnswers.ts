@@ -1,5 +1,5 @@
 import { characteristicOf, engineModel, matchEngine, weakened } from '../converter';
-import { fillTime, pistonShare, USUAL_OIL } from '../shift';
+import { fillTime, pistonShare } from '../hydraulics';
 import { stallReading, topSpeed, fluidOf, USUAL_FLUID } from '../vehicle';
 import type { Range } from '../geartrain';
 import type { Answer } from './answer';
@@ -55,7 +55,9 @@ export function delayReading(bench: UnitBench, machine: Machine, rangeId: string
   const seconds = Math.max(
     ...apply
       .filter((id) => oiled.includes(id) && !machine.always.includes(id))
-      .map((id) => fillTime(USUAL_OIL, line, machine.leaks.get(id) ?? 0)),
+      .map((id) =>
+        driving.loads.oil ? fillTime(driving.loads.oil, [id, machine.leaks.get(id) ?? 0], line) : 0,
+      ),
     0,
   );
   if (!Number.isFinite(seconds)) return { word: 'never' };

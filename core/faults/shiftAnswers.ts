@@ -1,51 +1,40 @@
 import { engineModel } from '../converter';
 import { solveUnit, type Range, type Unit } from '../geartrain';
-import { toNumber } from '../numerics';
 import {
+  atGear,
+  circuitOf,
+  fill,
   fillTime,
-  handOver,
-  shiftQuality,
-  USUAL_OIL,
-  type HandOver,
-  type HandOverResult,
-  type Trace,
-} from '../shift';
+  gearsOf,
+  holdsTrace,
+  planFor,
+  TIMED_AT,
+  TIMED_RPM,
+  wornPlan,
+} from '../hydraulics';
+import { toNumber } from '../numerics';
+import { handOver, shiftQuality, type HandOver, type HandOverResult, type Trace } from '../shift';
 import type { Answer } from './answer';
 import type { UnitBench } from './bench';
 import { SOUND_MACHINE, type Machine } from './machine';
 import { oilElements } from './rig';
 
 /**
- * How a shift of the machine goes, stepped through time. An accumulator and its orifice are made for the shift: pressure
- * rises from first touch to a little over what the shift needs, then to the full line. The valve lets the going element
- * go by its own time. A fault changes pressures, fills and rises, and with them the shift.
+ * How a shift of the machine goes, stepped through time. The plan of its oil fills and empties every element as its feeds,
+ * accumulators and pressures let it; a fault changes those, and with them the shift. Two clutches of a dual-clutch gearbox are
+ * filled beforehand and cross by themselves.
  */
-const LOAD = 0.45;
-const INPUT_RPM = 1900;
 const SECONDS = 1.6;
 /** s; with a quarter of it every verdict is the same. */
 const STEP = 2e-3;
-/** Torque at first touch, and at the end of the accumulator's travel, over what the shift asks. */
-const FIRST_TOUCH = 0.3;
-const ACCUMULATED = 1.5;
-/** s in which pressure comes up on touching, and to the full line at the end. */
-const TOUCHING = 0.02;
-const TO_FULL = 0.15;
-/** The going element is let go when a sound on-coming one has this share of what is asked, s in which it empties. */
-const LETS_GO_AT = 0.8;
-const EMPTIES_IN = 0.08;
+const WARM_C = 80;
 /** Two clutches filled beforehand hand torque across in about 30 ms (common practice, no source). */
 const DUAL_HAND_OVER = 0.03;
 const DUAL_AT = 0.1;
-
-interface OneElement {
-  /** N·m that the shift asks of it, and what it can hold now, and when sound. */
-  readonly asked: number;
-  readonly nm: number;
-  readonly soundNm: number;
-  readonly fill: number;
-  readonly soundFill: number;
-}
+/** s over which they go on to what the shift needs, and to full pressure; over what it asks. */
+const DUAL_RISES = 0.4;
+const DUAL_TO_FULL = 0.15;
+const DUAL_ACCUMULATED = 1.5;
 
 /** What `handOver` is given for this machine; `null` where the first range does not drive, or the next one binds. */
 function shiftSetup(bench: UnitBench, machine: Machine, pair: string): HandOver | null {
@@ -57,44 +46,110 @@ function shiftSetup(bench: UnitBench, machine: Machine, pair: string): HandOver 
   const never = [...machine.never, ...bare(machine)];
   const dogs = new Set(driving.unit.elements.filter((e) => e.kind === 'dog').map((e) => e.id));
   const dual = to.apply.some((id) => dogs.has(id));
-  const inputNm = LOAD * driving.loads.engineNm;
-  const of = (id: string): OneElement => {
-    const line = (m: Machine) => driving.loads.pressure(m, to.apply, false, LOAD);
-    const made = driving.loads.madeFor(driving.sound.worstOf(id));
-    const holds = (m: Machine) => made * driving.loads.holdsShare(m, id, line(m));
-    const factor = Math.max(driving.sound.factorOf(to.id, id), driving.sound.factorOf(from.id, id));
-    return {
-      asked: Math.min(factor * inputNm, holds(SOUND_MACHINE)),
-      nm: holds(machine),
-      soundNm: holds(SOUND_MACHINE),
-      fill: fillTime(USUAL_OIL, line(machine), machine.leaks.get(id) ?? 0),
-      soundFill: fillTime(USUAL_OIL, line(SOUND_MACHINE), 0),
-    };
-  };
+  const filled = dual ? null : filledBy(bench, machine, from, to);
   const holds = new Map<string, Trace>();
   for (const id of oilElements(rig)) {
     const [was, will] = [from.apply.includes(id), to.apply.includes(id)];
     if (!was && !will) continue;
     if (will && !was && never.includes(id)) continue;
-    const e = of(id);
-    if (was && (will || machine.always.includes(id))) holds.set(id, [{ time: 0, value: e.nm }]);
-    else if (was) holds.set(id, letsGo(e, dual));
-    else holds.set(id, takesHold(e, machine.stuckAccumulators.includes(id), dual));
+    if (was && !will && machine.always.includes(id)) holds.set(id, [{ time: 0, value: Infinity }]);
+    else if (filled) holds.set(id, fromOil(filled, machine, id));
+    else holds.set(id, crossing(bench, machine, id, from, to));
   }
   const on = (apply: readonly string[]) => apply.filter((id) => !never.includes(id));
   return {
     unit: driving.unit,
     from: on(from.apply),
     to: on(dual ? crossed(driving.unit, from, to, dogs) : to.apply),
-    inputNm,
+    inputNm: TIMED_AT * driving.loads.engineNm,
     inputInertia: rig.engine ? engineModel(rig.engine).inertia : ASSUMED_INERTIA,
     vehicle: rig.vehicle,
-    inputRpm: INPUT_RPM,
+    inputRpm: TIMED_RPM,
     holds,
     seconds: SECONDS,
     step: STEP,
   };
 }
+
+/** Pressures and what they hold while the valves move, on the plan that the rig's unit is fed by. */
+function filledBy(
+  bench: UnitBench,
+  machine: Machine,
+  from: Range,
+  to: Range,
+): ReadonlyMap<string, Trace> {
+  const { rig, driving } = bench;
+  const plan = bench.keep('oil plan', () => planFor(driving.unit, driving.loads.wishes));
+  const gears = bench.keep('oil gears', () => gearsOf(driving.unit));
+  const stuck = machine.stuckAccumulators;
+  const key = JSON.stringify([from.id, to.id, machine.oil, [...machine.leaks], stuck]);
+  return bench.keep(`filled ${key}`, () => {
+    const worn = wornPlan(plan, machine.oil, machine.leaks, stuck);
+    const circuit = circuitOf(worn.plan, worn.condition);
+    const running = {
+      lever: from.lever,
+      throttle: TIMED_AT,
+      outputRpm: 0,
+      engineRpm: TIMED_RPM,
+      celsius: WARM_C,
+    };
+    const [before, after] = [from, to].map((range) =>
+      atGear(circuit, { ...running, lever: range.lever }, gears.gearOf(range), range.id),
+    ) as [ReturnType<typeof atGear>, ReturnType<typeof atGear>];
+    const filled = fill({
+      circuit,
+      running,
+      before,
+      after,
+      elements: oilElements(rig).filter((id) => from.apply.includes(id) || to.apply.includes(id)),
+      seconds: SECONDS,
+    });
+    return new Map([...filled.elements].map(([id, e]) => [id, holdsTrace(e)]));
+  });
+}
+
+/** What an element holds, with what is left of its lining. */
+function fromOil(filled: ReadonlyMap<string, Trace>, machine: Machine, id: string): Trace {
+  const left = machine.lining.get(id) ?? 1;
+  const held = filled.get(id) ?? [{ time: 0, value: Infinity }];
+  return left === 1 ? held : held.map((p) => ({ ...p, value: p.value * left }));
+}
+
+/** One of two clutches of a dual-clutch gearbox, by the pressure it has and by how late it is filled. */
+function crossing(
+  { driving }: UnitBench,
+  machine: Machine,
+  id: string,
+  from: Range,
+  to: Range,
+): Trace {
+  const { loads, sound } = driving;
+  const line = (m: Machine) => loads.pressure(m, to.apply, false, TIMED_AT);
+  const made = loads.madeFor(sound.worstOf(id));
+  const holds = (m: Machine) => made * loads.holdsShare(m, id, line(m));
+  const [nm, soundNm] = [holds(machine), holds(SOUND_MACHINE)];
+  if (from.apply.includes(id) && to.apply.includes(id)) return [{ time: 0, value: nm }];
+  if (from.apply.includes(id))
+    return [
+      { time: DUAL_AT, value: nm },
+      { time: DUAL_AT + DUAL_HAND_OVER, value: 0 },
+    ];
+  const fills = (m: Machine) =>
+    loads.oil ? fillTime(loads.oil, [id, m.leaks.get(id) ?? 0], line(m)) : 0;
+  const late = fills(machine) - fills(SOUND_MACHINE);
+  if (!Number.isFinite(late)) return [{ time: 0, value: 0 }];
+  const factor = Math.max(sound.factorOf(to.id, id), sound.factorOf(from.id, id));
+  const asked = Math.min(factor * TIMED_AT * loads.engineNm, soundNm);
+  const now = soundNm > 0 ? nm / soundNm : 0;
+  const at = DUAL_AT + Math.max(0, late);
+  return [
+    { time: at, value: 0 },
+    { time: at + DUAL_HAND_OVER, value: asked * now },
+    { time: at + DUAL_HAND_OVER + DUAL_RISES, value: DUAL_ACCUMULATED * asked * now },
+    { time: at + DUAL_HAND_OVER + DUAL_RISES + DUAL_TO_FULL, value: nm },
+  ];
+}
+
 /** While the torque crosses, the sleeves stay as they are: the next one but one is moved when it is over. */
 function crossed(unit: Unit, from: Range, to: Range, dogs: ReadonlySet<string>): readonly string[] {
   const clutches = to.apply.filter((id) => !dogs.has(id));
@@ -107,48 +162,6 @@ const ASSUMED_INERTIA = 0.2;
 
 const bare = ({ lining }: Machine): string[] =>
   [...lining].filter(([, left]) => left <= 0).map(([id]) => id);
-
-/** The valve lets go by its own time, whatever the on-coming element does. */
-function letsGo({ nm, soundFill }: OneElement, dual: boolean): Trace {
-  const share = (LETS_GO_AT - FIRST_TOUCH) / (ACCUMULATED - FIRST_TOUCH);
-  const at = dual ? DUAL_AT : soundFill + TOUCHING + share * USUAL_OIL.rampSeconds;
-  return [
-    { time: at, value: nm },
-    { time: at + (dual ? DUAL_HAND_OVER : EMPTIES_IN), value: 0 },
-  ];
-}
-
-function takesHold(
-  { asked, nm, soundNm, fill, soundFill }: OneElement,
-  stuck: boolean,
-  dual: boolean,
-): Trace {
-  if (!Number.isFinite(fill)) return [{ time: 0, value: 0 }];
-  const now = soundNm > 0 ? nm / soundNm : 0;
-  const accumulated = ACCUMULATED * asked * now;
-  if (dual) {
-    // Filled before the command; a slow fill comes late all the same.
-    const at = DUAL_AT + Math.max(0, fill - soundFill);
-    return [
-      { time: at, value: 0 },
-      { time: at + DUAL_HAND_OVER, value: asked * now },
-      { time: at + DUAL_HAND_OVER + USUAL_OIL.rampSeconds, value: accumulated },
-      { time: at + DUAL_HAND_OVER + USUAL_OIL.rampSeconds + TO_FULL, value: nm },
-    ];
-  }
-  const touched = fill + TOUCHING;
-  if (stuck)
-    return [
-      { time: fill, value: 0 },
-      { time: touched, value: nm },
-    ];
-  return [
-    { time: fill, value: 0 },
-    { time: touched, value: FIRST_TOUCH * asked * now },
-    { time: touched + USUAL_OIL.rampSeconds, value: accumulated },
-    { time: touched + USUAL_OIL.rampSeconds + TO_FULL, value: nm },
-  ];
-}
 
 /** A shift of the machine as it is, over time; `null` where it can't be driven. */
 export function shiftRun(bench: UnitBench, machine: Machine, pair: string): HandOverResult | null {

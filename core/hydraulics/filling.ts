@@ -64,6 +64,9 @@ interface Room {
   readonly holds: Float64Array;
 }
 
+/** Share of its fill volume that a room takes in one step when it has come to rest. */
+const AT_REST = 1e-6;
+
 /** What is taken at one line pressure, m³/s. */
 type Taken = (line: number) => number;
 
@@ -127,13 +130,25 @@ export function fill(setup: Filling): Filled {
       }, 0);
     const p = lineNow(steady, given, kLeaks, taken);
     line[k] = p;
+    let rests = rooms.every((r) => time >= r.moves);
     rooms.forEach((r, i) => {
       const now = pressures[i]!;
       r.pressures[k] = now;
       r.holds[k] = r.chamber.holds(now);
       if (r.touched === null && r.holds[k]! > 0) r.touched = time;
+      const had = r.volume;
       advance(r, now, fedNow(r) * p);
+      rests &&= Math.abs(r.volume - had) <= AT_REST * r.chamber.fillVolume;
     });
+    if (rests) {
+      // Nothing moves any more: the rest is as it is now.
+      line.fill(p, k);
+      for (const r of rooms) {
+        r.pressures.fill(r.pressures[k]!, k);
+        r.holds.fill(r.holds[k]!, k);
+      }
+      break;
+    }
   }
   return {
     line,

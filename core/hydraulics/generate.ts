@@ -23,8 +23,18 @@ import { USUAL_PRESSURES, type PlanWishes } from './wishes';
  */
 export function planFor(unit: Unit, wishes: PlanWishes = {}): HydraulicPlan {
   const gears = gearsOf(unit);
-  const sheet = new Sheet();
   const demands = demandsOf(unit, gears, wishes);
+  return timed(drawn(unit, gears, demands, wishes), gears, demands);
+}
+
+/** The same before its shifts are timed, which takes most of the work: pressures and spools are those of the plan. */
+export function untimedPlan(unit: Unit, wishes: PlanWishes = {}): HydraulicPlan {
+  const gears = gearsOf(unit);
+  return drawn(unit, gears, demandsOf(unit, gears, wishes), wishes);
+}
+
+function drawn(unit: Unit, gears: Gears, demands: Demands, wishes: PlanWishes): HydraulicPlan {
+  const sheet = new Sheet();
   const byValves = shiftedBy(unit, gears, wishes) === 'valves';
   sheet.line('line', '');
   sheet.line('throttle', '');
@@ -32,7 +42,7 @@ export function planFor(unit: Unit, wishes: PlanWishes = {}): HydraulicPlan {
   addSupply(sheet, gears, demands, wishes);
   if (byValves) addShiftValves(sheet, gears, demands, wishes);
   else addControl(sheet, gears, demands);
-  const plan: HydraulicPlan = {
+  return {
     format: 'fair-sprocket/hydraulics',
     version: 1,
     id: `${unit.id.slice(0, 70)}-oil`,
@@ -41,7 +51,6 @@ export function planFor(unit: Unit, wishes: PlanWishes = {}): HydraulicPlan {
     lines: sheet.lines(),
     parts: sheet.parts,
   };
-  return timed(plan, gears, demands);
 }
 
 /** Where sleeves have to be moved before a clutch can close, no row of valves does it. */
@@ -154,7 +163,7 @@ function addElement(
   const { feed, piston, accumulator } = sizedElement(
     element,
     demands.capacity(element),
-    askedByShift(gears, demands, element),
+    askedByShift(gears, demands, element) ?? askedAtAll(unit, demands, element),
   );
   sheet.parts.push({ ...feed, from: source, to: line }, { ...piston, line });
   if (accumulator) sheet.parts.push({ ...accumulator, line });
@@ -169,6 +178,10 @@ function askedByShift({ forward }: Gears, { timed: asked }: Demands, element: st
   });
   return needs.length > 0 ? Math.max(...needs) : null;
 }
+
+/** N·m that the ranges ask of an element that only the lever brings in. */
+const askedAtAll = (unit: Unit, { timed: asked }: Demands, element: string) =>
+  Math.max(0, ...unit.ranges.map((r) => asked(r.id, element)));
 
 const REGULATOR_AREA = 2e-4;
 const REGULATOR_ORIFICE = 3e-6;
@@ -192,9 +205,11 @@ function throttleBy(kind: ThrottleBy['kind'], full: number): ThrottleBy {
 
 function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWishes): void {
   const { pump, leak, idle, full, reverseBoost, throttleFull } = USUAL_PRESSURES;
-  const reverse = [...sheet.ports].find(([, levers]) =>
-    levers.every((lever) => demands.reverse.has(lever)),
-  )?.[0];
+  const backward = gears.levers.filter((lever) => demands.reverse.has(lever));
+  // The regulator has to feel reverse even where no element is on in it alone.
+  const reverse =
+    [...sheet.ports].find(([, levers]) => levers.every((l) => backward.includes(l)))?.[0] ??
+    (backward.length > 0 && sheet.ports.size > 0 ? sheet.port(backward) : undefined);
   const area = REGULATOR_AREA;
   const boosts = [{ line: 'throttle', area: (area * (full - idle)) / throttleFull }];
   if (reverse) boosts.push({ line: reverse, area: area * (1 - 1 / reverseBoost) });

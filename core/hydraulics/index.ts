@@ -33,11 +33,22 @@ export {
 } from './laws';
 export { OIL_SOUND, type OilCondition } from './condition';
 export { circuitOf, type Circuit, type OilState, type Passing, type Spools } from './circuit';
-export { planFor } from './generate';
+export { planFor, untimedPlan } from './generate';
+export {
+  fillTime,
+  linePressure,
+  OIL_AS_BUILT,
+  oilModelOf,
+  pistonShare,
+  wornPlan,
+  type Leaking,
+  type OilModel,
+  type OilWear,
+} from './oilModel';
 export { TIMED_AT, USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
 export { gearsOf, type Gears } from './gears';
 export { oiled } from './paths';
-export { atGear } from './timing';
+export { atGear, TIMED_RPM } from './timing';
 export {
   drivingLever,
   gearByMap,
@@ -51,6 +62,7 @@ export {
 } from './shiftMap';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {
+  holdsTrace,
   learnedFrom,
   shiftInTime,
   withNothingLearned,

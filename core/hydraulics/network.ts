@@ -228,6 +228,7 @@ export const workspace = (n: number): Workspace => ({
 /** What was, as far as spools in balance now ask for the same. */
 function guessed(parts: readonly NetworkPart[], start: Float64Array): Float64Array {
   const p = Float64Array.from(start);
+  if (p.every((v) => v === 0)) fillAll(parts, p);
   const reducers = parts.filter((part) => part.kind === 'reducer');
   const outlets = new Map(
     reducers.map((r) => [r.to, Math.min(askedOf(r.asked, p).asked, pressureAt(p, r.from))]),
@@ -245,6 +246,30 @@ function guessed(parts: readonly NetworkPart[], start: Float64Array): Float64Arr
     for (let k = 0; k < p.length; k++) if (!outlets.has(k)) p[k]! *= least;
   return p;
 }
+
+/** From nothing: what a spill asks for, and the same wherever it leads to and can't get away. */
+function fillAll(parts: readonly NetworkPart[], p: Float64Array): void {
+  const drained = new Set(
+    parts.flatMap((part) =>
+      part.kind === 'opening' && part.to === OPEN && part.forth >= DRAINS ? [part.from] : [],
+    ),
+  );
+  const spills = parts.filter((part) => part.kind === 'spill' && part.from !== OPEN);
+  for (const spill of spills)
+    if (spill.kind === 'spill' && p[spill.from] === 0)
+      p[spill.from] = askedOf(spill.asked, p).asked;
+  for (let again = true; again;) {
+    again = false;
+    for (const part of parts) {
+      if (part.kind !== 'opening' || part.to === OPEN || part.from === OPEN) continue;
+      if (p[part.from]! <= p[part.to]! || drained.has(part.to) || part.forth <= 0) continue;
+      p[part.to] = p[part.from]!;
+      again = true;
+    }
+  }
+}
+/** k of a way to the pan behind which nothing presses. */
+const DRAINS = 1e-6;
 
 /** @param start pressures to begin with; they are not changed */
 export function balance(

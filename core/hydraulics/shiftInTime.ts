@@ -8,7 +8,7 @@ import {
 } from '../shift';
 import type { Vehicle } from '../vehicle';
 import type { Circuit } from './circuit';
-import { fill, FILL_STEP, type Filled } from './filling';
+import { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 import type { OilRunning } from './laws';
 import { partsOf, type HydraulicPlan } from './plan';
 import { atGear } from './timing';
@@ -72,7 +72,7 @@ export function shiftInTime(setup: OilShift): OilShiftResult {
     seconds,
   });
   const holds = new Map(
-    [...filled.elements].map(([id, e]): [string, Trace] => [id, traceOf(e.holds)]),
+    [...filled.elements].map(([id, e]): [string, Trace] => [id, holdsTrace(e)]),
   );
   const run = handOver({
     unit,
@@ -110,13 +110,28 @@ function waitsOf(plan: HydraulicPlan, coming: readonly string[], going: readonly
   return new Map(going.map((id) => [id, seconds]));
 }
 
-/** A row of values as few points: one every so often, the steps of a row being `FILL_STEP`. */
-function traceOf(values: Float64Array): Trace {
+/** Share of the most that an element holds by which a straight piece of its trace may be off. */
+const STRAIGHT = 2e-3;
+
+/** What an element can hold over time, as few points as tell it. */
+export function holdsTrace({ holds }: FilledElement): Trace {
   const every = Math.max(1, Math.round(TRACE_EVERY / FILL_STEP));
-  const points = [];
-  for (let k = 0; k < values.length; k += every)
-    points.push({ time: k * FILL_STEP, value: values[k]! });
-  return points;
+  const close = STRAIGHT * holds.reduce((most, h) => Math.max(most, h), 1);
+  const at = (k: number) => ({ time: k * FILL_STEP, value: holds[k]! });
+  const points = [at(0)];
+  // A piece goes on as long as all of it lies between the steepest and the flattest line that is still close.
+  let [from, last, least, most] = [0, 0, -Infinity, Infinity];
+  for (let k = every; k < holds.length; k += every) {
+    const slope = (holds[k]! - holds[from]!) / (k - from);
+    if (slope < least || slope > most) {
+      points.push(at(last));
+      [from, least, most] = [last, -Infinity, Infinity];
+    }
+    least = Math.max(least, (holds[k]! - close - holds[from]!) / (k - from));
+    most = Math.min(most, (holds[k]! + close - holds[from]!) / (k - from));
+    last = k;
+  }
+  return last > 0 ? [...points, at(last)] : points;
 }
 
 /** When a row first does this, s. */

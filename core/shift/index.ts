@@ -23,16 +23,6 @@ export {
 } from './handOver';
 export { demands, mostTorque, slipWear, torqueAsked, type Demand } from './holding';
 export {
-  askedPressure,
-  fillTime,
-  linePressure,
-  OIL_AS_BUILT,
-  pistonShare,
-  USUAL_OIL,
-  type OilModel,
-  type OilState,
-} from './linePressure';
-export {
   goesIn,
   SIDE_AS_NEW,
   sideAsMeasured,

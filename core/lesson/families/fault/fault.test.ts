@@ -56,7 +56,7 @@ test('a row of the symptom table', () => {
   const alone = row('right', 'right', 'right', 'right', 'neutral');
   expect(graded(ROW, alone)).toMatchObject({
     score: 0.8,
-    misconception: 'only-its-own-gear or another-fault-of-the-part',
+    misconception: 'only-its-own-gear',
   });
   const seized = { ...ROW, fault: { target: 'F1', kind: 'seized' as const } };
   expect(graded(seized, row('right', 'right', 'right', 'right', 'right'))).toMatchObject({
