@@ -3,6 +3,7 @@ import { CONFIDENCES, DIRECTIONS, MOST_WORDS, SKETCH_AT, WAYS, type UnreadAnswer
 import { clutchAnswers } from './clutchParts';
 import { faultAnswers } from './faultParts';
 import { gearboxAnswers } from './gearboxParts';
+import { oilAnswers } from './oilParts';
 import { ownAnswers } from './ownParts';
 import { stripAnswers } from './stripParts';
 import { converterSetting } from './converterSetting';
@@ -52,6 +53,7 @@ const answer = z.discriminatedUnion('kind', [
   ...clutchAnswers,
   ...faultAnswers,
   ...gearboxAnswers,
+  ...oilAnswers,
   ...stripAnswers,
   ...ownAnswers,
   z.strictObject({ kind: z.literal('launch-order'), order: z.array(id).max(MOST_RANGES) }),

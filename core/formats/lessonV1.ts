@@ -19,6 +19,7 @@ import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultBlocks, faultQuestions } from './faultParts';
 import { gearboxQuestions } from './gearboxParts';
+import { oilQuestions } from './oilParts';
 import { ownQuestions } from './ownParts';
 import { stripQuestions } from './stripParts';
 import { faultCaseV1 } from './faultCaseV1';
@@ -120,6 +121,7 @@ const question = z.discriminatedUnion('kind', [
   ...clutchQuestions,
   ...faultQuestions,
   ...gearboxQuestions,
+  ...oilQuestions,
   ...stripQuestions,
   ...ownQuestions,
   z.strictObject({

@@ -23,6 +23,7 @@ export {
 } from './plan';
 export { linesOf, waysOf } from './partTable';
 export {
+  flipsAt,
   governorPressure,
   governorSpeed,
   intakeVacuum,

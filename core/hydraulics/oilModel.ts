@@ -171,27 +171,17 @@ export function wornPlan(
     plan: {
       ...plan,
       parts: plan.parts.map((p) => {
-        switch (p.kind) {
-          case 'pump':
-            return { ...p, slip: 1 - (1 - p.slip) * (1 - wear.pumpWorn) };
-          case 'regulator':
-            return {
-              ...p,
-              spring: p.spring * wear.regulator,
-              boosts: p.boosts.map((b) => ({
-                ...b,
-                area: b.area * boostShare(b.line, plan, wear),
-              })),
-            };
-          case 'throttle-valve':
-            return p.by.kind === 'cable'
-              ? { ...p, by: { ...p.by, slack: p.by.slack - CABLE_PER_METRE * wear.cable } }
-              : p;
-          case 'piston':
-            return { ...p, leak: p.leak + (leaks.get(p.element) ?? 0) * feedInto(p.line) };
-          default:
-            return p;
-        }
+        if (p.kind === 'pump') return { ...p, slip: 1 - (1 - p.slip) * (1 - wear.pumpWorn) };
+        if (p.kind === 'piston')
+          return { ...p, leak: p.leak + (leaks.get(p.element) ?? 0) * feedInto(p.line) };
+        if (p.kind === 'throttle-valve' && p.by.kind === 'cable')
+          return { ...p, by: { ...p.by, slack: p.by.slack - CABLE_PER_METRE * wear.cable } };
+        if (p.kind !== 'regulator') return p;
+        const boosts = p.boosts.map((b) => ({
+          ...b,
+          area: b.area * boostShare(b.line, plan, wear),
+        }));
+        return { ...p, spring: p.spring * wear.regulator, boosts };
       }),
     },
     condition: {

@@ -8,6 +8,7 @@ import type { Vehicle } from '../vehicle';
 import type { ClutchRig } from './families/clutch/kinds';
 import type { ConverterRig } from './families/converter/kinds';
 import type { GearboxRig } from './families/gearbox/kinds';
+import type { OilRig } from './families/oil/kinds';
 import type { Block, Lesson } from './lesson';
 
 /**
@@ -152,6 +153,16 @@ export function gearboxRigOf(
       engine: pick(lesson.engines, named.engine),
     }
   );
+}
+
+/** What a question about oil is about; `null` when the lesson lacks the plan or its unit. */
+export function oilRigOf(
+  lesson: Library,
+  named: { hydraulics: string; unit: string },
+): OilRig | null {
+  const plan = pick(lesson.hydraulics, named.hydraulics);
+  const unit = pick(lesson.units, named.unit);
+  return plan && unit && { plan, unit };
 }
 
 /** The case that a question is about, as the lesson carries it. */

@@ -156,6 +156,18 @@ export {
   type TwoGearsQuestion,
   type WhichSideQuestion,
 } from './families/gearbox/kinds';
+export { OIL_FAMILY } from './families/oil/family';
+export { OIL_SLIPS } from './families/oil/slips';
+export { oilKey, type OilKey } from './families/oil/key';
+export { newOilQuestion } from './families/oil/defaults';
+export { drivenUp, gearsFor, linesFor, standingFrom } from './families/oil/runs';
+export {
+  SHIFT_MOMENTS,
+  type OilAnswer,
+  type OilQuestion,
+  type OilRig,
+  type ShiftMoment,
+} from './families/oil/kinds';
 export { OWN_FAMILY } from './families/own/family';
 export { STRIP_FAMILY } from './families/strip-down/family';
 export { ownKey, type OwnKey } from './families/own/key';

@@ -21,6 +21,8 @@ function modelsOf(subject: Subject): Carried[] {
     case 'gearbox':
     case 'clutch':
       return Object.values(subject.rig).filter((m): m is Carried => m !== null);
+    case 'oil':
+      return Object.values(subject.rig).filter((m): m is Carried => m !== null);
     case 'fault':
       return Object.values(subject.subject).filter((m): m is Carried => m !== null);
     case 'strip-down':

@@ -1,6 +1,7 @@
 import type { ClutchAnswer, ClutchQuestion } from './families/clutch/kinds';
 import type { ConverterAnswer, ConverterQuestion } from './families/converter/kinds';
 import type { FaultAnswer, FaultQuestion } from './families/fault/kinds';
+import type { OilAnswer, OilQuestion } from './families/oil/kinds';
 import type { GearboxAnswer, GearboxQuestion } from './families/gearbox/kinds';
 import type { SetAnswer, SetQuestion } from './families/gear-set/kinds';
 import type { OwnAnswer, OwnQuestion } from './families/own/kinds';
@@ -15,6 +16,7 @@ interface Families {
   clutch: { question: ClutchQuestion; answer: ClutchAnswer };
   fault: { question: FaultQuestion; answer: FaultAnswer };
   gearbox: { question: GearboxQuestion; answer: GearboxAnswer };
+  oil: { question: OilQuestion; answer: OilAnswer };
   'strip-down': { question: StripQuestion; answer: StripAnswer };
   own: { question: OwnQuestion; answer: OwnAnswer };
 }
@@ -59,6 +61,11 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'two-gears': 'gearbox',
   'set-waiting': 'gearbox',
   'draw-crossing': 'gearbox',
+  'trace-oil': 'oil',
+  'spool-places': 'oil',
+  'shift-speed': 'oil',
+  'oil-fault-row': 'oil',
+  'kick-down': 'oil',
   'free-now': 'strip-down',
   'strip-order': 'strip-down',
   'why-first': 'strip-down',

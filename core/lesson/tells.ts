@@ -1,4 +1,5 @@
 import { BIND_REASONS } from './families/gearbox/kinds';
+import { SHIFT_MOMENTS } from './families/oil/kinds';
 import { keyFor, posedFor } from './assess';
 import { graderIn } from './grading';
 import {
@@ -123,6 +124,18 @@ function guessOf(question: Question, key: AnyKey): number | null {
       return question.kind === 'upgrade-limit' ? numberGuess(key.value, question.tolerance) : null;
     case 'upgrade-limit':
       return key.limits.length / 6;
+    case 'spool-places':
+      return question.kind === 'spool-places' ? 2 ** -Math.max(1, key.up.length) : null;
+    case 'shift-speed':
+      return question.kind === 'shift-speed'
+        ? numberGuess(key.up, question.tolerance) * numberGuess(key.down, question.tolerance)
+        : null;
+    case 'oil-fault-row':
+      return SHIFT_MOMENTS.length ** -key.row.length;
+    case 'kick-down':
+      return question.kind === 'kick-down' ? numberGuess(key.engineRpm, question.tolerance) : null;
+    case 'trace-oil':
+      return null;
     case 'two-gears':
       return 1 / (2 * BIND_REASONS.length);
     case 'which-test':

@@ -1,14 +1,13 @@
-import { Segmented, Select, Slider } from 'antd';
+import { Segmented, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { useLocation, useNavigate } from 'react-router';
-import { faultsOn, PLAN_FAULTS, type HydraulicPlan, type PlanFault } from '../../core/hydraulics';
 import { ModelSelect } from '../bench/ModelSelect';
 import { SmallSlider } from '../bench/SmallSlider';
 import { BreakIt } from '../shared/BreakIt';
 import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import { useAppSelector } from '../state/hooks';
 import { onShelf, selectUnits } from '../state/modelsSlice';
-import { partName } from './oilWords';
+import { PlanFaultPicker } from './PlanFaultPicker';
 import type { ShiftBenchProps } from './shiftBenchProps';
 import { SettingsPanel } from './SettingsPanel';
 import { WITHOUT_PLAN } from './shiftSlice';
@@ -77,7 +76,9 @@ export function OilControls(props: Props) {
         step={5}
         onValue={(celsius) => onBench({ celsius })}
       />
-      <FaultOfPlan plan={plan} fault={fault} onFault={(next) => onBench({ fault: next })} />
+      <BreakIt broken={fault !== null}>
+        <PlanFaultPicker plan={plan} fault={fault} onFault={(next) => onBench({ fault: next })} />
+      </BreakIt>
       <SettingsPanel {...props} />
       <details className="shift-built">
         <summary>{t('oil.built')}</summary>
@@ -141,73 +142,5 @@ function Headline({ unit, oil }: Props) {
         </span>
       </span>
     </div>
-  );
-}
-
-/** One thing that is wrong in the oil, and how far it has gone. */
-function FaultOfPlan({
-  plan,
-  fault,
-  onFault,
-}: {
-  plan: HydraulicPlan;
-  fault: PlanFault | null;
-  onFault: (fault: PlanFault | null) => void;
-}) {
-  const { t } = useTranslation();
-  const keyOf = (f: PlanFault) => `${f.part}=${f.kind}`;
-  const groups = plan.parts
-    .map((part) => ({ part, kinds: faultsOn(part) }))
-    .filter((g) => g.kinds.length > 0);
-  const spec = fault && PLAN_FAULTS[fault.kind];
-  return (
-    <BreakIt broken={fault !== null}>
-      <Select<string>
-        aria-label={t('breakIt.label')}
-        showSearch={{ optionFilterProp: 'label' }}
-        value={fault ? keyOf(fault) : ''}
-        listHeight={400}
-        virtual={false}
-        popupMatchSelectWidth={340}
-        onChange={(key) => {
-          const [part, kind] = key.split('=');
-          onFault(part && kind ? { part, kind: kind as PlanFault['kind'] } : null);
-        }}
-        options={[
-          { value: '', label: t('breakIt.sound') },
-          ...groups.map(({ part, kinds }) => ({
-            label: partName(t, part, plan),
-            options: kinds.map((kind) => ({
-              value: keyOf({ part: part.id, kind }),
-              label: t('oil.faultOf', {
-                of: partName(t, part, plan),
-                kind: t(`oil.faults.${kind}`),
-              }),
-            })),
-          })),
-        ]}
-      />
-      {fault && spec && spec.measure !== 'none' && (
-        <label className="small-slider">
-          <span>
-            {t('faults.howFar')}{' '}
-            <strong>
-              {spec.measure === 'share'
-                ? formatShare(fault.amount ?? spec.usual)
-                : t('oil.times', { times: formatNumber(fault.amount ?? spec.usual, 1) })}
-            </strong>
-          </span>
-          <Slider
-            min={spec.limits[0]}
-            max={spec.limits[1]}
-            step={spec.measure === 'share' ? 0.01 : 0.1}
-            value={fault.amount ?? spec.usual}
-            onChange={(amount) => onFault({ ...fault, amount })}
-            tooltip={{ open: false }}
-            ariaLabelForHandle={t('faults.howFar')}
-          />
-        </label>
-      )}
-    </BreakIt>
   );
 }

@@ -16,8 +16,8 @@ interface Props {
   chosen?: readonly string[];
   onPart?: ((id: string) => void) | undefined;
   onLever?: ((lever: string) => void) | undefined;
-  /** Nothing is told of pressures and spools while a prediction is open. */
-  sealed?: boolean;
+  /** While a prediction is open: everything, or all but where valves stand. */
+  hidden?: 'nothing' | 'pressures' | 'all';
 }
 
 /** Pa at which a passage is drawn full. */
@@ -31,7 +31,8 @@ const LEAST_SCALE = 0.76;
 
 /** A hydraulic plan with its pressures: the fuller a passage, the higher; the thicker, the more flows. */
 export function OilPlanView(props: Props) {
-  const { plan, state, running, chosen = [], onPart, onLever, sealed = false } = props;
+  const { plan, state, running, chosen = [], onPart, onLever, hidden = 'nothing' } = props;
+  const sealed = hidden !== 'nothing';
   const { t } = useTranslation();
   const numbers = useNumbers();
   const layout = useMemo(() => oilLayout(plan), [plan]);
@@ -77,8 +78,12 @@ export function OilPlanView(props: Props) {
               box={box}
               part={part}
               name={partName(t, part, plan)}
-              text={sealed ? '' : partState(t, numbers, part, state, running)}
-              state={sealed ? null : state}
+              text={
+                sealed && !(hidden === 'pressures' && shownAlways(part.kind))
+                  ? ''
+                  : partState(t, numbers, part, state, running)
+              }
+              state={sealed && !(hidden === 'pressures' && shownAlways(part.kind)) ? null : state}
               running={running}
               chosen={chosen.includes(box.id)}
               onPart={onPart}
@@ -90,6 +95,10 @@ export function OilPlanView(props: Props) {
     </div>
   );
 }
+
+/** What may be seen of a plan whose pressures are hidden: where its valves stand. */
+const shownAlways = (kind: HydraulicPart['kind']): boolean =>
+  kind === 'shift-valve' || kind === 'manual-valve';
 
 interface PipeProps {
   d: string;

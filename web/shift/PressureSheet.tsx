@@ -60,16 +60,16 @@ function Gauge({ share }: { share: number }) {
   const shown = Math.max(0, Math.min(1.02, share));
   return (
     <svg viewBox="0 0 80 80" aria-hidden="true">
-      <circle className="gauge-dial" cx="40" cy="40" r="37" />
+      <circle className="oil-gauge-dial" cx="40" cy="40" r="37" />
       {Array.from({ length: MARKS + 1 }, (_v, k) => (
         <path
           key={k}
-          className="gauge-mark"
+          className="oil-gauge-mark"
           d={`M${at(k / MARKS, k % 5 ? 31 : 28)}L${at(k / MARKS, 35)}`}
         />
       ))}
-      <path className="gauge-hand" d={`M40 40L${at(shown, 30)}`} />
-      <circle className="gauge-hub" cx="40" cy="40" r="4" />
+      <path className="oil-gauge-hand" d={`M40 40L${at(shown, 30)}`} />
+      <circle className="oil-gauge-hub" cx="40" cy="40" r="4" />
     </svg>
   );
 }

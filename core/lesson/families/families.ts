@@ -10,6 +10,8 @@ import { GEARBOX_FAMILY } from './gearbox/family';
 import type { GearboxTypes } from './gearbox/types';
 import { GEAR_SET_FAMILY } from './gear-set/family';
 import type { GearSetTypes } from './gear-set/types';
+import { OIL_FAMILY } from './oil/family';
+import type { OilTypes } from './oil/types';
 import { OWN_FAMILY } from './own/family';
 import type { OwnTypes } from './own/types';
 import { STRIP_FAMILY } from './strip-down/family';
@@ -25,6 +27,7 @@ export interface TypesOf {
   clutch: ClutchTypes;
   fault: FaultTypes;
   gearbox: GearboxTypes;
+  oil: OilTypes;
   'strip-down': StripTypes;
   own: OwnTypes;
 }
@@ -37,6 +40,7 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<TypesOf[F]> } = {
   clutch: CLUTCH_FAMILY,
   fault: FAULT_FAMILY,
   gearbox: GEARBOX_FAMILY,
+  oil: OIL_FAMILY,
   'strip-down': STRIP_FAMILY,
   own: OWN_FAMILY,
 };

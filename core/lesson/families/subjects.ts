@@ -7,6 +7,7 @@ import type { AnyFault, AnyTypes, Subject, TypesOf } from './families';
 import { FAULT_SUBJECT } from './fault/subject';
 import { GEARBOX_SUBJECT } from './gearbox/subject';
 import { GEAR_SET_SUBJECT } from './gear-set/subject';
+import { OIL_SUBJECT } from './oil/subject';
 import { OWN_SUBJECT } from './own/subject';
 import { STRIP_SUBJECT } from './strip-down/subject';
 import { UNIT_SUBJECT } from './unit/subject';
@@ -19,6 +20,7 @@ const SUBJECTS: { readonly [F in FamilyName]: FamilySubject<TypesOf[F]> } = {
   clutch: CLUTCH_SUBJECT,
   fault: FAULT_SUBJECT,
   gearbox: GEARBOX_SUBJECT,
+  oil: OIL_SUBJECT,
   'strip-down': STRIP_SUBJECT,
   own: OWN_SUBJECT,
 };

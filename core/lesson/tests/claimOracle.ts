@@ -1,9 +1,11 @@
 import { conditionIn, freeParts, planOfJob, selectivesOf, type Job } from '../../assembly';
 import type { GearSetSetup, Port, Unit } from '../../geartrain';
-import { compileTrain, solveSpeeds } from '../../geartrain';
+import { toNumber } from '../../numerics';
+import { compileTrain, solveSpeeds, solveUnit } from '../../geartrain';
 import type { AnyClaim, Subject } from '../families/families';
 import type { Windowed } from '../families/clutch/claims';
 import type { GearboxRig } from '../families/gearbox/kinds';
+import type { OilRig } from '../families/oil/kinds';
 import type { Does } from '../families/unit/claims';
 import type { Question } from '../question';
 
@@ -32,6 +34,8 @@ function checksFor(question: Question, subject: Subject): Checks {
       return stripChecks(subject.subject.job);
     case 'gearbox':
       return gearboxChecks(question, subject.rig);
+    case 'oil':
+      return oilChecks(subject.rig);
     case 'converter':
     case 'clutch':
     case 'fault':
@@ -264,5 +268,19 @@ function stripChecks(job: Job): Checks {
     'nothing-wrong': (claim) => job.hidden.every((h) => h.part !== claim.part),
     changing: (claim) => claim.cost >= job.prices.rate / 10,
     'coming-back': (claim) => claim.cost > job.prices.day * job.prices.daysLost,
+  };
+}
+
+/** Of oil: a valve stands up where more pushes it up than down; an engine turns by its gear's ratio, worked out by tooth counts elsewhere. */
+function oilChecks({ unit }: OilRig): Checks {
+  return {
+    'spool-weighed': ({ governor, wants, way }) => governor > wants === (way === 'up'),
+    'engine-in-gear': ({ ratio, rpm, engine }) =>
+      near(engine, rpm * ratio) &&
+      unit.ranges.some((r) => {
+        const turns = solveUnit(unit, r.apply).ratio;
+        return turns !== null && near(toNumber(turns), ratio);
+      }),
+    floored: ({ from, to, way }) => to <= from && (from === to) === (way === 'stays'),
   };
 }

@@ -4,6 +4,7 @@ import { selectiveChoices, type Clutch, type ClutchPack } from '../../clutch';
 import type { Converter, Engine } from '../../converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../faults';
 import { PORTS, type Roles, type Unit } from '../../geartrain';
+import { planFor, type HydraulicPlan } from '../../hydraulics';
 import { randomFromSeed, type Random } from '../../numerics';
 import type { Vehicle } from '../../vehicle';
 import { FAMILIES, type AnyClaim, type AnyTypes, type Subject } from '../families/families';
@@ -17,6 +18,7 @@ import { newConverterQuestion } from '../families/converter/defaults';
 import { newClutchQuestion } from '../families/clutch/defaults';
 import { newFaultQuestion } from '../families/fault/defaults';
 import { newGearboxQuestion } from '../families/gearbox/defaults';
+import { newOilQuestion } from '../families/oil/defaults';
 import { newStripQuestion } from '../families/strip-down/defaults';
 import { newOwnQuestion } from '../families/own/defaults';
 import type { OwnQuestion } from '../families/own/kinds';
@@ -69,6 +71,13 @@ function drawnSetup(random: Random) {
     inputTorqueNm: random.whole(5, 60) * 10,
   };
 }
+
+/** Plans of units, each made once. */
+const plansMade = new Map<string, HydraulicPlan>();
+const oilPlans = (unit: Unit): HydraulicPlan => {
+  if (!plansMade.has(unit.id)) plansMade.set(unit.id, planFor(unit));
+  return plansMade.get(unit.id)!;
+};
 
 const unitNamed = (id: string): Unit => read<Unit>(`units/${id}`);
 const rigOf = (random: Random) => ({
@@ -240,6 +249,15 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       // What a student would get.
       const draw = FAMILIES[family].vary[plain.kind]!;
       return { question: draw(plain as never, subject, random), subject };
+    }
+    case 'oil': {
+      const unit = unitNamed(pick(random, ['quay-four', 'wherry-four', 'capstan-five']));
+      const rig = { unit, plan: oilPlans(unit) };
+      const subject = { kind: family, rig };
+      const plain = newOilQuestion(kind as never, rig);
+      const draw = FAMILIES[family].vary[plain.kind]!;
+      const question = draw(plain as never, subject, random);
+      return { question, subject };
     }
     case 'own':
       return { question: ownQuestion(kind as never), subject: { kind: family } };

@@ -3,6 +3,7 @@ import type { Clutch, ClutchPack } from '../../../core/clutch';
 import type { Converter, Engine } from '../../../core/converter';
 import type { FaultCase } from '../../../core/faults';
 import type { Unit } from '../../../core/geartrain';
+import type { HydraulicPlan } from '../../../core/hydraulics';
 import type { Vehicle } from '../../../core/vehicle';
 import { useLessonModels } from './useLessonModels';
 
@@ -14,6 +15,7 @@ export interface LessonShelf {
   readonly vehicles: Vehicle[];
   readonly clutches: Clutch[];
   readonly clutchPacks: ClutchPack[];
+  readonly hydraulics: HydraulicPlan[];
   readonly cases: FaultCase[];
   readonly jobs: Job[];
 }
@@ -25,6 +27,7 @@ export const useLessonShelf = (): LessonShelf => ({
   vehicles: useLessonModels('fair-sprocket/vehicle').models,
   clutches: useLessonModels('fair-sprocket/clutch').models,
   clutchPacks: useLessonModels('fair-sprocket/clutch-pack').models,
+  hydraulics: useLessonModels('fair-sprocket/hydraulics').models,
   cases: useLessonModels('fair-sprocket/fault-case').models,
   jobs: useLessonModels('fair-sprocket/job').models,
 });

@@ -5,6 +5,7 @@ import type { FamilyEditor } from './familyEditor';
 import { FAULT_EDITOR } from './fault/offer';
 import { GEARBOX_EDITOR } from './gearbox/offer';
 import { GEAR_SET_EDITOR } from './gear-set/offer';
+import { OIL_EDITOR } from './oil/offer';
 import { OWN_EDITOR } from './own/offer';
 import { STRIP_EDITOR } from './strip-down/offer';
 import { UNIT_EDITOR } from './unit/offer';
@@ -17,6 +18,7 @@ const EDITORS: { readonly [F in FamilyName]: FamilyEditor<F> } = {
   clutch: CLUTCH_EDITOR,
   fault: FAULT_EDITOR,
   gearbox: GEARBOX_EDITOR,
+  oil: OIL_EDITOR,
   'strip-down': STRIP_EDITOR,
   own: OWN_EDITOR,
 };

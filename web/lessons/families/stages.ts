@@ -10,6 +10,7 @@ export const STAGES: { readonly [F in FamilyName]: ComponentType<AskedProps> } =
   converter: lazyPart(async () => (await import('./converter/Stage')).ConverterStage),
   clutch: lazyPart(async () => (await import('./clutch/Stage')).ClutchStage),
   gearbox: lazyPart(async () => (await import('./gearbox/Stage')).GearboxStage),
+  oil: lazyPart(async () => (await import('./oil/Stage')).OilStage),
   'strip-down': lazyPart(async () => (await import('./strip-down/Stage')).StripStage),
   own: lazyPart(async () => (await import('./own/Stage')).OwnStage),
   fault: lazyPart(async () => (await import('./fault/Stage')).FaultStage),

@@ -19,6 +19,7 @@ import type { FamilyWords } from './familyWords';
 import { FAULT_WORDS } from './fault/words';
 import { GEARBOX_WORDS } from './gearbox/words';
 import { GEAR_SET_WORDS } from './gear-set/words';
+import { OIL_WORDS } from './oil/words';
 import { OWN_WORDS } from './own/words';
 import { STRIP_WORDS } from './strip-down/words';
 import { UNIT_WORDS } from './unit/words';
@@ -31,6 +32,7 @@ const WORDS: { readonly [F in FamilyName]: FamilyWords<F> } = {
   clutch: CLUTCH_WORDS,
   fault: FAULT_WORDS,
   gearbox: GEARBOX_WORDS,
+  oil: OIL_WORDS,
   'strip-down': STRIP_WORDS,
   own: OWN_WORDS,
 };

@@ -15,7 +15,7 @@ import { StageFrame, type StageProps } from './StageFrame';
 import { useAsked } from './useAsked';
 
 /** Families that are about machines which the lesson carries. */
-type RigFamily = 'converter' | 'clutch' | 'gearbox';
+type RigFamily = 'converter' | 'clutch' | 'gearbox' | 'oil';
 type RigOf<F extends RigFamily> = SubjectOf<F>['rig'];
 
 export interface SheetProps<F extends RigFamily, D> {

@@ -9,7 +9,6 @@ import {
   SKETCHED,
   type ConverterRig,
   type StallChange,
-  type Tolerance,
 } from '../../../../core/lesson';
 import { NumberField } from '../../../shared/NumberField';
 import { useNumbers } from '../../../shared/numbers';
@@ -17,6 +16,7 @@ import { converterKeyText, converterPrompt, quantityRead } from './words';
 import { ChoiceField } from '../../../bench/ChoiceField';
 import { ConverterPickers } from '../../builder/ConverterPickers';
 import type { EditorProps } from '../familyEditor';
+import { Within } from '../../builder/Within';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { useRig } from '../../builder/useRig';
 
@@ -254,25 +254,5 @@ function Throttle({ value, onValue }: { value: number; onValue: (value: number) 
         ariaLabelForHandle={t('converter.throttle')}
       />
     </label>
-  );
-}
-
-interface WithinProps {
-  tolerance: Tolerance;
-  onTolerance: (tolerance: Tolerance) => void;
-}
-
-function Within({ tolerance, onTolerance }: WithinProps) {
-  const { t } = useTranslation();
-  return (
-    <NumberField
-      label={t('question.tolerance')}
-      unit="%"
-      value={tolerance.value}
-      step={1}
-      onValue={(value) =>
-        onTolerance({ kind: 'percent', value: Math.min(100, Math.max(0, value)) })
-      }
-    />
   );
 }

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { PLAN_FAULT_KINDS } from '../hydraulics';
+import { SHIFT_MOMENTS } from '../lesson';
+import { MOST_OIL_PARTS, MOST_RANGES } from './limits';
+import { answerNumbers, markdown, reference, tolerance } from './parts';
+
+/** Questions and answers about oil: parts of lesson and attempt, version 1. */
+const base = {
+  prompt: markdown,
+  hydraulics: reference,
+  unit: reference,
+  vary: z.exactOptional(z.boolean()),
+};
+const throttle = z.number().min(0).max(1);
+const outputRpm = z.number().min(0).max(20_000);
+const gear = z.int().min(1).max(MOST_RANGES);
+const driven = { lever: z.string().max(200), throttle, outputRpm };
+/** Id of a part of a plan. */
+const partId = z.string().min(1).max(120);
+
+export const planFault = z.strictObject({
+  kind: z.enum(PLAN_FAULT_KINDS),
+  part: partId,
+  amount: z.exactOptional(z.number().min(0).max(10)),
+});
+
+export const oilQuestions = [
+  z.strictObject({ ...base, ...driven, kind: z.literal('trace-oil'), element: z.string().max(80) }),
+  z.strictObject({ ...base, ...driven, kind: z.literal('spool-places') }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('shift-speed'),
+    gear,
+    throttle,
+    fault: planFault.nullable(),
+    tolerance,
+  }),
+  z.strictObject({ ...base, kind: z.literal('oil-fault-row'), throttle, fault: planFault }),
+  z.strictObject({ ...base, kind: z.literal('kick-down'), gear, throttle, outputRpm, tolerance }),
+] as const;
+
+export const oilAnswers = [
+  z.strictObject({ kind: z.literal('trace-oil'), parts: z.array(partId).max(MOST_OIL_PARTS) }),
+  z.strictObject({ kind: z.literal('spool-places'), up: z.array(partId).max(MOST_RANGES) }),
+  z.strictObject({
+    kind: z.literal('shift-speed'),
+    up: answerNumbers.magnitude,
+    down: answerNumbers.magnitude,
+  }),
+  z.strictObject({
+    kind: z.literal('oil-fault-row'),
+    row: z.array(z.enum(SHIFT_MOMENTS)).max(MOST_RANGES),
+  }),
+  z.strictObject({ kind: z.literal('kick-down'), gear, engineRpm: answerNumbers.magnitude }),
+] as const;

@@ -1,0 +1,27 @@
+import { partsOf } from '../../../hydraulics';
+import { among, ids, noneTwice, type Family } from '../../family';
+import { judge } from './grade';
+import { oilKey } from './key';
+import { reasons } from './reasons';
+import { gearsFor } from './runs';
+import type { OilTypes } from './types';
+import { vary } from './vary';
+
+export const OIL_FAMILY: Family<OilTypes> = {
+  key: (question, { rig }) => oilKey(question, rig),
+  judge,
+  reasons,
+  vary,
+  dear: [],
+  fits: {
+    'trace-oil': ({ subject: { rig }, answer: { parts } }) =>
+      noneTwice(parts) && among(parts, ids(rig.plan.parts)),
+    'spool-places': ({ subject: { rig }, answer: { up } }) =>
+      noneTwice(up) && among(up, ids(partsOf(rig.plan, 'shift-valve'))),
+    'shift-speed': () => true,
+    'oil-fault-row': ({ key, answer: { row } }) =>
+      key.kind === 'oil-fault-row' && row.length === key.row.length,
+    'kick-down': ({ subject: { rig }, answer: { gear } }) =>
+      gear >= 1 && gear <= gearsFor(rig).forward.length,
+  },
+};

@@ -1,0 +1,91 @@
+import { unitFindings } from '../../../geartrain';
+import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
+import { found, refused, type KeyResult } from '../../family';
+import type { OilQuestion, OilRig, ShiftMoment } from './kinds';
+import { drivenUp, gearsFor, linesFor, momentsWith, pathTo, standingFrom } from './runs';
+
+/** Answers to questions about oil, computed from the plan. */
+export type OilKey =
+  | { readonly kind: 'trace-oil'; readonly parts: readonly string[] }
+  | { readonly kind: 'spool-places'; readonly up: readonly string[] }
+  | { readonly kind: 'shift-speed'; readonly up: number; readonly down: number }
+  | { readonly kind: 'oil-fault-row'; readonly row: readonly ShiftMoment[] }
+  | { readonly kind: 'kick-down'; readonly gear: number; readonly engineRpm: number };
+
+export type OilKeyFault =
+  | 'plan-missing'
+  | 'unit-broken'
+  | 'plan-broken'
+  | 'plan-of-another'
+  | 'lever-missing'
+  | 'not-applied'
+  | 'no-shift-valves'
+  | 'no-such-shift'
+  | 'never-shifts'
+  | 'fault-not-here'
+  | 'changes-nothing'
+  | 'gear-does-not-hold'
+  | 'does-not-settle';
+
+type Result = KeyResult<OilKey, OilKeyFault>;
+
+export function oilKey(question: OilQuestion, rig: OilRig): Result {
+  if (unitFindings(rig.unit).some((f) => f.weight === 'wrong')) return refused('unit-broken');
+  if (rig.plan.unit !== rig.unit.id) return refused('plan-of-another');
+  if (planFindings(rig.plan).some((f) => f.weight === 'error')) return refused('plan-broken');
+  switch (question.kind) {
+    case 'trace-oil': {
+      if (!knows(rig, question.lever)) return refused('lever-missing');
+      const { state } = drivenUp(rig, question);
+      if (!state.settled) return refused('does-not-settle');
+      const parts = pathTo(rig, state, question.element);
+      return parts ? found({ kind: 'trace-oil', parts }) : refused('not-applied');
+    }
+    case 'spool-places': {
+      if (!knows(rig, question.lever)) return refused('lever-missing');
+      if (partsOf(rig.plan, 'shift-valve').length === 0) return refused('no-shift-valves');
+      const { state } = drivenUp(rig, question);
+      if (!state.settled) return refused('does-not-settle');
+      const up = [...state.spools].filter(([, at]) => at > 0.5).map(([id]) => id);
+      return found({ kind: 'spool-places', up });
+    }
+    case 'shift-speed':
+      return speedKey(question, rig);
+    case 'oil-fault-row': {
+      if (!has(rig, question.fault)) return refused('fault-not-here');
+      const row = momentsWith(rig, question.fault, question.throttle);
+      if (row.length === 0) return refused('no-such-shift');
+      return row.every((m) => m === 'same')
+        ? refused('changes-nothing')
+        : found({ kind: 'oil-fault-row', row });
+    }
+    case 'kick-down': {
+      const { forward, mainLever } = gearsFor(rig);
+      if (mainLever === null || !forward[question.gear - 1]) return refused('no-such-shift');
+      const at = { lever: mainLever, throttle: question.throttle, outputRpm: question.outputRpm };
+      if (standingFrom(rig, at, question.gear).gear !== question.gear)
+        return refused('gear-does-not-hold');
+      const { gear } = standingFrom(rig, { ...at, throttle: 1 }, question.gear);
+      const ratio = forward[gear - 1]!.ratio;
+      return found({ kind: 'kick-down', gear, engineRpm: question.outputRpm * ratio });
+    }
+  }
+}
+
+const knows = ({ plan }: OilRig, lever: string): boolean =>
+  partsOf(plan, 'manual-valve').some((v) => v.places.some((p) => p.lever === lever));
+
+const has = ({ plan }: OilRig, fault: PlanFault): boolean => planFaultProblem(plan, fault) === null;
+
+function speedKey(
+  { gear, throttle, fault }: Extract<OilQuestion, { kind: 'shift-speed' }>,
+  rig: OilRig,
+): Result {
+  if (fault && !has(rig, fault)) return refused('fault-not-here');
+  const line = linesFor(rig, fault, [throttle]).find((l) => l.from === gear);
+  if (!line) return refused('no-such-shift');
+  const { up, down } = line.points[0]!;
+  return up === null || down === null
+    ? refused('never-shifts')
+    : found({ kind: 'shift-speed', up, down });
+}

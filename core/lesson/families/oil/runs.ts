@@ -1,0 +1,185 @@
+import {
+  circuitOf,
+  gearByMap,
+  gearsOf,
+  partsOf,
+  shiftMap,
+  spoolsIn,
+  USUAL_ENGINE,
+  withPlanFaults,
+  type Circuit,
+  type Gears,
+  type HydraulicPlan,
+  type OilState,
+  type PlanFault,
+  type ShiftLine,
+  type Spools,
+} from '../../../hydraulics';
+import { onceFor } from '../../../numerics';
+import type { OilRig, ShiftMoment } from './kinds';
+
+/** What plans do under given circumstances, each worked out once. */
+
+const circuits = onceFor<HydraulicPlan, Circuit>();
+const maps = onceFor<HydraulicPlan, ShiftLine[]>();
+const states = onceFor<HydraulicPlan, Standing>();
+const gearsOnce = onceFor<object, Gears>();
+
+export const WARM_C = 80;
+
+export const gearsFor = ({ unit }: OilRig): Gears => gearsOnce(unit, '', () => gearsOf(unit));
+
+export const circuitFor = ({ plan }: OilRig, fault: PlanFault | null = null): Circuit =>
+  circuits(plan, JSON.stringify(fault), () => {
+    const worn = withPlanFaults(plan, fault ? [fault] : []);
+    return circuitOf(worn.plan, worn.condition);
+  });
+
+/** Shift lines at these throttles. */
+export function linesFor(
+  rig: OilRig,
+  fault: PlanFault | null,
+  throttles: readonly number[],
+): ShiftLine[] {
+  const { forward, mainLever } = gearsFor(rig);
+  return maps(rig.plan, JSON.stringify([fault, throttles, forward.map((f) => f.ratio)]), () =>
+    shiftMap(circuitFor(rig, fault), {
+      ...(mainLever === null ? {} : { lever: mainLever }),
+      celsius: WARM_C,
+      idleRpm: USUAL_ENGINE.idleRpm,
+      ratios: forward.map((f) => f.ratio),
+      throttles,
+    }),
+  );
+}
+
+/** Where everything stands, and the gear that this is. */
+export interface Standing {
+  readonly state: OilState;
+  readonly gear: number;
+}
+
+interface Driving {
+  readonly lever: string;
+  readonly throttle: number;
+  readonly outputRpm: number;
+}
+
+const isControlled = ({ plan }: OilRig): boolean => partsOf(plan, 'control').length > 0;
+
+/** A plan at these circumstances, its valves having stood as in a gear. */
+export function standingFrom(rig: OilRig, at: Driving, from: number): Standing {
+  const { forward, rangeAt } = gearsFor(rig);
+  const name = JSON.stringify([at, from, rig.unit.id]);
+  return states(rig.plan, name, () => {
+    const circuit = circuitFor(rig);
+    let [gear, spools]: [number, Spools] = [from, spoolsIn(rig.plan, from)];
+    const lines = isControlled(rig)
+      ? linesFor(rig, null, [0, 0.25, 0.5, 0.75, 1, at.throttle].sort())
+      : [];
+    // One gear after the other: what one change does to the pump's speed may bring the next.
+    for (let k = 0; ; k++) {
+      const ratio = forward[gear - 1]?.ratio ?? 1;
+      const state = circuit.at(
+        {
+          ...at,
+          engineRpm: Math.max(USUAL_ENGINE.idleRpm, at.outputRpm * ratio),
+          celsius: WARM_C,
+        },
+        spools,
+        rangeAt(at.lever, gear)?.id,
+      );
+      const next = isControlled(rig)
+        ? gearByMap(lines, gear, at.throttle, at.outputRpm)
+        : gearIn(state);
+      if (next === gear || k > forward.length) return { state, gear };
+      [gear, spools] = [next, state.spools];
+    }
+  });
+}
+
+export const gearIn = ({ spools }: OilState): number =>
+  1 + [...spools.values()].filter((s) => s > 0.5).length;
+
+/** Speeds between standstill and the one asked for. */
+const STEPS = 12;
+
+/** Driven from a standstill up to a speed: valves remember on the way. */
+export function drivenUp(rig: OilRig, at: Driving): Standing {
+  let gear = 1;
+  for (let k = 0; k < STEPS; k++)
+    gear = standingFrom(rig, { ...at, outputRpm: (at.outputRpm * k) / STEPS }, gear).gear;
+  return standingFrom(rig, at, gear);
+}
+
+/** Share of the higher pressure at a ball from which a side counts as the one that feeds. */
+const FEEDS = 0.7;
+
+/** Everything that the oil of a piston comes through now, from the pump on; `null` where nothing presses on it. */
+export function pathTo({ plan }: OilRig, state: OilState, element: string): string[] | null {
+  const piston = partsOf(plan, 'piston').find((p) => p.element === element);
+  const pump = partsOf(plan, 'pump')[0];
+  if (!piston || !pump || !state.applied.includes(element)) return null;
+  const pressure = (line: string) => state.pressures.get(line) ?? 0;
+  const path = new Set<string>([piston.id]);
+  const seen = new Set<string>();
+  const walk = (line: string): void => {
+    if (seen.has(line)) return;
+    seen.add(line);
+    if (line === pump.to) path.add(pump.id);
+    for (const part of plan.parts) {
+      const from = feedsOf(part, line, state).filter((l) => pressure(l) >= FEEDS * pressure(line));
+      if (from.length === 0) continue;
+      path.add(part.id);
+      from.forEach(walk);
+    }
+  };
+  walk(piston.line);
+  return path.has(pump.id) ? plan.parts.map((p) => p.id).filter((id) => path.has(id)) : null;
+}
+
+/** Passages from which a part lets oil into this one as it stands. */
+function feedsOf(part: HydraulicPlan['parts'][number], line: string, state: OilState): string[] {
+  switch (part.kind) {
+    case 'feed':
+    case 'solenoid':
+      return part.to === line ? [part.from] : [];
+    case 'shuttle':
+      return part.to === line ? [part.first, part.second] : [];
+    case 'shift-valve': {
+      const ways = (state.spools.get(part.id) ?? 0) > 0.5 ? part.up : part.down;
+      return ways.filter((w) => w.to === line).map((w) => w.from);
+    }
+    case 'manual-valve':
+      return part.places.some((p) => p.opens.includes(line)) ? [part.from] : [];
+    case 'pump':
+    case 'regulator':
+    case 'relief':
+    case 'throttle-valve':
+    case 'governor':
+    case 'kick-down-valve':
+    case 'control':
+    case 'piston':
+    case 'accumulator':
+    case 'restriction':
+    case 'pressure-switch':
+      return [];
+  }
+}
+
+/** Share of its speed by which an upshift has to move to count as early or late. */
+const MOVED = 0.06;
+
+/** What a fault does to the moment of every upshift. */
+export function momentsWith(rig: OilRig, fault: PlanFault, throttle: number): ShiftMoment[] {
+  const [sound, now] = [null, fault].map((f) => linesFor(rig, f, [throttle])) as [
+    ShiftLine[],
+    ShiftLine[],
+  ];
+  return now.map((line, k) => {
+    const [up, was] = [line.points[0]!.up, sound[k]!.points[0]!.up];
+    if (up === null) return 'never';
+    if (was === null || Math.abs(up / was - 1) <= MOVED) return 'same';
+    return up < was ? 'early' : 'late';
+  });
+}

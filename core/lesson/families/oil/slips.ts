@@ -1,0 +1,15 @@
+/** What learners get wrong about oil: each is a way of thinking that `reasons.ts` follows to its answer. */
+export const OIL_SLIPS = [
+  'valves-left-out',
+  'both-sides-of-the-ball',
+  'throttle-left-out',
+  'lever-clicks-are-gears',
+  'no-gap-between-up-and-down',
+  'fault-left-out',
+  'slack-is-late',
+  'only-its-own-shift',
+  'kick-down-adds-pressure',
+  'kick-down-to-first',
+  'engine-stays-as-it-was',
+] as const;
+export type OilSlip = (typeof OIL_SLIPS)[number];

@@ -1,0 +1,26 @@
+import type { OilClaim } from './claims';
+import type { OilKey, OilKeyFault } from './key';
+import type { OilAnswer, OilQuestion, OilRig } from './kinds';
+import type { OilSlip } from './slips';
+
+/** Parts of an answer about oil; `of` names the part of the plan or the shift. */
+export type OilPart =
+  | 'on-path'
+  | 'off-path'
+  | 'spool'
+  | 'speed-up'
+  | 'speed-down'
+  | 'moment'
+  | 'kicked'
+  | 'engine-then';
+
+export interface OilTypes {
+  question: OilQuestion;
+  answer: OilAnswer;
+  subject: { readonly kind: 'oil'; readonly rig: OilRig };
+  key: OilKey;
+  fault: OilKeyFault;
+  part: OilPart;
+  slip: OilSlip;
+  claim: OilClaim;
+}

@@ -1,0 +1,50 @@
+import { partsOf } from '../../../hydraulics';
+import type { Random } from '../../../numerics';
+import type { Family } from '../../family';
+import type { OilRig } from './kinds';
+import { drivenUp, gearsFor, linesFor } from './runs';
+import type { OilTypes } from './types';
+
+/** Another speed, pedal and element of the same plan. */
+export const vary: Family<OilTypes>['vary'] = {
+  'trace-oil': (question, { rig }, random) => {
+    const driven = { ...question, prompt: '', ...drawnDriving(rig, question.lever, random) };
+    const { applied } = drivenUp(rig, driven).state;
+    return applied.length > 0 ? { ...driven, element: random.pick(applied) } : question;
+  },
+  'spool-places': (question, { rig }, random) => ({
+    ...question,
+    prompt: '',
+    ...drawnDriving(rig, question.lever, random),
+  }),
+  'shift-speed': (question, { rig }, random) => ({
+    ...question,
+    prompt: '',
+    gear: random.whole(1, Math.max(1, gearsFor(rig).forward.length - 1)),
+    throttle: random.whole(1, 8) / 10,
+  }),
+  'oil-fault-row': (question, _subject, random) => ({
+    ...question,
+    prompt: '',
+    throttle: random.whole(2, 8) / 10,
+  }),
+  'kick-down': (question, { rig }, random) => {
+    const gear = random.whole(2, Math.max(2, gearsFor(rig).forward.length));
+    const throttle = random.whole(1, 5) / 10;
+    const below = linesFor(rig, null, [throttle]).find((l) => l.from === gear - 1)?.points[0];
+    const above = linesFor(rig, null, [throttle]).find((l) => l.from === gear)?.points[0];
+    const from = below?.up ?? question.outputRpm;
+    const to = above?.up ?? 1.8 * from;
+    const outputRpm = Math.round((from + (to - from) * (0.1 + 0.8 * random.next())) / 50) * 50;
+    return { ...question, prompt: '', gear, throttle, outputRpm };
+  },
+};
+
+/** A pedal and a speed somewhere among the shifts of the plan. */
+function drawnDriving(rig: OilRig, lever: string, random: Random) {
+  const throttle = random.whole(1, 9) / 10;
+  const most = Math.max(500, ...linesFor(rig, null, [throttle]).map((l) => l.points[0]!.up ?? 0));
+  const outputRpm = Math.round((most * random.next() * 1.2) / 50) * 50;
+  const places = partsOf(rig.plan, 'manual-valve').flatMap((v) => v.places.map((p) => p.lever));
+  return { throttle, outputRpm, lever: places.includes(lever) ? lever : (places[0] ?? lever) };
+}

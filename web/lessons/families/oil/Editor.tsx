@@ -1,0 +1,166 @@
+import { Select } from 'antd';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { gearsFor, newOilQuestion, oilKey, type OilRig } from '../../../../core/lesson';
+import { partsOf } from '../../../../core/hydraulics';
+import { SmallSlider } from '../../../bench/SmallSlider';
+import { NumberField } from '../../../shared/NumberField';
+import { formatShare } from '../../../shared/numbers';
+import { PlanFaultPicker } from '../../../shift/PlanFaultPicker';
+import { ModelPicker } from '../../builder/ModelPicker';
+import { QuestionFrame } from '../../builder/QuestionFrame';
+import { Within } from '../../builder/Within';
+import { useLessonModels } from '../../builder/useLessonModels';
+import type { EditorProps } from '../familyEditor';
+import { oilKeyText, oilPrompt } from './words';
+
+type Props = EditorProps<'oil'>;
+
+/** What is asked about a plan, and the answer that it gives at this moment. */
+export function OilEditor({ question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  const { models: plans } = useLessonModels('fair-sprocket/hydraulics');
+  const { models: units } = useLessonModels('fair-sprocket/unit');
+  const plan = plans.find((p) => p.id === question.hydraulics);
+  const unit = units.find((u) => u.id === question.unit);
+  const rig = useMemo(() => (plan && unit ? { plan, unit } : null), [plan, unit]);
+  return (
+    <>
+      <ModelPicker
+        kind="fair-sprocket/hydraulics"
+        label={t('modelLibrary.hydraulics.one')}
+        value={question.hydraulics}
+        onModel={(next) => {
+          const fed = units.find((u) => u.id === next.unit);
+          if (!fed) return;
+          const fresh =
+            next.id === question.hydraulics
+              ? question
+              : {
+                  ...newOilQuestion(question.kind, { plan: next, unit: fed }),
+                  prompt: question.prompt,
+                };
+          onQuestion(fresh, [next, fed]);
+        }}
+      />
+      {rig && <Framed question={question} rig={rig} onQuestion={onQuestion} />}
+    </>
+  );
+}
+
+interface FieldProps extends Props {
+  rig: OilRig;
+}
+
+function Framed({ question, rig, onQuestion }: FieldProps) {
+  const { t } = useTranslation();
+  const key = useMemo(() => oilKey(question, rig), [question, rig]);
+  return (
+    <QuestionFrame
+      prompt={question.prompt}
+      worded={oilPrompt(t, { ...question, prompt: '' }, rig)}
+      onPrompt={(prompt) => onQuestion({ ...question, prompt })}
+      fault={key.ok ? null : key.fault}
+      answer={key.ok ? oilKeyText(t, question, rig) : null}
+    >
+      <Fields question={question} rig={rig} onQuestion={onQuestion} />
+    </QuestionFrame>
+  );
+}
+
+function Fields({ question, rig, onQuestion }: FieldProps) {
+  const { t } = useTranslation();
+  const { forward } = gearsFor(rig);
+  const levers = partsOf(rig.plan, 'manual-valve').flatMap((v) => v.places.map((p) => p.lever));
+  return (
+    <>
+      {'lever' in question && (
+        <Choose
+          label={t('oil.lever')}
+          value={question.lever}
+          of={levers}
+          onValue={(lever) => onQuestion({ ...question, lever })}
+        />
+      )}
+      {'gear' in question && (
+        <Choose
+          label={t('oilPrompts.lowerGear')}
+          value={String(question.gear)}
+          of={forward.map((_f, k) => String(k + 1))}
+          onValue={(gear) => onQuestion({ ...question, gear: Number(gear) })}
+        />
+      )}
+      <SmallSlider
+        label={t('oil.throttle')}
+        text={formatShare(question.throttle)}
+        value={question.throttle}
+        from={0}
+        to={1}
+        step={0.05}
+        onValue={(throttle) => onQuestion({ ...question, throttle })}
+      />
+      {'outputRpm' in question && (
+        <NumberField
+          label={t('oil.outputSpeed')}
+          quantity="speed"
+          step={50}
+          value={question.outputRpm}
+          onValue={(v) => onQuestion({ ...question, outputRpm: Math.min(20_000, Math.max(0, v)) })}
+        />
+      )}
+      {question.kind === 'trace-oil' && (
+        <Choose
+          label={t('oilPrompts.whichElement')}
+          value={question.element}
+          of={partsOf(rig.plan, 'piston').map((p) => p.element)}
+          onValue={(element) => onQuestion({ ...question, element })}
+        />
+      )}
+      {question.kind === 'shift-speed' && (
+        <PlanFaultPicker
+          plan={rig.plan}
+          fault={question.fault}
+          onFault={(fault) => onQuestion({ ...question, fault })}
+        />
+      )}
+      {question.kind === 'oil-fault-row' && (
+        <PlanFaultPicker
+          plan={rig.plan}
+          fault={question.fault}
+          onFault={(fault) => fault && onQuestion({ ...question, fault })}
+        />
+      )}
+      {'tolerance' in question && (
+        <Within
+          tolerance={question.tolerance}
+          onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+        />
+      )}
+    </>
+  );
+}
+
+function Choose({
+  label,
+  value,
+  of,
+  onValue,
+}: {
+  label: string;
+  value: string;
+  of: readonly string[];
+  onValue: (value: string) => void;
+}) {
+  return (
+    <label className="field">
+      <span className="label">{label}</span>
+      <Select<string>
+        aria-label={label}
+        value={value}
+        style={{ width: 160 }}
+        onChange={onValue}
+        options={of.map((v) => ({ value: v, label: v }))}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,73 @@
+import { useMemo } from 'react';
+import {
+  drivenUp,
+  gearsFor,
+  standingFrom,
+  type OilAnswer,
+  type OilQuestion,
+  type OilRig,
+} from '../../../../core/lesson';
+import { USUAL_ENGINE } from '../../../../core/hydraulics';
+import { Sheet } from '../../../shared/Sheet';
+import { useTranslation } from 'react-i18next';
+import { OilPlanView } from '../../../shift/OilPlanView';
+import type { OilDraft } from './draft';
+
+interface Props {
+  question: OilQuestion;
+  rig: OilRig;
+  draft: OilDraft;
+  /** What was committed. */
+  answer: OilAnswer | undefined;
+  onDraft: (change: Partial<OilDraft>) => void;
+}
+
+const WARM_C = 80;
+
+/** The plan as the question drives it: valves shown where the oil is to be traced, nothing else before the commit. */
+export function OilStageSheet({ question, rig, draft, answer, onDraft }: Props) {
+  const { t } = useTranslation();
+  const at = useMemo(() => drivenAs(question, rig), [question, rig]);
+  const state = useMemo(
+    () =>
+      question.kind === 'kick-down'
+        ? standingFrom(rig, at, question.gear).state
+        : drivenUp(rig, at).state,
+    [question, rig, at],
+  );
+  const traced = question.kind === 'trace-oil';
+  const press = (id: string) =>
+    onDraft({
+      parts: draft.parts.includes(id) ? draft.parts.filter((p) => p !== id) : [...draft.parts, id],
+    });
+  const chosen = answer?.kind === 'trace-oil' ? answer.parts : draft.parts;
+  return (
+    <Sheet label={t('oil.sheet')}>
+      <OilPlanView
+        plan={rig.plan}
+        state={state}
+        running={{ ...at, engineRpm: USUAL_ENGINE.idleRpm, celsius: WARM_C }}
+        chosen={traced ? chosen : []}
+        onPart={traced && !answer ? press : undefined}
+        hidden={answer ? 'nothing' : traced ? 'pressures' : 'all'}
+      />
+    </Sheet>
+  );
+}
+
+/** What the lever, the pedal and the speed are; kick-down has the foot on the floor, a speed is looked at just past its upshift. */
+function drivenAs(question: OilQuestion, rig: OilRig) {
+  const lever = gearsFor(rig).mainLever ?? '';
+  switch (question.kind) {
+    case 'trace-oil':
+    case 'spool-places': {
+      const { throttle, outputRpm } = question;
+      return { lever: question.lever, throttle, outputRpm };
+    }
+    case 'kick-down':
+      return { lever, throttle: 1, outputRpm: question.outputRpm };
+    case 'shift-speed':
+    case 'oil-fault-row':
+      return { lever, throttle: question.throttle, outputRpm: 0 };
+  }
+}

@@ -1,0 +1,35 @@
+import { gearsOf, planFor } from '../../../../core/hydraulics';
+import { isOf, kindsOf, newOilQuestion } from '../../../../core/lesson';
+import type { Unit } from '../../../../core/geartrain';
+import type { LessonShelf } from '../../builder/useLessonShelf';
+import type { FamilyEditor } from '../familyEditor';
+import { OilEditor } from './Editor';
+
+/** A unit that shifts by itself: two gears, and oil that brings one of them in. */
+const shifts = (unit: Unit): boolean =>
+  gearsOf(unit).forward.length > 1 &&
+  unit.elements.every(
+    (e) =>
+      e.kind !== 'dog' ||
+      unit.ranges.some((r) => r.apply.includes(e.id) && r.lever !== gearsOf(unit).mainLever),
+  );
+
+/** A plan with its unit: one of the shelf, else one that is made for a unit. */
+export function oilRigFrom({ hydraulics, units }: LessonShelf, wanted?: string) {
+  for (const plan of [...hydraulics].sort((a) => (a.id === wanted ? -1 : 0))) {
+    const unit = units.find((u) => u.id === plan.unit);
+    if (unit) return { plan, unit };
+  }
+  const unit = units.find(shifts);
+  return unit ? { plan: planFor(unit), unit } : null;
+}
+
+export const OIL_EDITOR: FamilyEditor<'oil'> = {
+  label: 'question.ofOil',
+  kinds: (shelf) => (shelf.hydraulics.length > 0 || shelf.units.some(shifts) ? kindsOf('oil') : []),
+  fresh(kind, shelf, now) {
+    const rig = oilRigFrom(shelf, isOf('oil', now) ? now.hydraulics : undefined);
+    return rig && { question: newOilQuestion(kind, rig), models: [rig.plan, rig.unit] };
+  },
+  Editor: OilEditor,
+};

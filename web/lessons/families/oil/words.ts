@@ -1,0 +1,177 @@
+import type { TFunction } from 'i18next';
+import {
+  gearsFor,
+  oilKey,
+  type ClaimOf,
+  type OilAnswer,
+  type OilKey,
+  type OilQuestion,
+  type OilRig,
+} from '../../../../core/lesson';
+import type { PlanFault } from '../../../../core/hydraulics';
+import { formatNumber, formatShare, type Numbers } from '../../../shared/numbers';
+import { partName } from '../../../shift/oilWords';
+import { plain, type Worded } from '../../worded';
+import { claimText, type ClaimFormats } from '../claimText';
+import type { FamilyWords } from '../familyWords';
+
+/** Questions about oil, their answers and keys put into words. */
+
+const nameOf = (t: TFunction, { plan }: OilRig, id: string): string => {
+  const part = plan.parts.find((p) => p.id === id);
+  return part ? partName(t, part, plan) : id;
+};
+
+export const oilFaultText = (t: TFunction, rig: OilRig, fault: PlanFault | null): string =>
+  fault === null
+    ? t('breakIt.sound')
+    : t('oil.faultOf', { of: nameOf(t, rig, fault.part), kind: t(`oil.faults.${fault.kind}`) });
+
+const rpm = (value: number): string => formatNumber(Math.round(value / 5) * 5, 0);
+const exactRpm = (value: number): string => formatNumber(value, 0);
+/** Gears of a pair as the chart has them. */
+const pair = (rig: OilRig, gear: number) => {
+  const { forward } = gearsFor(rig);
+  const at = (k: number) => forward[k - 1]?.range.gear ?? String(k);
+  return { low: at(gear), high: at(gear + 1) };
+};
+
+export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): string {
+  if (question.prompt.trim() !== '') return question.prompt;
+  switch (question.kind) {
+    case 'trace-oil':
+      return t('oilPrompts.trace-oil', { ...driven(question), element: question.element });
+    case 'spool-places':
+      return t('oilPrompts.spool-places', driven(question));
+    case 'shift-speed':
+      return t(question.fault ? 'oilPrompts.shift-speed-fault' : 'oilPrompts.shift-speed', {
+        ...pair(rig, question.gear),
+        throttle: formatShare(question.throttle),
+        fault: oilFaultText(t, rig, question.fault),
+      });
+    case 'oil-fault-row':
+      return t('oilPrompts.oil-fault-row', {
+        fault: oilFaultText(t, rig, question.fault),
+        throttle: formatShare(question.throttle),
+      });
+    case 'kick-down':
+      return t('oilPrompts.kick-down', {
+        gear: pair(rig, question.gear).low,
+        speed: exactRpm(question.outputRpm),
+        throttle: formatShare(question.throttle),
+      });
+  }
+}
+
+const driven = (q: { lever: string; throttle: number; outputRpm: number }) => ({
+  lever: q.lever,
+  throttle: formatShare(q.throttle),
+  speed: exactRpm(q.outputRpm),
+});
+
+const namesOf = (t: TFunction, rig: OilRig, ids: readonly string[]): string =>
+  rig.plan.parts
+    .filter((p) => ids.includes(p.id))
+    .map((p) => partName(t, p, rig.plan))
+    .join(', ');
+
+function said(t: TFunction, rig: OilRig, given: OilAnswer | OilKey): Worded {
+  switch (given.kind) {
+    case 'trace-oil':
+      return plain(given.parts.length > 0 ? namesOf(t, rig, given.parts) : t('oilWords.nothing'));
+    case 'spool-places':
+      return plain(
+        given.up.length > 0
+          ? t('oilWords.standUp', { list: namesOf(t, rig, given.up) })
+          : t('oilWords.allDown'),
+      );
+    case 'shift-speed':
+      return plain(t('oilWords.upAndDown', { up: rpm(given.up), down: rpm(given.down) }));
+    case 'oil-fault-row':
+      return plain(
+        given.row
+          .map((m, k) =>
+            t('oilWords.momentOf', { ...pair(rig, k + 1), moment: t(`oilWords.moments.${m}`) }),
+          )
+          .join(', '),
+      );
+    case 'kick-down':
+      return plain(
+        t('oilWords.gearAt', {
+          gear: pair(rig, given.gear).low,
+          speed: rpm(given.engineRpm),
+        }),
+      );
+  }
+}
+
+export function oilKeyText(t: TFunction, question: OilQuestion, rig: OilRig): Worded | null {
+  const result = oilKey(question, rig);
+  return result.ok ? said(t, rig, result.key) : null;
+}
+
+function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): string {
+  switch (answer.kind) {
+    case 'trace-oil':
+    case 'spool-places':
+      return formatShare(score);
+    case 'shift-speed':
+      return `${rpm(answer.up)} / ${rpm(answer.down)}`;
+    case 'oil-fault-row':
+      return answer.row.map((m) => t(`oilWords.moments.${m}`)).join(', ');
+    case 'kick-down':
+      return `${pair(rig, answer.gear).low}, ${rpm(answer.engineRpm)}`;
+  }
+}
+
+function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: OilRig): string {
+  const pressure = (pascal: number) => numbers.quantity(Math.round(pascal / 1000), 'pressure');
+  const gearName = (gear: number) => pair(rig, gear).low;
+  const formats: ClaimFormats = {
+    part: (id: string) => nameOf(t, rig, id),
+    valve: (id: string) => nameOf(t, rig, id),
+    element: (id: string) => id,
+    governor: pressure,
+    wants: pressure,
+    throttle: formatShare,
+    rpm: exactRpm,
+    engine: exactRpm,
+    ratio: (r: number) => formatNumber(r, 2),
+    from: gearName,
+    to: gearName,
+  };
+  switch (claim.claim) {
+    case 'pair-changes':
+    case 'pair-never':
+      return claimText(t, claim, formats, subOf(claim), {
+        ...pair(rig, claim.gear),
+        fault: oilFaultText(t, rig, claim.with),
+      });
+    case 'engine-in-gear':
+      return claimText(t, claim, formats, null, { gear: gearName(claim.gear) });
+    case 'oil-comes':
+    case 'spool-weighed':
+    case 'floored':
+      return claimText(t, claim, formats);
+  }
+}
+
+/** With a fault, and without one: each has a sentence. */
+function subOf(claim: Extract<ClaimOf<'oil'>, { claim: 'pair-changes' | 'pair-never' }>): string {
+  const whole = claim.with === null ? 'sound' : 'faulty';
+  return claim.claim === 'pair-never' ? whole : `${claim.way}-${whole}`;
+}
+
+export const OIL_WORDS: FamilyWords<'oil'> = {
+  prompt: (t, _numbers, question, { rig }) => oilPrompt(t, question, rig),
+  answer: (t, _numbers, _question, { rig }, answer) => said(t, rig, answer),
+  key: (t, _numbers, question, { rig }) => oilKeyText(t, question, rig),
+  short: (t, _numbers, _question, { rig }, answer, score) => short(t, rig, answer, score),
+  part: (t, { part, of }, { rig }) => {
+    if (part === 'moment') return t('oilParts.moment', { pair: String(of) });
+    if (part === 'on-path' || part === 'off-path' || part === 'spool')
+      return t(`oilParts.${part}`, { name: nameOf(t, rig, String(of)) });
+    return t(`oilParts.${part}`);
+  },
+  claim: (t, numbers, claim, _question, { rig }) => claimWords(t, numbers, claim, rig),
+};
