@@ -10,6 +10,7 @@ import {
   isOf,
   keyFor,
   missingFault,
+  oilRigOf,
   rigOf,
   subjectFor,
   unitOf,
@@ -91,6 +92,8 @@ function noteLesson(lesson: Lesson, found: Notes): void {
       if ((block.kind === 'unit-bench' || block.kind === 'fault-table') && !unitOf(lesson, block))
         found.notes.push(`${path}.unit: unit-missing (${block.unit})`);
       if (block.kind === 'converter-bench') noteRig(lesson, block, path, found);
+      if (block.kind === 'shift-bench' && !oilRigOf(lesson, block))
+        found.notes.push(`${path}.hydraulics: plan-missing (${block.hydraulics})`);
       if (block.kind === 'clutch-bench' && !clutchRigOf(lesson, block))
         found.notes.push(`${path}.clutch: clutch-missing (${block.clutch})`);
       if (block.kind === 'pack-bench' && !clutchRigOf(lesson, block))

@@ -1,3 +1,4 @@
+import { planFindings } from '../core/hydraulics';
 import { readdirSync, readFileSync } from 'node:fs';
 import { pairFindings } from '../core/converter';
 import { checkTeeth, solveUnit, unitFindings } from '../core/geartrain';
@@ -30,6 +31,7 @@ const engines = load('engines', 'fair-sprocket/engine');
 const vehicles = load('vehicles', 'fair-sprocket/vehicle');
 const clutches = load('clutches', 'fair-sprocket/clutch');
 const packs = load('clutch-packs', 'fair-sprocket/clutch-pack');
+const plans = load('hydraulics', 'fair-sprocket/hydraulics');
 const cases = load('fault-cases', 'fair-sprocket/fault-case');
 const jobs = load('jobs', 'fair-sprocket/job');
 const library = [
@@ -39,6 +41,7 @@ const library = [
   ...vehicles,
   ...clutches,
   ...packs,
+  ...plans,
   ...cases,
   ...jobs,
 ];
@@ -87,6 +90,10 @@ test('nothing odd is found in a demo unit, clutch or pack', () => {
   for (const c of clutches) expect([c.id, clutchFindings(c)]).toEqual([c.id, []]);
   for (const p of packs) expect([p.id, packFindings(p)]).toEqual([p.id, []]);
   for (const unit of units) expect([unit.id, unitFindings(unit)]).toEqual([unit.id, []]);
+  for (const plan of plans) {
+    const unit = units.find((u) => u.id === plan.unit);
+    expect([plan.id, unit && planFindings(plan, unit)]).toEqual([plan.id, []]);
+  }
 });
 
 test('the class’s attempts are fresh: same lesson content, same scores as the model gives', () => {

@@ -9,6 +9,7 @@ import {
   type Lesson,
 } from '../core/lesson';
 import { GEARBOX_COURSES } from './courses/gearbox';
+import { OIL_COURSES } from './courses/oil';
 import { STRIP_COURSES } from './courses/stripDown';
 import type { Course, Told } from './courses/course';
 
@@ -16,7 +17,7 @@ import type { Course, Told } from './courses/course';
 const model = (path: string): Carried =>
   JSON.parse(readFileSync(`demo/${path}.json`, 'utf8')) as Carried;
 
-function blocksOf({ text, caution, drive, ask }: Told, k: number): Block[] {
+function blocksOf({ text, caution, drive, oil, ask }: Told, k: number): Block[] {
   return [
     ...(text === undefined ? [] : [{ id: `t${k}`, kind: 'text' as const, markdown: text }]),
     ...(caution === undefined
@@ -32,6 +33,21 @@ function blocksOf({ text, caution, drive, ask }: Told, k: number): Block[] {
             apply: [...drive.apply],
             load: 'drive' as const,
             allow: { elements: true, lever: true },
+          },
+        ]),
+    ...(oil === undefined
+      ? []
+      : [
+          {
+            id: `o${k}`,
+            kind: 'shift-bench' as const,
+            hydraulics: oil.plan,
+            unit: oil.unit,
+            lever: oil.lever,
+            throttle: oil.throttle,
+            outputRpm: 0,
+            fault: oil.broken ?? null,
+            allow: { driving: true, fault: oil.broken === undefined },
           },
         ]),
     ...(ask === undefined
@@ -57,7 +73,7 @@ function lessonOf({ id, title, summary, models, steps }: Course): Lesson {
   return carrying(bare, models.map(model));
 }
 
-for (const course of [...STRIP_COURSES, ...GEARBOX_COURSES]) {
+for (const course of [...STRIP_COURSES, ...GEARBOX_COURSES, ...OIL_COURSES]) {
   const lesson = lessonOf(course);
   const opened = openValue(JSON.parse(JSON.stringify(lesson)), 'fair-sprocket/lesson');
   if (!opened.ok) throw new Error(`${course.id}: ${JSON.stringify(opened.failure)}`);

@@ -19,7 +19,7 @@ import { converterV1 } from './converterV1';
 import { engineV1 } from './engineV1';
 import { faultBlocks, faultQuestions } from './faultParts';
 import { gearboxQuestions } from './gearboxParts';
-import { oilQuestions } from './oilParts';
+import { oilBlocks, oilQuestions } from './oilParts';
 import { ownQuestions } from './ownParts';
 import { stripQuestions } from './stripParts';
 import { faultCaseV1 } from './faultCaseV1';
@@ -178,6 +178,7 @@ const block = z.discriminatedUnion('kind', [
     }),
   }),
   ...clutchBlocks,
+  ...oilBlocks,
   ...faultBlocks,
   z.strictObject({
     id,

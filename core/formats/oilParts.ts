@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { PLAN_FAULT_KINDS } from '../hydraulics';
 import { SHIFT_MOMENTS } from '../lesson';
 import { MOST_OIL_PARTS, MOST_RANGES } from './limits';
-import { answerNumbers, markdown, reference, tolerance } from './parts';
+import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 
 /** Questions and answers about oil: parts of lesson and attempt, version 1. */
 const base = {
@@ -37,6 +37,18 @@ export const oilQuestions = [
   }),
   z.strictObject({ ...base, kind: z.literal('oil-fault-row'), throttle, fault: planFault }),
   z.strictObject({ ...base, kind: z.literal('kick-down'), gear, throttle, outputRpm, tolerance }),
+] as const;
+
+export const oilBlocks = [
+  z.strictObject({
+    id,
+    kind: z.literal('shift-bench'),
+    hydraulics: reference,
+    unit: reference,
+    ...driven,
+    fault: planFault.nullable(),
+    allow: z.strictObject({ driving: z.boolean(), fault: z.boolean() }),
+  }),
 ] as const;
 
 export const oilAnswers = [

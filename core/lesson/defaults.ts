@@ -1,3 +1,4 @@
+import type { HydraulicPlan } from '../hydraulics';
 import { solveUnit, type GearSetSetup, type Unit } from '../geartrain';
 import { defaultSetup, newSetQuestion } from './families/gear-set/defaults';
 import type { Block, BlockKind, Lesson, LessonStep } from './lesson';
@@ -18,6 +19,7 @@ export function newBlock(
     engine?: string;
     clutch?: string;
     pack?: string;
+    plan?: HydraulicPlan;
   } = {},
 ): Block {
   const { unit } = models;
@@ -56,6 +58,18 @@ export function newBlock(
         setting: { throttle: 0.5, turbineRpm: 0, lockUp: false },
         fault: null,
         allow: { throttle: true, turbine: true, lockUp: true, fault: false },
+      };
+    case 'shift-bench':
+      return {
+        id,
+        kind,
+        hydraulics: models.plan?.id ?? '',
+        unit: models.plan?.unit ?? '',
+        lever: '',
+        throttle: 0.4,
+        outputRpm: 0,
+        fault: null,
+        allow: { driving: true, fault: false },
       };
     case 'clutch-bench':
       return {

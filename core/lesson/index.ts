@@ -44,6 +44,7 @@ export {
   type BlockKind,
   type CautionBlock,
   type ConverterBenchBlock,
+  type ShiftBenchBlock,
   type Lesson,
   type LessonStep,
   type PictureBlock,
@@ -161,6 +162,7 @@ export { OIL_SLIPS } from './families/oil/slips';
 export { oilKey, type OilKey } from './families/oil/key';
 export { newOilQuestion } from './families/oil/defaults';
 export { drivenUp, gearsFor, linesFor, standingFrom } from './families/oil/runs';
+export { oilRigOf } from './carried';
 export {
   SHIFT_MOMENTS,
   type OilAnswer,

@@ -3,7 +3,7 @@ import type { Clutch, ClutchFault, ClutchPack } from '../clutch';
 import type { Converter, Engine, StatorFault } from '../converter';
 import { HAZARDS, type CaseFault, type FaultCase } from '../faults';
 import type { GearSetSetup, Load, Unit } from '../geartrain';
-import type { HydraulicPlan } from '../hydraulics';
+import type { HydraulicPlan, PlanFault } from '../hydraulics';
 import type { Vehicle } from '../vehicle';
 import type { ConverterSetting } from './families/converter/kinds';
 import type { Question } from './question';
@@ -50,6 +50,7 @@ export type Block =
   | BenchBlock
   | UnitBenchBlock
   | ConverterBenchBlock
+  | ShiftBenchBlock
   | ClutchBenchBlock
   | PackBenchBlock
   | FaultTableBlock
@@ -121,6 +122,21 @@ export interface ConverterBenchBlock {
   fault: StatorFault | null;
   /** What the student may do. */
   allow: { throttle: boolean; turbine: boolean; lockUp: boolean; fault: boolean };
+}
+
+/** An oil plan with its unit to drive, ones that the lesson carries. */
+export interface ShiftBenchBlock {
+  id: string;
+  kind: 'shift-bench';
+  hydraulics: string;
+  unit: string;
+  /** How it is driven when the block opens: rev/min of the output. */
+  lever: string;
+  throttle: number;
+  outputRpm: number;
+  fault: PlanFault | null;
+  /** What the student may do: move lever, pedal and speed; break it. */
+  allow: { driving: boolean; fault: boolean };
 }
 
 /** How a clutch stands on a bench in a lesson. */

@@ -1,3 +1,4 @@
+import type { PlanFault } from '../../core/hydraulics';
 import type { CautionBlock, Question } from '../../core/lesson';
 
 /** A lesson of the demo class, told by its steps; what it is about stands in the files of the models. */
@@ -10,6 +11,14 @@ export interface Told {
   readonly caution?: CautionBlock['topic'];
   /** A unit to drive, by its id, with these elements on. */
   readonly drive?: { readonly unit: string; readonly apply: readonly string[] };
+  /** An oil plan to drive, from a standstill. */
+  readonly oil?: {
+    readonly plan: string;
+    readonly unit: string;
+    readonly lever: string;
+    readonly throttle: number;
+    readonly broken?: PlanFault;
+  };
   readonly ask?: Asked;
 }
 

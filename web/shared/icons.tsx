@@ -32,6 +32,7 @@ import {
   StepForwardOutlined as StepForwardOutlinedIcon,
   UndoOutlined as UndoOutlinedIcon,
   UnorderedListOutlined as UnorderedListOutlinedIcon,
+  NodeIndexOutlined as NodeIndexOutlinedIcon,
   VerticalAlignBottomOutlined as VerticalAlignBottomOutlinedIcon,
   WarningFilled as WarningFilledIcon,
   WarningOutlined as WarningOutlinedIcon,
@@ -55,6 +56,7 @@ function beside(Icon: ComponentType<IconProps & { 'aria-hidden'?: boolean }>) {
 export const AlignLeftOutlined = beside(AlignLeftOutlinedIcon);
 export const TableOutlined = beside(TableOutlinedIcon);
 export const ApartmentOutlined = beside(ApartmentOutlinedIcon);
+export const NodeIndexOutlined = beside(NodeIndexOutlinedIcon);
 export const VerticalAlignBottomOutlined = beside(VerticalAlignBottomOutlinedIcon);
 export const ArrowUpOutlined = beside(ArrowUpOutlinedIcon);
 export const BoldOutlined = beside(BoldOutlinedIcon);

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { engineModel, type Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
-import { partsOf, planFindings, planFaultProblem, type HydraulicPlan } from '../../core/hydraulics';
+import { planFindings, planFaultProblem, type HydraulicPlan } from '../../core/hydraulics';
 import type { Vehicle } from '../../core/vehicle';
 import { chosenFrom } from '../bench/chosenFrom';
 import { shelfOf } from '../bench/modelPlaces';
@@ -27,6 +27,7 @@ import {
   WITHOUT_UNIT,
   type ShiftBenchState,
 } from './shiftSlice';
+import { drivingIn, useLevers } from './useLevers';
 import { useOil, usePlanFor, type Oil } from './useOil';
 import '../bench/SideColumn.css';
 import './ShiftBench.css';
@@ -147,22 +148,6 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
     </>
   );
 }
-
-/** Places of the lever that the plan knows, in the order of the unit. */
-function useLevers(unit: Unit, plan: HydraulicPlan): string[] {
-  return useMemo(() => {
-    const known = partsOf(plan, 'manual-valve').flatMap((v) => v.places.map((p) => p.lever));
-    const all = [...new Set(unit.ranges.map((r) => r.lever))];
-    const found = all.filter((l) => known.includes(l));
-    return found.length > 0 ? found : all;
-  }, [unit, plan]);
-}
-
-/** The place with most ranges. */
-const drivingIn = (unit: Unit, levers: readonly string[]): string => {
-  const most = (l: string) => unit.ranges.filter((r) => r.lever === l).length;
-  return levers.toSorted((a, b) => most(b) - most(a))[0] ?? '';
-};
 
 /** What is wrong with the plan, and what it applies that the chart does not. */
 function Findings({ plan, unit, oil }: { plan: HydraulicPlan; unit: Unit; oil: Oil }) {

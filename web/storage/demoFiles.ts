@@ -17,6 +17,7 @@ export const demoModels = json(
       '../../demo/vehicles/*.json',
       '../../demo/clutches/*.json',
       '../../demo/clutch-packs/*.json',
+      '../../demo/hydraulics/*.json',
       '../../demo/fault-cases/*.json',
       '../../demo/jobs/*.json',
     ],

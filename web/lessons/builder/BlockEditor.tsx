@@ -10,6 +10,7 @@ import { FaultTableEditor } from './FaultTableEditor';
 import { PictureEditor } from './PictureEditor';
 import { QuestionEditor } from './QuestionEditor';
 import type { EditsBlock } from './editsBlock';
+import { ShiftBenchEditor } from './ShiftBenchEditor';
 import { UnitBenchEditor } from './UnitBenchEditor';
 
 const RichText = lazy(async () => ({ default: (await import('./RichText')).RichText }));
@@ -38,6 +39,8 @@ export function BlockEditor({ block, onBlock }: EditsBlock) {
       return <UnitBenchEditor block={block} onBlock={onBlock} />;
     case 'converter-bench':
       return <ConverterBenchEditor block={block} onBlock={onBlock} />;
+    case 'shift-bench':
+      return <ShiftBenchEditor block={block} onBlock={onBlock} />;
     case 'clutch-bench':
       return <ClutchBenchEditor block={block} onBlock={onBlock} />;
     case 'pack-bench':

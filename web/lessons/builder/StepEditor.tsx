@@ -9,6 +9,7 @@ import {
   ReloadOutlined,
   SettingOutlined,
   TableOutlined,
+  NodeIndexOutlined,
   VerticalAlignBottomOutlined,
   WarningOutlined,
 } from '../../shared/icons';
@@ -39,6 +40,7 @@ const ICONS: Readonly<Record<BlockKind, ReactNode>> = {
   bench: <SettingOutlined />,
   'unit-bench': <ApartmentOutlined />,
   'converter-bench': <ReloadOutlined />,
+  'shift-bench': <NodeIndexOutlined />,
   'clutch-bench': <VerticalAlignBottomOutlined />,
   'pack-bench': <AlignLeftOutlined />,
   'fault-table': <TableOutlined />,
@@ -65,23 +67,28 @@ export function StepEditor({ step }: { step: LessonStep }) {
   const unit = useLessonModels('fair-sprocket/unit').models[0];
   const { firstRig } = useRig({});
   const { clutch, pack } = useClutchRig({}).firstRig;
+  const plan = useLessonModels('fair-sprocket/hydraulics').models[0];
+  const fed = useLessonModels('fair-sprocket/unit').models.find((u) => u.id === plan?.unit);
   const add = (kind: BlockKind) => {
     const block = newBlock(kind, services.newId(), setup ?? undefined, {
       unit,
       ...(firstRig ? { converter: firstRig.converter.id, engine: firstRig.engine.id } : {}),
       ...(clutch ? { clutch: clutch.id } : {}),
       ...(pack ? { pack: pack.id } : {}),
+      ...(plan ? { plan } : {}),
     });
     const models =
       kind === 'unit-bench' || kind === 'fault-table'
         ? unit && [unit]
         : kind === 'converter-bench'
           ? firstRig && [firstRig.converter, firstRig.engine]
-          : kind === 'clutch-bench'
-            ? clutch && [clutch]
-            : kind === 'pack-bench'
-              ? pack && [pack]
-              : null;
+          : kind === 'shift-bench'
+            ? plan && fed && [plan, fed]
+            : kind === 'clutch-bench'
+              ? clutch && [clutch]
+              : kind === 'pack-bench'
+                ? pack && [pack]
+                : null;
     dispatch(blockAdded({ stepId, block, at: step.blocks.length, ...(models ? { models } : {}) }));
   };
   const duplicate = (block: Block, index: number) =>

@@ -1,4 +1,4 @@
-import { clutchRigOf, familyOf, rigOf, unitOf, type Lesson } from '../../../core/lesson';
+import { clutchRigOf, familyOf, oilRigOf, rigOf, unitOf, type Lesson } from '../../../core/lesson';
 import { useAppSelector } from '../../state/hooks';
 import { KeptScope } from '../../shared/kept';
 import { lazyPart } from '../../shared/lazyPart';
@@ -15,6 +15,7 @@ const PackBenchStage = lazyPart(async () => (await import('./ClutchBenchStage'))
 const ConverterBenchStage = lazyPart(
   async () => (await import('./ConverterBenchStage')).ConverterBenchStage,
 );
+const ShiftBenchStage = lazyPart(async () => (await import('./ShiftBenchStage')).ShiftBenchStage);
 const FaultTableStage = lazyPart(async () => (await import('./FaultTableStage')).FaultTableStage);
 const BenchStage = lazyPart(async () => (await import('./BenchStage')).BenchStage);
 
@@ -53,6 +54,11 @@ function Stage({ lesson, focus, round, ...frame }: FocusProps) {
       const rig = rigOf(lesson, focus);
       if (!rig) return <ModelMissing fault="converter-missing" {...frame} />;
       return <ConverterBenchStage key={focus.id} block={focus} rig={rig} {...frame} />;
+    }
+    case 'shift-bench': {
+      const rig = oilRigOf(lesson, focus);
+      if (!rig) return <ModelMissing fault="plan-missing" {...frame} />;
+      return <ShiftBenchStage key={focus.id} block={focus} rig={rig} {...frame} />;
     }
     case 'clutch-bench': {
       const clutch = clutchRigOf(lesson, focus)?.clutch;

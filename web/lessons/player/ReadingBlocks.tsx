@@ -40,6 +40,7 @@ function ReadingBlock({ block }: { block: Block }) {
     case 'bench':
     case 'unit-bench':
     case 'converter-bench':
+    case 'shift-bench':
     case 'clutch-bench':
     case 'pack-bench':
     case 'fault-table':

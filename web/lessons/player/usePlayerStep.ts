@@ -7,6 +7,7 @@ import type {
   LessonStep,
   PackBenchBlock,
   QuestionBlock,
+  ShiftBenchBlock,
   UnitBenchBlock,
 } from '../../../core/lesson';
 import { answerNow, type PlayerState } from './playerSlice';
@@ -17,6 +18,7 @@ export type Focus =
   | BenchBlock
   | UnitBenchBlock
   | ConverterBenchBlock
+  | ShiftBenchBlock
   | ClutchBenchBlock
   | PackBenchBlock
   | FaultTableBlock;
@@ -26,6 +28,7 @@ export const takesSheet = (block: LessonStep['blocks'][number]): block is Focus 
   block.kind === 'bench' ||
   block.kind === 'unit-bench' ||
   block.kind === 'converter-bench' ||
+  block.kind === 'shift-bench' ||
   block.kind === 'clutch-bench' ||
   block.kind === 'pack-bench' ||
   block.kind === 'fault-table';
