@@ -34,6 +34,9 @@ const HEAVY: typeof LEFT_OUT = [
   [/families[\\/]fault[\\/]Stage\.tsx$/, 'export const FaultStage = () => null;'],
   [/families[\\/]strip-down[\\/]Stage\.tsx$/, 'export const StripStage = () => null;'],
   [/families[\\/]gearbox[\\/]Stage\.tsx$/, 'export const GearboxStage = () => null;'],
+  [/families[\\/]oil[\\/]Stage\.tsx$/, 'export const OilStage = () => null;'],
+  [/families[\\/]oil[\\/]words\.ts$/, 'export const OIL_WORDS = {};'],
+  [/player[\\/]ShiftBenchStage\.tsx$/, 'export const ShiftBenchStage = () => null;'],
   [/families[\\/]converter[\\/]words\.ts$/, 'export const CONVERTER_WORDS = {};'],
   [/families[\\/]clutch[\\/]words\.ts$/, 'export const CLUTCH_WORDS = {};'],
   [/families[\\/]fault[\\/]words\.ts$/, 'export const FAULT_WORDS = {};'],
@@ -45,7 +48,7 @@ const HEAVY: typeof LEFT_OUT = [
     'export const ClutchBenchStage = () => null; export const PackBenchStage = () => null;',
   ],
   [/player[\\/]FaultTableStage\.tsx$/, 'export const FaultTableStage = () => null;'],
-  [/workers[\\/](clutch|converter|fault)\.worker\.ts$/, ''],
+  [/workers[\\/](clutch|converter|fault|oil)\.worker\.ts$/, ''],
 ];
 const light = process.env['SINGLE'] === 'light';
 
@@ -53,7 +56,7 @@ const light = process.env['SINGLE'] === 'light';
 const NO_SCREENS =
   'draft modelFields problems unitEditor modelLibrary import keys builder partEditor paper search csv casePreview models everything failures tells';
 const NO_HEAVY =
-  'strip faults stripDown desk pack stall breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts';
+  'strip faults stripDown desk pack stall breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts oil oilPrompts oilWords oilParts oilBlock';
 const silent = new Set(`${NO_SCREENS} ${light ? NO_HEAVY : ''}`.split(' '));
 const fewerWords: Plugin = {
   name: 'fewer-words',

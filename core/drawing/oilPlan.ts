@@ -40,24 +40,24 @@ const ROW: Readonly<Record<HydraulicKind, number | null>> = {
   control: null,
 };
 const SIZE: Readonly<Record<HydraulicKind, readonly [number, number]>> = {
-  piston: [98, 44],
-  accumulator: [48, 44],
+  piston: [80, 44],
+  accumulator: [36, 44],
   feed: [44, 18],
   solenoid: [64, 26],
   shuttle: [52, 20],
-  'shift-valve': [170, 42],
+  'shift-valve': [150, 42],
   'pressure-switch': [60, 30],
-  'manual-valve': [230, 40],
-  governor: [104, 40],
-  'kick-down-valve': [124, 40],
-  'throttle-valve': [116, 40],
-  pump: [96, 44],
-  regulator: [170, 44],
-  relief: [104, 40],
-  restriction: [104, 40],
+  'manual-valve': [200, 40],
+  governor: [96, 40],
+  'kick-down-valve': [116, 40],
+  'throttle-valve': [108, 40],
+  pump: [84, 44],
+  regulator: [136, 44],
+  relief: [94, 40],
+  restriction: [96, 40],
   control: [0, 0],
 };
-const GAP = 26;
+const GAP = 16;
 const MARGIN = 14;
 /** Between neighbouring ports of one side. */
 const PORT_EVERY = 16;

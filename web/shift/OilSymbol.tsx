@@ -119,9 +119,9 @@ function signOf(part: HydraulicPart): Sign {
   }
 }
 
-/** Letters of the name that fit: a letter is about six wide. */
+/** Letters of the name that fit: a letter is about five wide. */
 const shortName = (name: string, width: number): string => {
-  const most = Math.floor((width - 34) / 5.8);
+  const most = Math.floor((width - 34) / 5);
   return name.length <= most ? name : `${name.slice(0, Math.max(1, most - 1))}…`;
 };
 
@@ -193,14 +193,7 @@ function ManualValve({
 }
 
 /** Piston and plates: apart, or pressed together. */
-function Piston({
-  width,
-  height,
-  element,
-  text,
-  state,
-  on,
-}: Props & { element: string; on: boolean }) {
+function Piston({ height, element, text, state, on }: Props & { element: string; on: boolean }) {
   const gap = on ? 3.2 : 5.2;
   const base = height - 4;
   return (
@@ -225,7 +218,7 @@ function Piston({
         {element}
       </text>
       <text className="oil-value" x="38" y="35">
-        {shortName(text, width + 4)}
+        {text.replace(/^\D*/, '')}
       </text>
     </>
   );
@@ -246,8 +239,8 @@ function Accumulator({ width, height, share }: { width: number; height: number; 
   const y = height - 10 - share * (height - 22);
   return (
     <>
-      <rect className="oil-bore" x="10" y="4" width={width - 20} height={height - 8} />
-      <rect className="oil-spool" x="11" y={y} width={width - 22} height="5" />
+      <rect className="oil-bore" x="6" y="4" width={width - 12} height={height - 8} />
+      <rect className="oil-spool" x="7" y={y} width={width - 14} height="5" />
       <g transform={`rotate(90 ${width / 2} 4)`}>
         <path className="oil-sign" d={springPath(width / 2, width / 2 + Math.max(4, y - 5), 4)} />
       </g>

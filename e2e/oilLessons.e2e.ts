@@ -1,0 +1,62 @@
+import type { Browser } from './browser';
+import { PATIENCE_MS } from './browser';
+import { session } from './session';
+
+/** Lessons about oil: a plan is driven, traced, and asked about; the plan answers. */
+const run = session();
+let b: Browser;
+beforeAll(() => {
+  b = run.browser();
+});
+
+const begin = async (lesson: string) => {
+  await b.visit(run.at(`/teach/lessons/${lesson}/preview`));
+  await b.press('button', 'Begin');
+};
+const sure = async () => {
+  await b.press('radio', 'fairly sure');
+  await b.press('button', 'Commit prediction');
+};
+
+test('oil is traced by clicking, and a valve that is left out is told', async () => {
+  await begin('where-the-oil-goes');
+  await b.role('group', /^C1 piston: on/);
+  await b.press('button', /^Next/);
+  await b.see('Which parts does the oil of C1 come through');
+  // Pressures stay hidden until the commit.
+  expect(await b.count('button', /^C1 piston: on/)).toBe(0);
+  for (const part of ['Pump', 'C1 feed', 'C1 piston']) await b.press('button', part);
+  await b.see('3 parts clicked');
+  await sure();
+  await b.see('Left out the valves between pump and piston');
+  await b.see('The oil of C1 comes through: Manual valve.');
+  await b.role('group', /^C1 piston: on/);
+});
+
+test('a slack cable: shift by shift, and the speeds are the plan’s own', async () => {
+  await begin('the-slack-cable');
+  await b.see('At full throttle the cable has to be taut');
+  await b.press('button', /^Next/);
+  await b.see('What becomes of each upshift');
+  for (const label of ['1 → 2', '2 → 3', '3 → 4']) {
+    const group = await b.role('radiogroup', label);
+    await b.driver.executeScript(
+      'for (const l of arguments[0].querySelectorAll("label")) if (l.innerText.trim() === "late") l.click()',
+      group,
+    );
+  }
+  await sure();
+  await b.see('Expects a slack cable to shift late');
+  await b.see(/With nothing wrong, 2 comes at \d+ rev\/min/);
+});
+
+test('kick-down: gear and engine speed', async () => {
+  await begin('foot-to-the-floor');
+  await b.press('button', /^Next/);
+  await b.see('the foot goes to the floor');
+  await b.press('radio', '4');
+  await b.fill('spinbutton', 'Engine then, slip left out', '800');
+  await sure();
+  await b.see('Thinks that kick-down only adds pressure');
+  await b.driver.wait(async () => (await b.text()).includes('gives way to'), PATIENCE_MS);
+});
