@@ -63,9 +63,11 @@ export function routed(
       const x = freeNear(
         xs[Math.floor(xs.length / 2)]!,
         blocks[row]!,
-        [...crossed[row]!, ...(portsIn.get(row) ?? []), ...(portsIn.get(row + 1) ?? [])].filter(
-          (taken) => !own.has(taken),
-        ),
+        [
+          // Its own row and both beside: what leaves a channel at one place must not meet what comes into it there.
+          ...[row - 1, row, row + 1].flatMap((r) => [...(crossed[r] ?? [])]),
+          ...[row, row + 1].flatMap((c) => portsIn.get(c) ?? []).filter((x) => !own.has(x)),
+        ],
         width,
       );
       crossed[row]!.add(x);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PLAN_FAULT_KINDS } from '../hydraulics';
-import { SHIFT_MOMENTS } from '../lesson';
+import { SETTING_LIMITS, SHIFT_MOMENTS } from '../lesson';
 import { MOST_OIL_PARTS, MOST_RANGES } from './limits';
 import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 
@@ -17,6 +17,14 @@ const gear = z.int().min(1).max(MOST_RANGES);
 const driven = { lever: z.string().max(200), throttle, outputRpm };
 /** Id of a part of a plan. */
 const partId = z.string().min(1).max(120);
+
+const between = ([least, most]: readonly [number, number]) => z.number().min(least).max(most);
+const setting = z.strictObject({
+  slack: between(SETTING_LIMITS.slack),
+  feed: between(SETTING_LIMITS.feed),
+  spring: between(SETTING_LIMITS.spring),
+  out: between(SETTING_LIMITS.out),
+});
 
 export const planFault = z.strictObject({
   kind: z.enum(PLAN_FAULT_KINDS),
@@ -36,6 +44,18 @@ export const oilQuestions = [
     tolerance,
   }),
   z.strictObject({ ...base, kind: z.literal('oil-fault-row'), throttle, fault: planFault }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('set-shift'),
+    vehicle: reference,
+    gear,
+    throttle,
+    found: setting,
+    jerk: z.number().min(0).max(1000),
+    flare: z.number().min(0).max(10_000),
+    dip: z.number().min(-10).max(1),
+    kelvin: z.number().min(0).max(1000),
+  }),
   z.strictObject({ ...base, kind: z.literal('kick-down'), gear, throttle, outputRpm, tolerance }),
 ] as const;
 
@@ -63,5 +83,6 @@ export const oilAnswers = [
     kind: z.literal('oil-fault-row'),
     row: z.array(z.enum(SHIFT_MOMENTS)).max(MOST_RANGES),
   }),
+  z.strictObject({ kind: z.literal('set-shift'), setting }),
   z.strictObject({ kind: z.literal('kick-down'), gear, engineRpm: answerNumbers.magnitude }),
 ] as const;

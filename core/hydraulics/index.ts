@@ -53,6 +53,7 @@ export { atGear, TIMED_RPM } from './timing';
 export {
   drivingLever,
   gearByMap,
+  gearByValves,
   MAP_THROTTLES,
   pointAt,
   shiftMap,

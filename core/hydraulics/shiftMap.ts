@@ -1,3 +1,5 @@
+import { RPM_TO_RAD } from '../quantities';
+import type { Vehicle } from '../vehicle';
 import type { Circuit, Spools } from './circuit';
 import { flipsAt, governorPressure, governorSpeed, type OilRunning } from './laws';
 import { partsOf, type Control, type Governor, type HydraulicPlan, type ShiftValve } from './plan';
@@ -155,6 +157,23 @@ export function gearByMap(
   if (falls !== undefined && falls !== null && outputRpm < falls) return gear - 1;
   return gear;
 }
+
+/** Output speed of a road speed, rev/min. @param speed m/s */
+const outputAt = (vehicle: Pick<Vehicle, 'tyreRadiusM' | 'finalDrive'>, speed: number): number =>
+  (speed * vehicle.finalDrive) / vehicle.tyreRadiusM / RPM_TO_RAD;
+
+/** What a launch asks of valves: the gear, 0 for the first, at a road speed in m/s. @param most gears that there are */
+export const gearByValves =
+  (
+    lines: readonly ShiftLine[],
+    vehicle: Pick<Vehicle, 'tyreRadiusM' | 'finalDrive'>,
+    most: number,
+  ) =>
+  (gear: number, throttle: number, speed: number): number =>
+    Math.max(
+      0,
+      Math.min(most - 1, gearByMap(lines, gear + 1, throttle, outputAt(vehicle, speed)) - 1),
+    );
 
 /** Between two of a line's points. */
 export function pointAt({ points }: ShiftLine, throttle: number): ShiftPoint {

@@ -158,11 +158,11 @@ export function gearboxRigOf(
 /** What a question about oil is about; `null` when the lesson lacks the plan or its unit. */
 export function oilRigOf(
   lesson: Library,
-  named: { hydraulics: string; unit: string },
+  named: { hydraulics: string; unit: string; vehicle?: string },
 ): OilRig | null {
   const plan = pick(lesson.hydraulics, named.hydraulics);
   const unit = pick(lesson.units, named.unit);
-  return plan && unit && { plan, unit };
+  return plan && unit && { plan, unit, vehicle: pick(lesson.vehicles, named.vehicle) };
 }
 
 /** The case that a question is about, as the lesson carries it. */

@@ -89,6 +89,7 @@ const MINUTES: Readonly<Record<QuestionKind, number>> = {
   'shift-speed': 3,
   'oil-fault-row': 3,
   'kick-down': 3,
+  'set-shift': 6,
   'free-now': 3,
   'strip-order': 4,
   'why-first': 2,

@@ -163,12 +163,17 @@ export { oilKey, type OilKey } from './families/oil/key';
 export { newOilQuestion } from './families/oil/defaults';
 export { drivenUp, gearsFor, linesFor, standingFrom } from './families/oil/runs';
 export { oilRigOf } from './carried';
+export { planSet, shiftedWith, shiftSet } from './families/oil/runs';
 export {
+  AS_MADE,
+  SETTING_LIMITS,
+  SHIFT_SETTINGS,
   SHIFT_MOMENTS,
   type OilAnswer,
   type OilQuestion,
   type OilRig,
   type ShiftMoment,
+  type ShiftSetting,
 } from './families/oil/kinds';
 export { OWN_FAMILY } from './families/own/family';
 export { STRIP_FAMILY } from './families/strip-down/family';

@@ -66,6 +66,7 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'shift-speed': 'oil',
   'oil-fault-row': 'oil',
   'kick-down': 'oil',
+  'set-shift': 'oil',
   'free-now': 'strip-down',
   'strip-order': 'strip-down',
   'why-first': 'strip-down',

@@ -134,6 +134,7 @@ function guessOf(question: Question, key: AnyKey): number | null {
       return SHIFT_MOMENTS.length ** -key.row.length;
     case 'kick-down':
       return question.kind === 'kick-down' ? numberGuess(key.engineRpm, question.tolerance) : null;
+    case 'set-shift':
     case 'trace-oil':
       return null;
     case 'two-gears':

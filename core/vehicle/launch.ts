@@ -33,6 +33,8 @@ export interface LaunchSetup {
   /** Rise over run. */
   readonly grade: number;
   readonly schedule: ShiftSchedule;
+  /** The gear that valves ask for, 0 for the first, at most one step away; it goes before the schedule. */
+  readonly valves?: (gear: number, throttle: number, speed: number) => number;
   /** N·m that the lock-up clutch holds; 0 where there is none. */
   readonly lockUp: number;
   readonly fluid: FluidLoop;
@@ -143,7 +145,8 @@ export function launch(setup: LaunchSetup): LaunchResult {
     const time = k * step;
     now.throttle = throttleAt(setup.throttle, time);
     if (time - changed >= DWELL) {
-      const gear = gearAsked(schedule, setup, now.gear, now.throttle, state[SPEED]!);
+      const asked = setup.valves ?? ((...at) => gearAsked(schedule, setup, ...at));
+      const gear = asked(now.gear, now.throttle, state[SPEED]!);
       if (gear !== now.gear) {
         watch.see(gear > now.gear ? 'upshift' : 'downshift', time, gear);
         [now.gear, now.locked, changed] = [gear, false, time];

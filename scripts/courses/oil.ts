@@ -102,7 +102,7 @@ export const OIL_COURSES: readonly Course[] = [
     id: 'the-slack-cable',
     title: 'The slack cable',
     summary: 'A cable that hangs through shifts early and soft, and burns what it spares.',
-    models: QUAY_MODELS,
+    models: [...QUAY_MODELS, 'vehicles/yard-tractor'],
     steps: [
       {
         title: 'Before you touch it',
@@ -128,6 +128,22 @@ export const OIL_COURSES: readonly Course[] = [
           throttle: 0.5,
           fault: { part: CABLE, kind: 'cable-slack' },
           tolerance: TEN_PERCENT,
+        },
+      },
+      {
+        title: 'Set it right',
+        text: 'The shift from second to third, as the cable leaves it.',
+        ask: {
+          kind: 'set-shift',
+          ...QUAY,
+          vehicle: 'yard-tractor',
+          gear: 2,
+          throttle: 0.4,
+          found: { slack: 0.4, feed: 1, spring: 1, out: 1 },
+          jerk: 30,
+          flare: 60,
+          dip: 0.3,
+          kelvin: 12,
         },
       },
       {

@@ -1,10 +1,12 @@
-import { Checkbox, Segmented, Spin } from 'antd';
+import { Checkbox, Segmented, Select, Spin } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
 import { scheduleOf, type LaunchResult } from '../../core/vehicle';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { runLaunch } from '../workers/converterWorker';
+import { runOilMap } from '../workers/oilWorker';
+import { useOilPlans } from '../state/useOilPlans';
 import type { LaunchRequest } from '../workers/protocol';
 import { useSettledRun } from '../workers/useSettledRun';
 import type { DrivingProps } from './benchParts';
@@ -21,13 +23,25 @@ const SECONDS = 15;
 const KICK_S = 9;
 const VIEWS = ['speeds', 'pull', 'heat', 'map', 'sweep'] as const;
 
+/** Oil as warm as it is driven, and every twentieth of the pedal. */
+const MAPPED = { celsius: 80, throttles: Array.from({ length: 21 }, (_v, k) => k / 20) };
+
 /** Fifteen seconds from standing: speeds, pull, heat, the shift map with the run on it, and sweeps. */
 export function LaunchPanel(props: DrivingProps) {
   const { engine, converter, vehicle, bench, fault, onBench } = props;
   const { t } = useTranslation();
   const [view, setView] = useKept<(typeof VIEWS)[number]>('LaunchPanel view', 'speeds');
-  const { gears } = useGears(bench.unitId);
+  const { gears, unit } = useGears(bench.unitId);
   const { throttle, grade, kickAt, lockUp } = bench;
+  const plans = useOilPlans(unit);
+  const plan = plans.find((p) => p.id === bench.planId) ?? null;
+  const mapRequest = useMemo(
+    () =>
+      plan && { plan, faults: [], setting: { ...MAPPED, ratios: gears, idleRpm: engine.idleRpm } },
+    [plan, gears, engine],
+  );
+  const mapped = useSettledRun(mapRequest, runOilMap);
+  const lines = plan ? mapped.result : null;
   const request = useMemo<LaunchRequest | null>(
     () =>
       vehicle && gears.length > 0
@@ -44,9 +58,10 @@ export function LaunchPanel(props: DrivingProps) {
             grade,
             lockUp,
             seconds: SECONDS,
+            ...(lines ? { lines } : {}),
           }
         : null,
-    [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp],
+    [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp, lines],
   );
   const { result, failure } = useSettledRun(request, runLaunch);
   const model = useMemo(() => engineModel(engine), [engine]);
@@ -62,6 +77,18 @@ export function LaunchPanel(props: DrivingProps) {
           options={VIEWS.map((v) => ({ value: v, label: t(`launch.views.${v}`) }))}
         />
         <UnitAndGrade bench={bench} onBench={onBench} />
+        {plans.length > 0 && (
+          <Select<string>
+            aria-label={t('launch.shiftsBy')}
+            value={plan?.id ?? ''}
+            style={{ width: 200 }}
+            onChange={(id) => onBench({ planId: id === '' ? null : id })}
+            options={[
+              { value: '', label: t('launch.bySchedule') },
+              ...plans.map((p) => ({ value: p.id, label: p.name })),
+            ]}
+          />
+        )}
         <Checkbox
           checked={kickAt !== null}
           onChange={(e) => onBench({ kickAt: e.target.checked ? KICK_S : null })}
@@ -80,6 +107,7 @@ export function LaunchPanel(props: DrivingProps) {
           schedule={scheduleOf(request.vehicle)}
           shifting={{ vehicle: request.vehicle, gears, engine: model }}
           result={result}
+          lines={lines}
         />
       ) : (
         <LaunchTraces trace={view satisfies Trace} result={result} title={request.vehicle.name} />

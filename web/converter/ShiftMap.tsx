@@ -1,4 +1,6 @@
 import { useTranslation } from 'react-i18next';
+import type { ShiftLine } from '../../core/hydraulics';
+import { RPM_TO_RAD } from '../../core/quantities';
 import {
   shiftSpeeds,
   type LaunchResult,
@@ -13,13 +15,15 @@ interface Props {
   schedule: ShiftSchedule;
   shifting: Shifting;
   result: LaunchResult;
+  /** Shift lines of the oil plan that shifts; the schedule's are thin then. */
+  lines: readonly ShiftLine[] | null;
 }
 
 const OPENINGS = Array.from({ length: 41 }, (_, k) => k / 40);
 const INKS = ['--drives', '--driven', '--held', '--idle'] as const;
 
 /** When each gear comes and goes, by throttle and road speed, with the run drawn across. */
-export function ShiftMap({ schedule, shifting, result }: Props) {
+export function ShiftMap({ schedule, shifting, result, lines }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const speed = (v: number) => numbers.toDisplay(v, 'road-speed');
@@ -32,9 +36,30 @@ export function ShiftMap({ schedule, shifting, result }: Props) {
         y: 100 * throttle,
       }));
     const names = { low: gear + 1, high: gear + 2 };
+    if (lines)
+      return [
+        {
+          label: t('launch.scheduleUp', names),
+          ink: '--idle',
+          look: 'thin',
+          points: line('up'),
+        },
+      ];
     return [
       { label: t('launch.shiftUp', names), ink, points: line('up') },
       { label: t('launch.shiftDown', names), ink, look: 'dashed', points: line('down') },
+    ];
+  });
+  const { tyreRadiusM, finalDrive } = shifting.vehicle;
+  const road = (rpm: number) => speed((rpm * RPM_TO_RAD * tyreRadiusM) / finalDrive);
+  const valves = (lines ?? []).flatMap((l): Curve[] => {
+    const ink = INKS[(l.from - 1) % INKS.length]!;
+    const along = (way: 'up' | 'down') =>
+      l.points.flatMap((p) => (p[way] === null ? [] : [{ x: road(p[way]), y: 100 * p.throttle }]));
+    const names = { low: l.from, high: l.to };
+    return [
+      { label: t('launch.shiftUp', names), ink, points: along('up') },
+      { label: t('launch.shiftDown', names), ink, look: 'dashed', points: along('down') },
     ];
   });
   const run = result.samples.map((s) => ({ x: speed(s.speed), y: 100 * s.throttle }));
@@ -49,6 +74,7 @@ export function ShiftMap({ schedule, shifting, result }: Props) {
       x={{ title: `${t('launch.roadSpeed')}, ${numbers.unit('road-speed')}`, min: 0 }}
       y={{ title: t('launch.throttlePercent'), min: 0, max: 100 }}
       curves={[
+        ...valves,
         ...curves,
         { label: t('launch.thisRun'), ink: '--ink', look: 'dotted', points: run },
         { label: t('launch.changesHere'), ink: '--ink', look: 'marks', points: changes },

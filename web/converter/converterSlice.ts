@@ -17,6 +17,8 @@ export interface ConverterBenchState {
   grade: number;
   /** s into a launch at which the foot goes to the floor; `null`: it stays. */
   kickAt: number | null;
+  /** The oil plan whose valves shift, by its id; `null`: the vehicle's schedule. */
+  planId: string | null;
 }
 
 const initialState: ConverterBenchState = {
@@ -30,6 +32,7 @@ const initialState: ConverterBenchState = {
   fault: null,
   grade: 0,
   kickAt: null,
+  planId: null,
 };
 
 const slice = createSlice({

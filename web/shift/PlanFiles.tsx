@@ -4,8 +4,8 @@ import { useLocation } from 'react-router';
 import type { HydraulicPlan } from '../../core/hydraulics';
 import { exportModel } from '../files/exportFiles';
 import { LinkButton } from '../shared/LinkButton';
-import { useAppSelector, useServices } from '../state/hooks';
-import { onShelf, selectModels } from '../state/modelsSlice';
+import { useServices } from '../state/hooks';
+import { useOilPlans } from '../state/useOilPlans';
 import { useKeep } from '../state/useKeep';
 import type { ShiftBenchProps } from './shiftBenchProps';
 import { WITHOUT_PLAN } from './shiftSlice';
@@ -16,8 +16,7 @@ export function PlanFiles({ unit, bench, plan, base, onBench }: ShiftBenchProps)
   const keep = useKeep();
   const services = useServices();
   const { pathname } = useLocation();
-  const plans = useAppSelector(selectModels('fair-sprocket/hydraulics'));
-  const own = onShelf(plans).filter((p) => p.unit === unit.id);
+  const own = useOilPlans(unit);
   const keepPlan = async () => {
     const id = services.newId();
     const kept: HydraulicPlan = { ...plan, id, name: t('oil.keptName', { name: unit.name }) };

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { characteristicOf, engineModel, fitStreamline } from '../../core/converter';
+import { gearByValves } from '../../core/hydraulics';
 import { launch, sweepLaunch, fluidOf, scheduleOf } from '../../core/vehicle';
 import type { ConverterWorker, LaunchRequest } from './protocol';
 
@@ -15,6 +16,7 @@ const common = ({
   throttle,
   grade,
   seconds,
+  lines,
 }: LaunchRequest) => ({
   vehicle,
   gears,
@@ -24,6 +26,7 @@ const common = ({
   schedule: scheduleOf(vehicle),
   fluid: fluidOf(vehicle),
   lockUp: lockUp ? (converter.lockUpCapacity ?? 0) : 0,
+  ...(lines ? { valves: gearByValves(lines, vehicle, gears.length) } : {}),
 });
 
 const worker: ConverterWorker = {

@@ -107,6 +107,8 @@ export interface LaunchRequest {
   readonly grade: number;
   readonly lockUp: boolean;
   readonly seconds: number;
+  /** Shift lines of an oil plan; without them the vehicle's schedule decides. */
+  readonly lines?: readonly ShiftLine[];
 }
 
 /** A launch run again and again while one thing goes from one value to another. */

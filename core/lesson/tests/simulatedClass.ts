@@ -252,7 +252,8 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
     }
     case 'oil': {
       const unit = unitNamed(pick(random, ['quay-four', 'wherry-four', 'capstan-five']));
-      const rig = { unit, plan: oilPlans(unit) };
+      const vehicle = read<Vehicle>('vehicles/yard-tractor');
+      const rig = { unit, plan: oilPlans(unit), vehicle };
       const subject = { kind: family, rig };
       const plain = newOilQuestion(kind as never, rig);
       const draw = FAMILIES[family].vary[plain.kind]!;

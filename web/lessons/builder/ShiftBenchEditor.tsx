@@ -23,7 +23,7 @@ export function ShiftBenchEditor({ block, onBlock }: EditsBlock<ShiftBenchBlock>
   const { models: units } = useLessonModels('fair-sprocket/unit');
   const plan = plans.find((p) => p.id === block.hydraulics);
   const unit = units.find((u) => u.id === block.unit);
-  const rig = useMemo(() => (plan && unit ? { plan, unit } : null), [plan, unit]);
+  const rig = useMemo(() => (plan && unit ? { plan, unit, vehicle: null } : null), [plan, unit]);
   return (
     <>
       <ModelPicker

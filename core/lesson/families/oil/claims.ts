@@ -1,7 +1,15 @@
 import { flipsAt, partsOf, type PlanFault } from '../../../hydraulics';
 import { sameNumber } from '../../../numerics';
-import type { OilQuestion, OilRig } from './kinds';
-import { drivenUp, gearsFor, linesFor, pathTo, standingFrom } from './runs';
+import type { OilQuestion, OilRig, ShiftSetting } from './kinds';
+import {
+  drivenUp,
+  gearsFor,
+  linesFor,
+  pathTo,
+  shiftedWith,
+  standingFrom,
+  type ShiftedAs,
+} from './runs';
 
 /** Facts about a plan as it is driven. */
 export type OilClaim =
@@ -21,6 +29,13 @@ export type OilClaim =
   | { claim: 'pair-never'; gear: number; throttle: number; with: PlanFault | null }
   /** With the foot on the floor at this speed a gear comes, or the one that was in stays. */
   | { claim: 'floored'; from: number; to: number; rpm: number; way: 'changes' | 'stays' }
+  /** What a setting of a shift comes to: as the student set it, as it was found, as it can be. */
+  | ({
+      claim: 'shift-comes-to';
+      gear: number;
+      setting: ShiftSetting;
+      way: 'set' | 'found' | 'could';
+    } & ShiftedAs)
   | { claim: 'engine-in-gear'; gear: number; ratio: number; rpm: number; engine: number };
 
 /** What a valve of a driven plan weighs: the pressure that moves it and the one that it asks for. */
@@ -79,6 +94,14 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
       const at = { lever: mainLever ?? '', throttle: 1, outputRpm: claim.rpm };
       const { gear } = standingFrom(rig, at, claim.from);
       return gear === claim.to && (claim.from === claim.to) === (claim.way === 'stays');
+    }
+    case 'shift-comes-to': {
+      if (question.kind !== 'set-shift' || !rig.vehicle || question.gear !== claim.gear)
+        return false;
+      const comes = shiftedWith(rig, question, claim.setting);
+      return (['jerk', 'flare', 'dip', 'kelvin'] as const).every((k) =>
+        sameNumber(comes[k], claim[k]),
+      );
     }
     case 'engine-in-gear': {
       const ratio = gearsFor(rig).forward[claim.gear - 1]?.ratio;

@@ -1,6 +1,6 @@
 import { faultsOn, partsOf, type PlanFault } from '../../../hydraulics';
-import type { OilQuestion, OilRig } from './kinds';
-import { drivenUp, gearsFor, linesFor } from './runs';
+import { AS_MADE, type OilQuestion, type OilRig } from './kinds';
+import { drivenUp, gearsFor, linesFor, shiftedWith } from './runs';
 
 const FIVE_PERCENT = { kind: 'percent', value: 5 } as const;
 
@@ -24,9 +24,27 @@ export function newOilQuestion(kind: OilQuestion['kind'], rig: OilRig): OilQuest
       return { ...base, kind, gear: 1, throttle, fault: null, tolerance: FIVE_PERCENT };
     case 'oil-fault-row':
       return { ...base, kind, throttle, fault: firstFault(rig) };
+    case 'set-shift': {
+      const gear = Math.max(1, Math.min(2, gearsFor(rig).forward.length - 1));
+      const found = { ...AS_MADE, slack: 0.4 };
+      const vehicle = rig.vehicle?.id ?? '';
+      return { ...base, kind, vehicle, gear, throttle, found, ...limitsFor(rig, gear, throttle) };
+    }
     case 'kick-down':
       return { ...base, kind, gear: 2, throttle, outputRpm, tolerance: FIVE_PERCENT };
   }
+}
+
+/** A little worse than the plan as it was made: what a good setting keeps. */
+function limitsFor(rig: OilRig, gear: number, throttle: number) {
+  if (!rig.vehicle) return { jerk: 40, flare: 80, dip: 0.2, kelvin: 20 };
+  const { jerk, flare, dip, kelvin } = shiftedWith(rig, { gear, throttle }, AS_MADE);
+  return {
+    jerk: Math.ceil(jerk * 1.25),
+    flare: 10 * Math.ceil((flare + 20) / 10),
+    dip: Math.floor(20 * (dip - 0.05)) / 20,
+    kelvin: Math.ceil(kelvin * 1.15),
+  };
 }
 
 /** A slack cable where there is one, else the first thing that a valve can have. */

@@ -1,6 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import { among, ids, noneTwice, type Family } from '../../family';
 import { judge } from './grade';
+import { SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
 import { oilKey } from './key';
 import { reasons } from './reasons';
 import { gearsFor } from './runs';
@@ -12,7 +13,7 @@ export const OIL_FAMILY: Family<OilTypes> = {
   judge,
   reasons,
   vary,
-  dear: [],
+  dear: ['set-shift'],
   fits: {
     'trace-oil': ({ subject: { rig }, answer: { parts } }) =>
       noneTwice(parts) && among(parts, ids(rig.plan.parts)),
@@ -21,6 +22,11 @@ export const OIL_FAMILY: Family<OilTypes> = {
     'shift-speed': () => true,
     'oil-fault-row': ({ key, answer: { row } }) =>
       key.kind === 'oil-fault-row' && row.length === key.row.length,
+    'set-shift': ({ answer: { setting } }) =>
+      SHIFT_SETTINGS.every((k) => {
+        const [least, most] = SETTING_LIMITS[k];
+        return setting[k] >= least && setting[k] <= most;
+      }),
     'kick-down': ({ subject: { rig }, answer: { gear } }) =>
       gear >= 1 && gear <= gearsFor(rig).forward.length,
   },

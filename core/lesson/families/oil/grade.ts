@@ -1,6 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import { keyAs, type Family } from '../../family';
 import { within } from '../../questionParts';
+import { shiftedWith } from './runs';
 import type { OilTypes } from './types';
 
 export const judge: Family<OilTypes>['judge'] = {
@@ -44,6 +45,17 @@ export const judge: Family<OilTypes>['judge'] = {
       of: `${k + 1}–${k + 2}`,
     })),
   }),
+  'set-shift': ({ question, subject: { rig }, answer }) => {
+    const { jerk, flare, dip, kelvin } = shiftedWith(rig, question, answer.setting);
+    return {
+      parts: [
+        { part: 'jerk-kept', right: jerk <= question.jerk },
+        { part: 'flare-kept', right: flare <= question.flare },
+        { part: 'pull-kept', right: dip >= question.dip },
+        { part: 'heat-kept', right: kelvin <= question.kelvin },
+      ],
+    };
+  },
   'kick-down': ({ question, key, answer }) => {
     const { gear, engineRpm } = keyAs(key, 'kick-down');
     return {

@@ -1,8 +1,18 @@
 import { unitFindings } from '../../../geartrain';
 import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
 import { found, refused, type KeyResult } from '../../family';
-import type { OilQuestion, OilRig, ShiftMoment } from './kinds';
-import { drivenUp, gearsFor, linesFor, momentsWith, pathTo, standingFrom } from './runs';
+import type { OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
+import {
+  drivenUp,
+  gearsFor,
+  keepsWithin,
+  linesFor,
+  momentsWith,
+  pathTo,
+  shiftedWith,
+  standingFrom,
+  type ShiftedAs,
+} from './runs';
 
 /** Answers to questions about oil, computed from the plan. */
 export type OilKey =
@@ -10,7 +20,8 @@ export type OilKey =
   | { readonly kind: 'spool-places'; readonly up: readonly string[] }
   | { readonly kind: 'shift-speed'; readonly up: number; readonly down: number }
   | { readonly kind: 'oil-fault-row'; readonly row: readonly ShiftMoment[] }
-  | { readonly kind: 'kick-down'; readonly gear: number; readonly engineRpm: number };
+  | { readonly kind: 'kick-down'; readonly gear: number; readonly engineRpm: number }
+  | { readonly kind: 'set-shift'; readonly setting: ShiftSetting; readonly comes: ShiftedAs };
 
 export type OilKeyFault =
   | 'plan-missing'
@@ -24,6 +35,9 @@ export type OilKeyFault =
   | 'never-shifts'
   | 'fault-not-here'
   | 'changes-nothing'
+  | 'vehicle-missing'
+  | 'not-reachable'
+  | 'right-as-found'
   | 'gear-does-not-hold'
   | 'does-not-settle';
 
@@ -59,6 +73,8 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
         ? refused('changes-nothing')
         : found({ kind: 'oil-fault-row', row });
     }
+    case 'set-shift':
+      return setKey(question, rig);
     case 'kick-down': {
       const { forward, mainLever } = gearsFor(rig);
       if (mainLever === null || !forward[question.gear - 1]) return refused('no-such-shift');
@@ -70,6 +86,24 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
       return found({ kind: 'kick-down', gear, engineRpm: question.outputRpm * ratio });
     }
   }
+}
+
+/** Settings that are tried for one that keeps within what is asked. */
+const TRIED: readonly ShiftSetting[] = [1, 1.2, 0.85, 1.5].flatMap((spring) =>
+  [1, 1.3, 0.7].flatMap((out) => [1, 1.3, 0.8].map((feed) => ({ slack: 0, feed, spring, out }))),
+);
+
+function setKey(question: Extract<OilQuestion, { kind: 'set-shift' }>, rig: OilRig): Result {
+  if (!rig.vehicle) return refused('vehicle-missing');
+  const { forward } = gearsFor(rig);
+  if (!forward[question.gear - 1] || !forward[question.gear]) return refused('no-such-shift');
+  if (keepsWithin(question, shiftedWith(rig, question, question.found)))
+    return refused('right-as-found');
+  for (const setting of TRIED) {
+    const comes = shiftedWith(rig, question, setting);
+    if (keepsWithin(question, comes)) return found({ kind: 'set-shift', setting, comes });
+  }
+  return refused('not-reachable');
 }
 
 const knows = ({ plan }: OilRig, lever: string): boolean =>

@@ -1,5 +1,6 @@
 import type { Unit } from '../../../geartrain';
 import type { HydraulicPlan, PlanFault } from '../../../hydraulics';
+import type { Vehicle } from '../../../vehicle';
 import type { Tolerance } from '../../questionParts';
 
 /**
@@ -60,7 +61,40 @@ export interface KickDownQuestion extends OilQuestionBase {
   tolerance: Tolerance;
 }
 
+/** Set cable, orifices and accumulator so that a shift keeps within what is asked. */
+export interface SetShiftQuestion extends OilQuestionBase {
+  kind: 'set-shift';
+  vehicle: string;
+  gear: number;
+  throttle: number;
+  /** As it is found. */
+  found: ShiftSetting;
+  /** Most jerk in m/s³, most flare in rev/min, least pull as a share, most heat in K. */
+  jerk: number;
+  flare: number;
+  dip: number;
+  kelvin: number;
+}
+
+/** What is set of a shift: slack of the cable as a share of its travel, the rest over what it was made as. */
+export interface ShiftSetting {
+  slack: number;
+  /** Way in of what comes, its accumulator's spring, way out of what goes. */
+  feed: number;
+  spring: number;
+  out: number;
+}
+export const SHIFT_SETTINGS = ['slack', 'feed', 'spring', 'out'] as const;
+export const SETTING_LIMITS: Readonly<Record<keyof ShiftSetting, readonly [number, number]>> = {
+  slack: [-0.5, 0.5],
+  feed: [0.2, 4],
+  spring: [0.3, 2],
+  out: [0.2, 4],
+};
+export const AS_MADE: ShiftSetting = { slack: 0, feed: 1, spring: 1, out: 1 };
+
 export type OilQuestion =
+  | SetShiftQuestion
   | TraceOilQuestion
   | SpoolPlacesQuestion
   | ShiftSpeedQuestion
@@ -80,10 +114,13 @@ export type OilAnswer =
   | { kind: 'shift-speed'; up: number; down: number }
   /** One for each upshift. */
   | { kind: 'oil-fault-row'; row: ShiftMoment[] }
-  | { kind: 'kick-down'; gear: number; engineRpm: number };
+  | { kind: 'kick-down'; gear: number; engineRpm: number }
+  | { kind: 'set-shift'; setting: ShiftSetting };
 
 /** What a question about oil is about. */
 export interface OilRig {
   readonly unit: Unit;
   readonly plan: HydraulicPlan;
+  /** Of a question in which it rolls. */
+  readonly vehicle: Vehicle | null;
 }

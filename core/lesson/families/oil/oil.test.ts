@@ -1,11 +1,21 @@
 import { circuitOf, planFor, type PlanFault } from '../../../hydraulics';
-import { demoUnit } from '../../../tests/demoFile';
-import { assess, graderOf, newOilQuestion, oilKey, type OilAnswer, type OilQuestion } from '../..';
+import { demoFile, demoUnit } from '../../../tests/demoFile';
+import type { Vehicle } from '../../../vehicle';
+import {
+  AS_MADE,
+  assess,
+  graderOf,
+  newOilQuestion,
+  oilKey,
+  type OilAnswer,
+  type OilQuestion,
+} from '../..';
 import { marked } from '../../tests/marked';
 
 const unit = demoUnit('quay-four');
 const plan = planFor(unit);
-const rig = { unit, plan };
+const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
+const rig = { unit, plan, vehicle };
 const subject = { kind: 'oil' as const, rig };
 
 const ask = <K extends OilQuestion['kind']>(
@@ -131,7 +141,7 @@ describe('shift speeds', () => {
     expect(keyed({ ...sound, fault: { part: 'pump', kind: 'cable-slack' } })).toBe(
       'fault-not-here',
     );
-    expect(oilKey(sound, { unit: demoUnit('lighter-six'), plan })).toMatchObject({
+    expect(oilKey(sound, { ...rig, unit: demoUnit('lighter-six') })).toMatchObject({
       fault: 'plan-of-another',
     });
   });
@@ -183,5 +193,31 @@ describe('kick-down', () => {
 
   test('a gear that this speed would not leave in can not be asked about', () => {
     expect(keyed({ ...fourth, outputRpm: 300 })).toBe('gear-does-not-hold');
+  });
+});
+
+describe('set it right', () => {
+  const slack = ask('set-shift');
+
+  test('a slack cable rubs too long; set as it was made, the shift keeps within what is asked', () => {
+    expect(keyed(slack)).toMatchObject({ kind: 'set-shift', setting: AS_MADE });
+    const answer = (change: object): OilAnswer => ({
+      kind: 'set-shift',
+      setting: { ...AS_MADE, ...change },
+    });
+    expect(graded(slack, answer({})).score).toBe(1);
+    const left = graded(slack, answer({ slack: 0.4 }));
+    expect(left.score).toBeLessThan(1);
+    expect(left.named).toEqual(['soft-spares-the-lining']);
+    // The reason says what this very setting comes to.
+    expect(left.why.named[0]!.claims[0]).toMatchObject({ claim: 'shift-comes-to', way: 'set' });
+    expect(graded(slack, answer({ out: 0.25 })).named).toEqual(['overlap-is-softer']);
+    expect(fits(slack, answer({ spring: 9 }))).toBe(false);
+  });
+
+  test('what can not be asked says why', () => {
+    expect(keyed({ ...slack, found: AS_MADE })).toBe('right-as-found');
+    expect(keyed({ ...slack, jerk: 0 })).toBe('not-reachable');
+    expect(oilKey(slack, { ...rig, vehicle: null })).toMatchObject({ fault: 'vehicle-missing' });
   });
 });

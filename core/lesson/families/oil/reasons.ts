@@ -2,8 +2,8 @@ import { partsOf, type PlanFault } from '../../../hydraulics';
 import type { Keyed, Reasons, ThoughtOf } from '../../family';
 import { within } from '../../questionParts';
 import { oilClaimHolds, weighed, type OilClaim } from './claims';
-import type { OilAnswer, OilRig, ShiftMoment } from './kinds';
-import { drivenUp, gearsFor, linesFor } from './runs';
+import type { OilAnswer, OilRig, ShiftMoment, ShiftSetting } from './kinds';
+import { drivenUp, gearsFor, keepsWithin, linesFor, shiftedWith } from './runs';
 import type { OilTypes } from './types';
 
 type KeyedOf<K extends OilTypes['question']['kind']> = Keyed<OilTypes, K>;
@@ -279,6 +279,55 @@ function kickThoughts(asked: KeyedOf<'kick-down'>): Thoughts<'kick-down'> {
   ];
 }
 
+const comesTo = (
+  { question, subject: { rig } }: Pick<KeyedOf<'set-shift'>, 'question' | 'subject'>,
+  setting: ShiftSetting,
+  way: 'set' | 'found' | 'could',
+): OilClaim => ({
+  claim: 'shift-comes-to',
+  gear: question.gear,
+  setting,
+  way,
+  ...shiftedWith(rig, question, setting),
+});
+
+/** Settings that a way of thinking leads to, and how it is told from others by what was turned. */
+const SET_WAYS = [
+  {
+    slip: 'more-pressure-is-safer',
+    setting: { slack: -0.4, feed: 1, spring: 1.6, out: 1 },
+    is: (s: ShiftSetting) => s.slack <= -0.15 || s.spring >= 1.4,
+  },
+  {
+    slip: 'overlap-is-softer',
+    setting: { slack: 0, feed: 1, spring: 1, out: 0.3 },
+    is: (s: ShiftSetting) => s.out <= 0.6,
+  },
+  {
+    slip: 'soft-spares-the-lining',
+    setting: { slack: 0.3, feed: 1, spring: 0.6, out: 1 },
+    is: (s: ShiftSetting) => s.slack >= 0.15 || s.spring <= 0.7,
+  },
+] as const;
+
+function setThoughts(asked: KeyedOf<'set-shift'>): Thoughts<'set-shift'> {
+  const {
+    question,
+    subject: { rig },
+    key,
+  } = asked;
+  if (key.kind !== 'set-shift' || !rig.vehicle) return [];
+  const fails = (s: ShiftSetting) => !keepsWithin(question, shiftedWith(rig, question, s));
+  return SET_WAYS.filter((w) => fails(w.setting)).map(({ slip, setting, is }) => ({
+    slip,
+    answer: { kind: 'set-shift' as const, setting },
+    // What two ways of thinking would turn is neither's.
+    gives: (a) =>
+      is(a.setting) && SET_WAYS.filter((w) => w.is(a.setting)).length === 1 && fails(a.setting),
+    claims: (a) => [comesTo(asked, a.setting, 'set'), comesTo(asked, question.found, 'found')],
+  }));
+}
+
 /** How the right answer comes about. */
 const facts: Reasons<OilTypes>['facts'] = {
   'trace-oil': ({ question, key }) =>
@@ -298,6 +347,10 @@ const facts: Reasons<OilTypes>['facts'] = {
   },
   'oil-fault-row': (asked) => rowClaims(asked, () => true),
   'kick-down': (asked) => kicked(asked),
+  'set-shift': (asked) =>
+    asked.key.kind === 'set-shift'
+      ? [comesTo(asked, asked.answer.setting, 'set'), comesTo(asked, asked.key.setting, 'could')]
+      : [],
 };
 
 export const reasons: Reasons<OilTypes> = {
@@ -307,6 +360,7 @@ export const reasons: Reasons<OilTypes> = {
     'shift-speed': speedThoughts,
     'oil-fault-row': rowThoughts,
     'kick-down': kickThoughts,
+    'set-shift': setThoughts,
   },
   facts,
   holds: (claim, { question, subject }) => oilClaimHolds(claim, question, subject.rig),

@@ -3,6 +3,7 @@ import {
   gearByMap,
   gearsOf,
   partsOf,
+  shiftInTime,
   shiftMap,
   spoolsIn,
   USUAL_ENGINE,
@@ -16,7 +17,7 @@ import {
   type Spools,
 } from '../../../hydraulics';
 import { onceFor } from '../../../numerics';
-import type { OilRig, ShiftMoment } from './kinds';
+import type { OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
 
 /** What plans do under given circumstances, each worked out once. */
 
@@ -183,3 +184,92 @@ export function momentsWith(rig: OilRig, fault: PlanFault, throttle: number): Sh
     return up < was ? 'early' : 'late';
   });
 }
+
+const shifted = onceFor<HydraulicPlan, ShiftedAs>();
+
+/** What comes of a shift. */
+export interface ShiftedAs {
+  readonly jerk: number;
+  readonly flare: number;
+  /** Least pull over that before. */
+  readonly dip: number;
+  /** Of the hottest plates. */
+  readonly kelvin: number;
+}
+
+/** A plan with a shift set so. */
+export function planSet(
+  { plan, unit }: OilRig,
+  gear: number,
+  setting: ShiftSetting,
+): HydraulicPlan {
+  const { forward } = gearsFor({ plan, unit, vehicle: null });
+  const [was, will] = [forward[gear - 1]?.range.apply ?? [], forward[gear]?.range.apply ?? []];
+  const lineOf = (ids: readonly string[]) =>
+    partsOf(plan, 'piston').flatMap((p) => (ids.includes(p.element) ? [p.line] : []));
+  const coming = lineOf(will.filter((id) => !was.includes(id)));
+  const going = lineOf(was.filter((id) => !will.includes(id)));
+  return {
+    ...plan,
+    parts: plan.parts.map((p) => {
+      if (p.kind === 'throttle-valve' && p.by.kind === 'cable')
+        return { ...p, by: { ...p.by, slack: p.by.slack + setting.slack } };
+      if (p.kind === 'accumulator' && coming.includes(p.line))
+        return { ...p, spring: p.spring * setting.spring, springEnd: p.springEnd * setting.spring };
+      if (p.kind !== 'feed') return p;
+      if (coming.includes(p.to)) return { ...p, in: p.in * setting.feed };
+      return going.includes(p.to) ? { ...p, out: p.out * setting.out } : p;
+    }),
+  };
+}
+
+/** rev/min of the input, s, and what turns with the input, of a shift that is set. */
+const SHIFT_RPM = 1900;
+const SHIFT_SECONDS = 1.6;
+const SHIFT_INERTIA = 0.2;
+
+type Setting = Pick<Extract<OilQuestion, { kind: 'set-shift' }>, 'gear' | 'throttle'>;
+
+/** A shift with a setting, over time. @throws Error without a vehicle, or a next gear */
+export function shiftSet(rig: OilRig, { gear, throttle }: Setting, setting: ShiftSetting) {
+  const { forward, mainLever } = gearsFor(rig);
+  const [low, high] = [forward[gear - 1], forward[gear]];
+  if (!rig.vehicle || !low || !high || mainLever === null)
+    throw new Error('shiftSet: expected a vehicle and two gears');
+  return shiftInTime({
+    circuit: circuitOf(planSet(rig, gear, setting)),
+    unit: rig.unit,
+    vehicle: rig.vehicle,
+    from: { range: low.range.id, gear },
+    to: { range: high.range.id, gear: gear + 1 },
+    running: {
+      lever: mainLever,
+      throttle,
+      outputRpm: SHIFT_RPM / low.ratio,
+      engineRpm: SHIFT_RPM,
+      celsius: WARM_C,
+    },
+    inputNm: USUAL_ENGINE.inputNm * throttle,
+    inputInertia: SHIFT_INERTIA,
+    inputRpm: SHIFT_RPM,
+    seconds: SHIFT_SECONDS,
+  });
+}
+
+/** What a setting comes to, in the figures that are asked for. */
+export const shiftedWith = (rig: OilRig, question: Setting, setting: ShiftSetting): ShiftedAs =>
+  shifted(
+    rig.plan,
+    JSON.stringify([question.gear, question.throttle, setting, rig.vehicle]),
+    () => {
+      const { run, heats } = shiftSet(rig, question, setting);
+      const { jerk, flareRpm, dip } = run.summary;
+      return { jerk, flare: flareRpm, dip, kelvin: Math.max(0, ...heats.map((h) => h.kelvin)) };
+    },
+  );
+
+export const keepsWithin = (
+  limits: Pick<Extract<OilQuestion, { kind: 'set-shift' }>, keyof ShiftedAs>,
+  { jerk, flare, dip, kelvin }: ShiftedAs,
+): boolean =>
+  jerk <= limits.jerk && flare <= limits.flare && dip >= limits.dip && kelvin <= limits.kelvin;

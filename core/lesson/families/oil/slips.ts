@@ -11,5 +11,8 @@ export const OIL_SLIPS = [
   'kick-down-adds-pressure',
   'kick-down-to-first',
   'engine-stays-as-it-was',
+  'more-pressure-is-safer',
+  'overlap-is-softer',
+  'soft-spares-the-lining',
 ] as const;
 export type OilSlip = (typeof OIL_SLIPS)[number];

@@ -12,7 +12,11 @@ export type OilPart =
   | 'speed-down'
   | 'moment'
   | 'kicked'
-  | 'engine-then';
+  | 'engine-then'
+  | 'jerk-kept'
+  | 'flare-kept'
+  | 'pull-kept'
+  | 'heat-kept';
 
 export interface OilTypes {
   question: OilQuestion;

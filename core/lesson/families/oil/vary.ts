@@ -1,7 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import type { Random } from '../../../numerics';
 import type { Family } from '../../family';
-import type { OilRig } from './kinds';
+import { AS_MADE, type OilRig, type ShiftSetting } from './kinds';
 import { drivenUp, gearsFor, linesFor } from './runs';
 import type { OilTypes } from './types';
 
@@ -28,6 +28,11 @@ export const vary: Family<OilTypes>['vary'] = {
     prompt: '',
     throttle: random.whole(2, 8) / 10,
   }),
+  'set-shift': (question, _subject, random) => ({
+    ...question,
+    prompt: '',
+    found: random.pick(FOUND),
+  }),
   'kick-down': (question, { rig }, random) => {
     const gear = random.whole(2, Math.max(2, gearsFor(rig).forward.length));
     const throttle = random.whole(1, 5) / 10;
@@ -39,6 +44,15 @@ export const vary: Family<OilTypes>['vary'] = {
     return { ...question, prompt: '', gear, throttle, outputRpm };
   },
 };
+
+/** Settings as a shop may find them, each badly off in one thing. */
+const FOUND: readonly ShiftSetting[] = [
+  { ...AS_MADE, slack: 0.4 },
+  { ...AS_MADE, slack: -0.4 },
+  { ...AS_MADE, out: 0.25 },
+  { ...AS_MADE, out: 4 },
+  { ...AS_MADE, spring: 0.4 },
+];
 
 /** A pedal and a speed somewhere among the shifts of the plan. */
 function drawnDriving(rig: OilRig, lever: string, random: Random) {

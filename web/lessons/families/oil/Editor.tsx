@@ -1,7 +1,14 @@
 import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { gearsFor, newOilQuestion, oilKey, type OilRig } from '../../../../core/lesson';
+import {
+  gearsFor,
+  newOilQuestion,
+  oilKey,
+  SETTING_LIMITS,
+  SHIFT_SETTINGS,
+  type OilRig,
+} from '../../../../core/lesson';
 import { partsOf } from '../../../../core/hydraulics';
 import { SmallSlider } from '../../../bench/SmallSlider';
 import { NumberField } from '../../../shared/NumberField';
@@ -12,9 +19,17 @@ import { QuestionFrame } from '../../builder/QuestionFrame';
 import { Within } from '../../builder/Within';
 import { useLessonModels } from '../../builder/useLessonModels';
 import type { EditorProps } from '../familyEditor';
-import { oilKeyText, oilPrompt } from './words';
+import { oilKeyText, oilPrompt, settingValue } from './words';
 
 type Props = EditorProps<'oil'>;
+
+/** What a shift has to keep within, as it is typed. */
+const LIMITS = [
+  { key: 'jerk', scale: 1, unit: 'm/s³', most: 1000 },
+  { key: 'flare', scale: 1, unit: 'rev/min', most: 10_000 },
+  { key: 'dip', scale: 100, unit: '%', most: 1 },
+  { key: 'kelvin', scale: 1, unit: 'K', most: 1000 },
+] as const;
 
 /** What is asked about a plan, and the answer that it gives at this moment. */
 export function OilEditor({ question, onQuestion }: Props) {
@@ -22,8 +37,11 @@ export function OilEditor({ question, onQuestion }: Props) {
   const { models: plans } = useLessonModels('fair-sprocket/hydraulics');
   const { models: units } = useLessonModels('fair-sprocket/unit');
   const plan = plans.find((p) => p.id === question.hydraulics);
+  const { models: vehicles } = useLessonModels('fair-sprocket/vehicle');
   const unit = units.find((u) => u.id === question.unit);
-  const rig = useMemo(() => (plan && unit ? { plan, unit } : null), [plan, unit]);
+  const named = 'vehicle' in question ? question.vehicle : '';
+  const vehicle = vehicles.find((v) => v.id === named) ?? null;
+  const rig = useMemo(() => (plan && unit ? { plan, unit, vehicle } : null), [plan, unit, vehicle]);
   return (
     <>
       <ModelPicker
@@ -37,7 +55,7 @@ export function OilEditor({ question, onQuestion }: Props) {
             next.id === question.hydraulics
               ? question
               : {
-                  ...newOilQuestion(question.kind, { plan: next, unit: fed }),
+                  ...newOilQuestion(question.kind, { plan: next, unit: fed, vehicle }),
                   prompt: question.prompt,
                 };
           onQuestion(fresh, [next, fed]);
@@ -115,6 +133,43 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
           of={partsOf(rig.plan, 'piston').map((p) => p.element)}
           onValue={(element) => onQuestion({ ...question, element })}
         />
+      )}
+      {question.kind === 'set-shift' && (
+        <>
+          <ModelPicker
+            kind="fair-sprocket/vehicle"
+            label={t('converter.vehicle')}
+            value={question.vehicle}
+            onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
+          />
+          {SHIFT_SETTINGS.map((key) => (
+            <SmallSlider
+              key={key}
+              label={t(`oilWords.settings.${key}`)}
+              text={settingValue(t, key, question.found[key])}
+              value={question.found[key]}
+              from={SETTING_LIMITS[key][0]}
+              to={SETTING_LIMITS[key][1]}
+              step={0.01}
+              onValue={(v) => onQuestion({ ...question, found: { ...question.found, [key]: v } })}
+            />
+          ))}
+          {LIMITS.map(({ key, scale, unit, most }) => (
+            <NumberField
+              key={key}
+              label={t(`oilPrompts.limits.${key}`)}
+              unit={unit}
+              step={scale === 100 ? 5 : 1}
+              value={scale * question[key]}
+              onValue={(v) =>
+                onQuestion({
+                  ...question,
+                  [key]: Math.min(most, Math.max(key === 'dip' ? -1 : 0, v / scale)),
+                })
+              }
+            />
+          ))}
+        </>
       )}
       {question.kind === 'shift-speed' && (
         <PlanFaultPicker

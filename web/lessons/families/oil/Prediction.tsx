@@ -1,7 +1,9 @@
 import { useTranslation } from 'react-i18next';
 import {
   gearsFor,
+  SETTING_LIMITS,
   SHIFT_MOMENTS,
+  SHIFT_SETTINGS,
   type Confidence,
   type OilAnswer,
   type OilQuestion,
@@ -10,11 +12,12 @@ import {
 } from '../../../../core/lesson';
 import { partsOf } from '../../../../core/hydraulics';
 import { partName } from '../../../shift/oilWords';
+import { SmallSlider } from '../../../bench/SmallSlider';
 import { Choices } from '../../player/Choices';
 import { NumberInput } from '../../player/NumberInput';
 import { PredictionForm } from '../../player/PredictionForm';
 import type { OilDraft } from './draft';
-import { oilPrompt } from './words';
+import { oilPrompt, settingValue } from './words';
 
 interface Props {
   question: OilQuestion;
@@ -87,6 +90,21 @@ function Fields({ question, rig, draft, onDraft }: Omit<Props, 'onCommit'>) {
           options={SHIFT_MOMENTS.map((m) => ({ value: m, label: t(`oilWords.moments.${m}`) }))}
         />
       ));
+    case 'set-shift': {
+      const setting = draft.setting ?? question.found;
+      return SHIFT_SETTINGS.map((key) => (
+        <SmallSlider
+          key={key}
+          label={t(`oilWords.settings.${key}`)}
+          text={settingValue(t, key, setting[key])}
+          value={setting[key]}
+          from={SETTING_LIMITS[key][0]}
+          to={SETTING_LIMITS[key][1]}
+          step={0.01}
+          onValue={(value) => onDraft({ setting: { ...setting, [key]: value } })}
+        />
+      ));
+    }
     case 'kick-down':
       return (
         <>
@@ -130,6 +148,8 @@ function answerOf(question: OilQuestion, rig: OilRig, draft: OilDraft): OilAnswe
         ? { kind, row }
         : null;
     }
+    case 'set-shift':
+      return draft.setting && { kind, setting: draft.setting };
     case 'kick-down':
       return draft.gear === null || draft.engineRpm === null
         ? null

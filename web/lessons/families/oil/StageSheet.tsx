@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import {
   drivenUp,
   gearsFor,
+  shiftSet,
   standingFrom,
   type OilAnswer,
   type OilQuestion,
@@ -11,7 +12,9 @@ import { USUAL_ENGINE } from '../../../../core/hydraulics';
 import { Sheet } from '../../../shared/Sheet';
 import { useTranslation } from 'react-i18next';
 import { OilPlanView } from '../../../shift/OilPlanView';
+import { Traces, Verdicts } from '../../../shift/ShiftRun';
 import type { OilDraft } from './draft';
+import './Stage.css';
 
 interface Props {
   question: OilQuestion;
@@ -25,7 +28,33 @@ interface Props {
 const WARM_C = 80;
 
 /** The plan as the question drives it: valves shown where the oil is to be traced, nothing else before the commit. */
-export function OilStageSheet({ question, rig, draft, answer, onDraft }: Props) {
+export function OilStageSheet(props: Props) {
+  const { question, rig, answer } = props;
+  return question.kind === 'set-shift' && rig.vehicle ? (
+    <ShiftAsSet question={question} rig={rig} answer={answer} />
+  ) : (
+    <Plan {...props} />
+  );
+}
+
+/** The shift as it is found, and as it was set once that is committed. */
+function ShiftAsSet({
+  question,
+  rig,
+  answer,
+}: Pick<Props, 'rig' | 'answer'> & { question: Extract<OilQuestion, { kind: 'set-shift' }> }) {
+  const found = useMemo(() => shiftSet(rig, question, question.found), [rig, question]);
+  const setting = answer?.kind === 'set-shift' ? answer.setting : null;
+  const set = useMemo(() => setting && shiftSet(rig, question, setting), [rig, question, setting]);
+  return (
+    <div className="oil-set">
+      <Verdicts now={set ?? found} before={set && found} found={!set} />
+      <Traces now={set ?? found} before={set && found} side="torque" />
+    </div>
+  );
+}
+
+function Plan({ question, rig, draft, answer, onDraft }: Props) {
   const { t } = useTranslation();
   const at = useMemo(() => drivenAs(question, rig), [question, rig]);
   const state = useMemo(
@@ -67,6 +96,7 @@ function drivenAs(question: OilQuestion, rig: OilRig) {
     case 'kick-down':
       return { lever, throttle: 1, outputRpm: question.outputRpm };
     case 'shift-speed':
+    case 'set-shift':
     case 'oil-fault-row':
       return { lever, throttle: question.throttle, outputRpm: 0 };
   }

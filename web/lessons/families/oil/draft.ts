@@ -1,4 +1,4 @@
-import type { ShiftMoment } from '../../../../core/lesson';
+import type { ShiftMoment, ShiftSetting } from '../../../../core/lesson';
 
 /** What a student clicks, chooses or types before the commit. */
 export interface OilDraft {
@@ -11,6 +11,8 @@ export interface OilDraft {
   readonly down: number | null;
   readonly gear: number | null;
   readonly engineRpm: number | null;
+  /** As it is found, until something is turned. */
+  readonly setting: ShiftSetting | null;
 }
 
 export const EMPTY: OilDraft = {
@@ -21,4 +23,5 @@ export const EMPTY: OilDraft = {
   down: null,
   gear: null,
   engineRpm: null,
+  setting: null,
 };

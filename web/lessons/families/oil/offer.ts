@@ -15,13 +15,14 @@ const shifts = (unit: Unit): boolean =>
   );
 
 /** A plan with its unit: one of the shelf, else one that is made for a unit. */
-export function oilRigFrom({ hydraulics, units }: LessonShelf, wanted?: string) {
+export function oilRigFrom({ hydraulics, units, vehicles }: LessonShelf, wanted?: string) {
+  const vehicle = vehicles[0] ?? null;
   for (const plan of [...hydraulics].sort((a) => (a.id === wanted ? -1 : 0))) {
     const unit = units.find((u) => u.id === plan.unit);
-    if (unit) return { plan, unit };
+    if (unit) return { plan, unit, vehicle };
   }
   const unit = units.find(shifts);
-  return unit ? { plan: planFor(unit), unit } : null;
+  return unit ? { plan: planFor(unit), unit, vehicle } : null;
 }
 
 export const OIL_EDITOR: FamilyEditor<'oil'> = {
@@ -29,7 +30,12 @@ export const OIL_EDITOR: FamilyEditor<'oil'> = {
   kinds: (shelf) => (shelf.hydraulics.length > 0 || shelf.units.some(shifts) ? kindsOf('oil') : []),
   fresh(kind, shelf, now) {
     const rig = oilRigFrom(shelf, isOf('oil', now) ? now.hydraulics : undefined);
-    return rig && { question: newOilQuestion(kind, rig), models: [rig.plan, rig.unit] };
+    return (
+      rig && {
+        question: newOilQuestion(kind, rig),
+        models: [rig.plan, rig.unit, ...(kind === 'set-shift' && rig.vehicle ? [rig.vehicle] : [])],
+      }
+    );
   },
   Editor: OilEditor,
 };

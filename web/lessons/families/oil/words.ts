@@ -1,12 +1,15 @@
 import type { TFunction } from 'i18next';
 import {
+  AS_MADE,
   gearsFor,
   oilKey,
+  SHIFT_SETTINGS,
   type ClaimOf,
   type OilAnswer,
   type OilKey,
   type OilQuestion,
   type OilRig,
+  type ShiftSetting,
 } from '../../../../core/lesson';
 import type { PlanFault } from '../../../../core/hydraulics';
 import { formatNumber, formatShare, type Numbers } from '../../../shared/numbers';
@@ -54,6 +57,14 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
         fault: oilFaultText(t, rig, question.fault),
         throttle: formatShare(question.throttle),
       });
+    case 'set-shift':
+      return t('oilPrompts.set-shift', {
+        ...pair(rig, question.gear),
+        jerk: formatNumber(question.jerk, 0),
+        flare: formatNumber(question.flare, 0),
+        dip: formatShare(question.dip),
+        kelvin: formatNumber(question.kelvin, 0),
+      });
     case 'kick-down':
       return t('oilPrompts.kick-down', {
         gear: pair(rig, question.gear).low,
@@ -62,6 +73,28 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
       });
   }
 }
+
+/** What was turned, and nothing else. */
+export function settingText(t: TFunction, setting: ShiftSetting): string {
+  const turned = SHIFT_SETTINGS.filter((k) => Math.abs(setting[k] - AS_MADE[k]) > 0.005);
+  if (turned.length === 0) return t('oilWords.asMade');
+  return turned
+    .map((k) =>
+      t('oilWords.setTo', {
+        what: t(`oilWords.settings.${k}`),
+        to: settingValue(t, k, setting[k]),
+      }),
+    )
+    .join(', ');
+}
+
+export const settingValue = (t: TFunction, key: keyof ShiftSetting, value: number): string => {
+  if (key !== 'slack') return formatShare(value);
+  if (Math.abs(value) < 0.005) return t('oil.settings.cableRight');
+  return t(value > 0 ? 'oil.settings.cableSlack' : 'oil.settings.cableShort', {
+    share: formatShare(Math.abs(value)),
+  });
+};
 
 const driven = (q: { lever: string; throttle: number; outputRpm: number }) => ({
   lever: q.lever,
@@ -95,6 +128,8 @@ function said(t: TFunction, rig: OilRig, given: OilAnswer | OilKey): Worded {
           )
           .join(', '),
       );
+    case 'set-shift':
+      return plain(settingText(t, given.setting));
     case 'kick-down':
       return plain(
         t('oilWords.gearAt', {
@@ -114,6 +149,7 @@ function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): str
   switch (answer.kind) {
     case 'trace-oil':
     case 'spool-places':
+    case 'set-shift':
       return formatShare(score);
     case 'shift-speed':
       return `${rpm(answer.up)} / ${rpm(answer.down)}`;
@@ -146,6 +182,14 @@ function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: 
       return claimText(t, claim, formats, subOf(claim), {
         ...pair(rig, claim.gear),
         fault: oilFaultText(t, rig, claim.with),
+      });
+    case 'shift-comes-to':
+      return claimText(t, claim, {
+        setting: (s: ShiftSetting) => settingText(t, s),
+        jerk: exactRpm,
+        flare: exactRpm,
+        dip: formatShare,
+        kelvin: exactRpm,
       });
     case 'engine-in-gear':
       return claimText(t, claim, formats, null, { gear: gearName(claim.gear) });

@@ -1,0 +1,2 @@
+/** Sides of a shift that are drawn. */
+export const SIDES = ['pressure', 'torque', 'speed', 'felt'] as const;
