@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { openBrowser, type Browser } from './browser';
+import { chooseOption } from './choose';
 import { aClass } from './roomClass';
 import { startServer } from './server';
 
@@ -138,7 +139,18 @@ const SHOTS: readonly Shot[] = [
       await b.see('By answer');
     },
   },
-  { name: 'converter', route: '/teach/converter', steps: (b) => b.see('stator holds') },
+  {
+    name: 'shift',
+    route: '/teach/shift/quay-four',
+    steps: async (b) => {
+      await b.see('D1 of the chart');
+      await b.press('radio', 'Shift over time');
+      await b.see('smooth');
+      await b.press('button', 'Keep as “before”');
+      await chooseOption(b, 'Break it', 'Throttle valve: cable slack');
+      await b.driver.sleep(1200);
+    },
+  },
   {
     name: 'clutch',
     route: '/teach/clutch',

@@ -11,12 +11,12 @@ interface TwoRuns {
 }
 
 /** How it is felt, and what it costs, now and before. */
-export function Verdicts({ now, before, found = false }: TwoRuns & { found?: boolean }) {
+export function Verdicts({ now, before, found }: TwoRuns & { found?: 'now' | 'before' }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const runs = [
-    { name: found ? 'found' : 'now', run: now },
-    ...(before ? [{ name: 'before', run: before } as const] : []),
+    { name: found === 'now' ? 'found' : 'now', run: now },
+    ...(before ? [{ name: found === 'before' ? 'found' : 'before', run: before } as const] : []),
   ] as const;
   const heat = ({ heats }: OilShiftResult) =>
     heats

@@ -48,7 +48,7 @@ function ShiftAsSet({
   const set = useMemo(() => setting && shiftSet(rig, question, setting), [rig, question, setting]);
   return (
     <div className="oil-set">
-      <Verdicts now={set ?? found} before={set && found} found={!set} />
+      <Verdicts now={set ?? found} before={set && found} found={set ? 'before' : 'now'} />
       <Traces now={set ?? found} before={set && found} side="torque" />
     </div>
   );
