@@ -1,6 +1,7 @@
 import { Key } from 'selenium-webdriver';
 import { PATIENCE_MS, type Browser } from './browser';
 import { chooseOption } from './choose';
+import { bytesOf, downloaded } from './files';
 import { session } from './session';
 
 /** The Shift bench: lever, pedal and speed move spools; what is set or broken shows in plan, map and shift. */
@@ -75,6 +76,20 @@ test('a shift over time: a broken accumulator spring makes it late, beside what 
       'return [...document.querySelectorAll(".shift-verdicts tr")].map((r) => r.innerText.replace(/\\s+/g, " ")).find((r) => /felt/i.test(r)) ?? ""',
     );
   await b.driver.wait(async () => /late smooth$/.test((await felt()).trim()), PATIENCE_MS);
+});
+
+test('the plan goes out as a drawing and as a picture', async () => {
+  await b.visit(run.at('/teach/shift/skerry-three'));
+  await b.press('button', 'SVG');
+  const svg = Buffer.from(bytesOf(await downloaded(b, '.svg'))).toString('utf8');
+  expect(svg).toContain('xmlns="http://www.w3.org/2000/svg"');
+  // Styles went along: no class is left, and something is filled.
+  expect(svg).not.toContain('class=');
+  expect(svg).toMatch(/stroke="rgb/);
+  await b.press('button', 'PNG');
+  const png = bytesOf(await downloaded(b, '.png'));
+  expect([...png.subarray(0, 4)]).toEqual([0x89, 0x50, 0x4e, 0x47]);
+  expect(png.length).toBeGreaterThan(10_000);
 });
 
 test('a changed plan is kept, stands among the models, and comes back onto the bench', async () => {

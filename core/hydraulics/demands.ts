@@ -1,7 +1,7 @@
-import { solveUnit, type Unit } from '../geartrain';
-import { toNumber } from '../numerics';
+import type { Unit } from '../geartrain';
 import { USUAL_SCHEDULE } from '../vehicle';
 import type { Gears } from './gears';
+import { rangeMotions } from './rangeMotions';
 import { TIMED_AT, USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
 
 /** Output speeds in rev/min between two gears: with the throttle closed and open, going up and coming down. */
@@ -31,15 +31,10 @@ const STARTS = 0.99;
 
 export function demandsOf(unit: Unit, gears: Gears, wishes: PlanWishes): Demands {
   const { inputNm, startTimes, idleRpm, governedRpm } = { ...USUAL_ENGINE, ...wishes };
-  const solved = new Map(unit.ranges.map((r) => [r.id, solveUnit(unit, r.apply)]));
-  const ratioOf = (range: string) => {
-    const ratio = solved.get(range)?.ratio;
-    return ratio ? toNumber(ratio) : 0;
-  };
-  const factor = (range: string, element: string) => {
-    const torque = solved.get(range)?.elements.get(element)?.torque;
-    return torque ? Math.abs(toNumber(torque)) : 0;
-  };
+  const motionOf = rangeMotions(unit);
+  const solved = new Map(unit.ranges.map((r) => [r.id, motionOf(r)]));
+  const ratioOf = (range: string) => solved.get(range)?.ratio ?? 0;
+  const factor = (range: string, element: string) => solved.get(range)?.factorOf(element) ?? 0;
   const lowest = Math.max(0, ...unit.ranges.map((r) => ratioOf(r.id)));
   const times = (range: string) => {
     const ratio = ratioOf(range);

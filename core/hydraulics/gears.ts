@@ -1,5 +1,5 @@
-import { solveUnit, type Range, type Unit } from '../geartrain';
-import { toNumber } from '../numerics';
+import type { Range, Unit } from '../geartrain';
+import { rangeMotions } from './rangeMotions';
 
 /** A unit's forward gears as its valves tell them: by the lever place that has most of them. */
 export interface Gears {
@@ -17,9 +17,10 @@ export interface Gears {
 
 export function gearsOf(unit: Unit): Gears {
   const ratioOf = new Map<Range, number>();
+  const motionOf = rangeMotions(unit);
   for (const range of unit.ranges) {
-    const { ratio } = solveUnit(unit, range.apply);
-    if (ratio) ratioOf.set(range, toNumber(ratio));
+    const { ratio } = motionOf(range);
+    if (ratio !== null) ratioOf.set(range, ratio);
   }
   const levers = [...new Set(unit.ranges.map((r) => r.lever))];
   const forwardIn = (lever: string) =>

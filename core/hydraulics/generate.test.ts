@@ -4,6 +4,7 @@ import { simpson } from '../geartrain/tests/textbookUnits';
 import { circuitOf } from './circuit';
 import { planFor } from './generate';
 import { gearsOf } from './gears';
+import { shiftsByOil } from './paths';
 import { partsOf, type HydraulicPlan } from './plan';
 import { planFindings } from './planFindings';
 import { shiftMap } from './shiftMap';
@@ -73,6 +74,12 @@ test('every line of a generated map rises with the throttle, and comes down belo
         if (k > 0) expect(up!).toBeGreaterThanOrEqual(points[k - 1]!.up!);
       });
   }
+});
+
+// Facts of the trade: a manual gearbox is shifted by hand; an automatic and a dual clutch shift by oil.
+test('what shifts by oil, and what does not', () => {
+  const by = UNITS.map((u) => [u.id, shiftsByOil(u, gearsOf(u))]);
+  expect(by.filter(([, oil]) => !oil).map(([id]) => id)).toEqual(['winch-manual']);
 });
 
 test('an unknown arrangement from a textbook gets a plan of its own', () => {

@@ -34,6 +34,7 @@ export {
 } from './laws';
 export { OIL_SOUND, type OilCondition } from './condition';
 export { circuitOf, type Circuit, type OilState, type Passing, type Spools } from './circuit';
+export { balance, OPEN, workspace, type NetworkPart } from './network';
 export { planFor, untimedPlan } from './generate';
 export {
   fillTime,
@@ -48,7 +49,7 @@ export {
 } from './oilModel';
 export { TIMED_AT, USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
 export { gearsOf, type Gears } from './gears';
-export { oiled } from './paths';
+export { oiled, shiftsByOil } from './paths';
 export { atGear, TIMED_RPM } from './timing';
 export {
   drivingLever,

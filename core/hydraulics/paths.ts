@@ -17,6 +17,17 @@ export interface OilPath {
 export const oiled = (unit: Unit): string[] =>
   unit.elements.filter((e) => e.kind !== 'one-way' && e.kind !== 'dog').map((e) => e.id);
 
+/** Whether an upshift of a unit brings in what oil works: a gearbox that is shifted by hand has nothing to plan. */
+export function shiftsByOil(unit: Unit, { forward }: Gears): boolean {
+  const oil = oiled(unit);
+  return forward.some(({ range }, k) => {
+    const before = forward[k - 1]?.range.apply;
+    return (
+      before !== undefined && oil.some((id) => range.apply.includes(id) && !before.includes(id))
+    );
+  });
+}
+
 /** @param gears the gears that the shift valves tell apart */
 export function pathsOf(element: string, { forward, levers, mainLever, on }: Gears): OilPath[] {
   const most = Math.max(1, forward.length);

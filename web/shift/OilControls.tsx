@@ -1,15 +1,13 @@
-import { Segmented, Select } from 'antd';
+import { Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { useLocation, useNavigate } from 'react-router';
 import { ModelSelect } from '../bench/ModelSelect';
 import { BreakIt } from '../shared/BreakIt';
-import { useAppSelector } from '../state/hooks';
-import { onShelf, selectUnits } from '../state/modelsSlice';
 import { DrivingControls } from './DrivingControls';
 import { OilHeadline } from './OilHeadline';
 import { PlanFaultPicker } from './PlanFaultPicker';
 import type { ShiftBenchProps } from './shiftBenchProps';
 import { SettingsPanel } from './SettingsPanel';
+import { UnitChoice } from './UnitChoice';
 import { WITHOUT_PLAN } from './shiftSlice';
 
 interface Props extends ShiftBenchProps {
@@ -25,17 +23,9 @@ const SHIFTINGS = ['valves', 'solenoids'] as const;
 export function OilControls(props: Props) {
   const { unit, bench, plan, fault, oil, levers, lever, onBench } = props;
   const { t } = useTranslation();
-  const navigate = useNavigate();
-  const door = useLocation().pathname.startsWith('/learn') ? 'learn' : 'teach';
-  const units = useAppSelector(selectUnits);
   return (
     <>
-      <Select
-        aria-label={t('apply.unit')}
-        value={unit.id}
-        onChange={(id) => void navigate(`/${door}/shift/${id}`)}
-        options={onShelf(units).map((u) => ({ value: u.id, label: u.name }))}
-      />
+      <UnitChoice unit={unit} />
       <OilHeadline unit={unit} oil={oil} />
       <DrivingControls
         levers={levers}

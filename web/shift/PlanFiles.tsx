@@ -3,15 +3,23 @@ import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
 import type { HydraulicPlan } from '../../core/hydraulics';
 import { exportModel } from '../files/exportFiles';
+import { download, fileName } from '../shared/download';
+import { DownloadOutlined } from '../shared/icons';
 import { LinkButton } from '../shared/LinkButton';
+import { svgPng, svgText } from '../shared/svgFile';
 import { useServices } from '../state/hooks';
 import { useOilPlans } from '../state/useOilPlans';
 import { useKeep } from '../state/useKeep';
 import type { ShiftBenchProps } from './shiftBenchProps';
 import { WITHOUT_PLAN } from './shiftSlice';
 
+interface Props extends ShiftBenchProps {
+  /** The plan as it is drawn now. */
+  drawing: () => SVGSVGElement | null;
+}
+
 /** Which plan stands on the bench; keeping a changed one, handing it out, putting it back. */
-export function PlanFiles({ unit, bench, plan, base, onBench }: ShiftBenchProps) {
+export function PlanFiles({ unit, bench, plan, base, onBench, drawing }: Props) {
   const { t } = useTranslation();
   const keep = useKeep();
   const services = useServices();
@@ -21,6 +29,13 @@ export function PlanFiles({ unit, bench, plan, base, onBench }: ShiftBenchProps)
     const id = services.newId();
     const kept: HydraulicPlan = { ...plan, id, name: t('oil.keptName', { name: unit.name }) };
     if (await keep.model(kept, null)) onBench({ ...WITHOUT_PLAN, fault: bench.fault, planId: id });
+  };
+  const save = async (kind: 'svg' | 'png') => {
+    const svg = drawing();
+    if (!svg) return;
+    const paper = getComputedStyle(svg).getPropertyValue('--sheet').trim();
+    if (kind === 'svg') download(fileName(plan.name, kind), svgText(svg, paper), 'image/svg+xml');
+    else download(fileName(plan.name, kind), await svgPng(svg, paper), 'image/png');
   };
   const door = pathname.startsWith('/learn') ? 'learn' : 'teach';
   return (
@@ -43,6 +58,12 @@ export function PlanFiles({ unit, bench, plan, base, onBench }: ShiftBenchProps)
         {bench.plan && <Button onClick={() => onBench({ plan: null })}>{t('oil.putBack')}</Button>}
         <Button onClick={() => void keepPlan()} disabled={plan === base && bench.planId !== null}>
           {t('oil.keep')}
+        </Button>
+        <Button icon={<DownloadOutlined />} onClick={() => void save('svg')}>
+          SVG
+        </Button>
+        <Button icon={<DownloadOutlined />} onClick={() => void save('png')}>
+          PNG
         </Button>
         <Button onClick={() => exportModel(plan)}>{t('library.export')}</Button>
         <LinkButton to={`/${door}/apply/${unit.id}`}>{t('oil.toApply')}</LinkButton>

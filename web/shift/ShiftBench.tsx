@@ -1,10 +1,16 @@
 import { Segmented } from 'antd';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { engineModel, type Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
-import { planFindings, planFaultProblem, type HydraulicPlan } from '../../core/hydraulics';
+import {
+  gearsOf,
+  planFindings,
+  planFaultProblem,
+  shiftsByOil,
+  type HydraulicPlan,
+} from '../../core/hydraulics';
 import type { Vehicle } from '../../core/vehicle';
 import { chosenFrom } from '../bench/chosenFrom';
 import { shelfOf } from '../bench/modelPlaces';
@@ -17,6 +23,7 @@ import { useShortcuts } from '../shared/useShortcuts';
 import { MapSheet } from './MapSheet';
 import { OilControls } from './OilControls';
 import { OilPlanView } from './OilPlanView';
+import { UnitChoice } from './UnitChoice';
 import { PlanFiles } from './PlanFiles';
 import { PressureSheet } from './PressureSheet';
 import { ShiftSheet } from './ShiftSheet';
@@ -60,10 +67,13 @@ export function ShiftBench() {
   }, [unit, planId, dispatch]);
   const engine = chosenFrom(engines, bench.engineId);
   const vehicle = chosenFrom(vehicles, bench.vehicleId);
+  const byOil = useMemo(() => unit !== undefined && shiftsByOil(unit, gearsOf(unit)), [unit]);
   return (
     <main className="shift-bench" id="main">
       <h1 className="visually-hidden">{t('nav.shift')}</h1>
-      {unit && unit.id === bench.unitId ? (
+      {unit && !byOil ? (
+        <ByHand unit={unit} />
+      ) : unit && unit.id === bench.unitId ? (
         <Bench unit={unit} engine={engine} vehicle={vehicle} bench={bench} />
       ) : (
         <p className="library-empty">
@@ -71,6 +81,22 @@ export function ShiftBench() {
         </p>
       )}
     </main>
+  );
+}
+
+/** A unit that is shifted by hand has no oil to show; another can be chosen. */
+function ByHand({ unit }: { unit: Unit }) {
+  const { t } = useTranslation();
+  const { pathname } = useLocation();
+  const door = pathname.startsWith('/learn') ? 'learn' : 'teach';
+  return (
+    <div className="shift-by-hand">
+      <UnitChoice unit={unit} />
+      <p>
+        {t('oil.byHand', { name: unit.name })}{' '}
+        <Link to={`/${door}/apply/${unit.id}`}>{t('oil.toApply')}</Link>
+      </p>
+    </div>
   );
 }
 
@@ -90,6 +116,7 @@ const SPEED_STEP = 50;
 function Bench({ unit, engine, vehicle, bench }: Props) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
+  const sheet = useRef<HTMLDivElement>(null);
   const [tab, setTab] = useKept<(typeof TABS)[number]>('ShiftBench tab', 'pressures');
   const change = (next: Partial<ShiftBenchState>) => void dispatch(shiftBenchChanged(next));
   const made = usePlanFor(unit, engine, bench.throttleBy, bench.shifting);
@@ -119,7 +146,7 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
   const shown = { unit, engine, vehicle, bench, plan, base, fault, oil, onBench: change };
   return (
     <>
-      <div className="shift-sheet">
+      <div className="shift-sheet" ref={sheet}>
         <Sheet label={t('oil.sheet')}>
           <OilPlanView
             plan={plan}
@@ -143,7 +170,10 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
       <aside className="side-column shift-side" aria-label={t('oil.now')}>
         <OilControls {...shown} levers={levers} lever={lever} idleRpm={idleRpm} />
         <Findings plan={plan} unit={unit} oil={oil} />
-        <PlanFiles {...shown} />
+        <PlanFiles
+          {...shown}
+          drawing={() => sheet.current?.querySelector<SVGSVGElement>('.oil-plan') ?? null}
+        />
       </aside>
     </>
   );

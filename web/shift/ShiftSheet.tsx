@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
 import { learnedFrom, partsOf } from '../../core/hydraulics';
 import { useKept } from '../shared/kept';
+import { formatNumber, useNumbers } from '../shared/numbers';
 import type { OilShiftRequest } from '../workers/protocol';
 import { runOilShift } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
@@ -22,6 +23,7 @@ const NO_ENGINE = { torque: () => 200, inertia: 0.2 };
 export function ShiftSheet(props: ShiftBenchProps) {
   const { unit, engine, vehicle, bench, plan, fault, oil, onBench } = props;
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const [side, setSide] = useKept<(typeof SIDES)[number]>('ShiftSheet side', 'pressure');
   const { before } = bench;
   const pair = pairOf(unit, plan, oil.gears, bench.gear);
@@ -102,6 +104,14 @@ export function ShiftSheet(props: ShiftBenchProps) {
           </Button>
         )}
       </div>
+      {setup && (
+        <p className="quiet">
+          {t('oil.shift.at', {
+            speed: formatNumber(INPUT_RPM, 0),
+            torque: numbers.quantity(setup.inputNm, 'torque'),
+          })}
+        </p>
+      )}
       {!setup ? (
         <p className="quiet">{t('oil.shift.noVehicle')}</p>
       ) : now.failure ? (

@@ -1,18 +1,11 @@
-import { gearsOf, planFor } from '../../../../core/hydraulics';
+import { gearsOf, planFor, shiftsByOil } from '../../../../core/hydraulics';
 import { isOf, kindsOf, newOilQuestion } from '../../../../core/lesson';
 import type { Unit } from '../../../../core/geartrain';
 import type { LessonShelf } from '../../builder/useLessonShelf';
 import type { FamilyEditor } from '../familyEditor';
 import { OilEditor } from './Editor';
 
-/** A unit that shifts by itself: two gears, and oil that brings one of them in. */
-const shifts = (unit: Unit): boolean =>
-  gearsOf(unit).forward.length > 1 &&
-  unit.elements.every(
-    (e) =>
-      e.kind !== 'dog' ||
-      unit.ranges.some((r) => r.apply.includes(e.id) && r.lever !== gearsOf(unit).mainLever),
-  );
+const shifts = (unit: Unit): boolean => shiftsByOil(unit, gearsOf(unit));
 
 /** A plan with its unit: one of the shelf, else one that is made for a unit. */
 export function oilRigFrom({ hydraulics, units, vehicles }: LessonShelf, wanted?: string) {
