@@ -67,10 +67,9 @@ test('two presses at once both count, on the drawing and in the chart, although 
   await shows('tied up');
   await b.press('button', /^1.*put D1 on the bench/);
   await shows('2.44');
-  await pressAll([
-    'tr[aria-current=true] [aria-label*="B1"]',
-    'tr[aria-current=true] [aria-label*="B2"]',
-  ]);
+  const current = 'tr[aria-current=true] [aria-label*="B1"]';
+  await b.driver.wait(until.elementLocated(By.css(current)), PATIENCE_MS);
+  await pressAll([current, 'tr[aria-current=true] [aria-label*="B2"]']);
   await shows('tied up');
 });
 

@@ -30,8 +30,13 @@ export const downloadsOf = ({ profile }: Pick<Running, 'profile'>): string =>
   path.join(profile, 'downloads');
 
 /** Takes a profile away; what is left of a killed browser may write into it for some seconds more. */
-export const removeProfile = (profile: string): void =>
-  rmSync(profile, { recursive: true, force: true, maxRetries: 20 });
+export function removeProfile(profile: string): void {
+  try {
+    rmSync(profile, { recursive: true, force: true, maxRetries: 20 });
+  } catch {
+    // It lies among the temporary files: what is left of it there says nothing about the program.
+  }
+}
 
 /** @returns the browser, and what ends it and its driver */
 export async function startChromium({

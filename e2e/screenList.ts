@@ -121,7 +121,7 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/shift/capstan-five',
       [radio('Shift over time'), () => b.see('smooth')],
     ],
-    ['shift bench, map', '/learn/shift/lighter-six', [radio('Shift map'), () => b.see('here')]],
+    ['shift bench, map', '/learn/shift/lighter-six', [radio('Shift map'), () => b.see('Curves')]],
     ['pack editor', '/teach/models/clutchPacks/fender-pack', [() => b.see('Nothing wrong found')]],
     ['clutch bench in a lesson', '/teach/lessons/pedal-to-plate/preview', [press('Begin')]],
     [
