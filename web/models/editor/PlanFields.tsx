@@ -15,13 +15,11 @@ interface Props {
 /** A plan's numbers, part by part. */
 export function PlanFields({ plan, problems, onPlan }: Props) {
   const { t } = useTranslation();
-  const [at, setAt] = useState(plan.parts[0]?.id);
-  const index = Math.max(
-    0,
-    plan.parts.findIndex((p) => p.id === at),
-  );
-  const part = plan.parts[index];
+  const sized = plan.parts.filter((p) => numbersOf(p).length > 0);
+  const [at, setAt] = useState<string | null>(null);
+  const part = sized.find((p) => p.id === at) ?? sized.find((p) => p.kind === 'pump') ?? sized[0];
   if (!part) return null;
+  const index = plan.parts.indexOf(part);
   const set = (path: readonly string[], value: number) => {
     const next = withNumber(part, path, value);
     onPlan(
@@ -38,7 +36,8 @@ export function PlanFields({ plan, problems, onPlan }: Props) {
           value={part.id}
           showSearch={{ optionFilterProp: 'label' }}
           onChange={setAt}
-          options={plan.parts.map((p) => ({ value: p.id, label: partName(t, p, plan) }))}
+          style={{ width: 260 }}
+          options={sized.map((p) => ({ value: p.id, label: partName(t, p, plan) }))}
         />
       </label>
       <div className="number-fields">
