@@ -47,7 +47,7 @@ export function Verdicts({ now, before, found }: TwoRuns & { found?: 'now' | 'be
     <table className="plain shift-verdicts">
       <thead>
         <tr>
-          <th scope="col" />
+          <td />
           {runs.map(({ name }) => (
             <th key={name} scope="col">
               {t(`oil.shift.rows.${name}`)}
