@@ -5,6 +5,7 @@ import {
   planFindings,
   shiftMap,
   USUAL_ENGINE,
+  WARM_C,
 } from '../core/hydraulics';
 import { printed, readDocument, readUnit, Refusal } from './readUnit';
 import type { Say } from './say';
@@ -44,5 +45,3 @@ export const shiftmap = (args: readonly string[], say: Say): number =>
     });
     return { shifts };
   });
-
-const WARM_C = 80;

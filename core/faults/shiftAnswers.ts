@@ -1,7 +1,6 @@
 import { engineModel } from '../converter';
 import { solveUnit, type Range, type Unit } from '../geartrain';
 import {
-  atGear,
   circuitOf,
   fill,
   fillTime,
@@ -10,7 +9,9 @@ import {
   planFor,
   TIMED_AT,
   TIMED_RPM,
+  WARM_C,
   wornPlan,
+  type OilState,
 } from '../hydraulics';
 import { toNumber } from '../numerics';
 import { handOver, shiftQuality, type HandOver, type HandOverResult, type Trace } from '../shift';
@@ -27,7 +28,6 @@ import { oilElements } from './rig';
 const SECONDS = 1.6;
 /** s; with a quarter of it every verdict is the same. */
 const STEP = 2e-3;
-const WARM_C = 80;
 /** Two clutches filled beforehand hand torque across in about 30 ms (common practice, no source). */
 const DUAL_HAND_OVER = 0.03;
 const DUAL_AT = 0.1;
@@ -94,8 +94,8 @@ function filledBy(
       celsius: WARM_C,
     };
     const [before, after] = [from, to].map((range) =>
-      atGear(circuit, { ...running, lever: range.lever }, gears.gearOf(range), range.id),
-    ) as [ReturnType<typeof atGear>, ReturnType<typeof atGear>];
+      circuit.inGear({ ...running, lever: range.lever }, gears.gearOf(range), range.id),
+    ) as [OilState, OilState];
     const filled = fill({
       circuit,
       running,

@@ -16,11 +16,6 @@ import { PAN, partsOf, type HydraulicPlan, type ShiftValve } from './plan';
 import { portFlows } from './portFlows';
 import { openPorts, type OpenWay, type Placed } from './ports';
 
-/**
- * A plan under given circumstances: which way each spool stands, and the pressure in every passage. Spools of shift valves
- * stand at an end; where both ends push back, they are in balance between. Where each end holds, they stay where they
- * stood: that is what a valve remembers, and why it comes down later than it went up.
- */
 /** Oil from one passage to another, or from and to the pan; m³/s, below zero back. */
 export interface Passing {
   /** The part that it goes through; empty for what leaks. */
@@ -30,6 +25,11 @@ export interface Passing {
   readonly flow: number;
 }
 
+/**
+ * A plan under given circumstances: which way each spool stands, and the pressure in every passage. Spools of shift valves
+ * stand at an end; where both ends push back, they are in balance between. Where each end holds, they stay where they
+ * stood: that is what a valve remembers, and why it comes down later than it went up.
+ */
 export interface OilState {
   readonly pressures: ReadonlyMap<string, number>;
   /** Everything that flows from one passage to another. */
@@ -53,9 +53,15 @@ export interface Circuit {
    * @param range that the control unit commands, where there is one: by its id
    */
   readonly at: (running: OilRunning, stood?: Spools, range?: string) => OilState;
-  /** Pa in a passage with the spools held where they are. */
-  readonly held: (running: OilRunning, spools: Spools, range?: string) => (line: string) => number;
+  /** The same with the shift valves held where a gear has them, whatever the speed; 1 is the first. */
+  readonly inGear: (running: OilRunning, gear: number, range?: string) => OilState;
+  /** Pa in a passage with the valves held so, without what flows: for work that asks for many. */
+  readonly pressuresIn: (running: OilRunning, gear: number) => (line: string) => number;
 }
+
+/** Where the spools of a plan stand in a gear. */
+export const spoolsIn = (plan: HydraulicPlan, gear: number): Spools =>
+  new Map(partsOf(plan, 'shift-valve').map((v) => [v.id, v.gear < gear ? 1 : 0]));
 
 /** Rounds of spools and pressures; a plan that has not come to rest by then never does. */
 const MOST_ROUNDS = 24;
@@ -69,6 +75,14 @@ interface Joined {
   readonly network: readonly NetworkPart[];
   readonly room: Workspace;
   last: Float64Array;
+}
+
+/** Pressures of one place of all spools: by a passage's number, and by its name. */
+interface Balanced {
+  readonly joined: Joined;
+  readonly at: (line: number) => number;
+  readonly named: (line: string) => number;
+  readonly settled: boolean;
 }
 
 export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOUND): Circuit {
@@ -99,45 +113,54 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
     new Map(
       valves.map((v) => [v.id, condition.stuck.get(v.id) ?? Math.round(stood?.get(v.id) ?? 0)]),
     );
-  const balanced = (running: OilRunning, spools: Spools, range: string) => {
+  const balanced = (running: OilRunning, spools: Spools, range: string): Balanced => {
     const joined = joinedFor(running, spools, range);
     const { nodeOf, network, room, openings } = joined;
     fixtures.forEach(({ part }, k) => copyNumbers(part, network[openings.length + k]!));
     const result = balance(network, joined.last.length, joined.last, room);
     joined.last = result.pressures;
-    const pressureAt = (line: number) => (line === OPEN ? 0 : result.pressures[nodeOf[line]!]!);
-    return { joined, pressureAt, settled: result.balanced };
+    const at = (line: number) => (line === OPEN ? 0 : result.pressures[nodeOf[line]!]!);
+    return { joined, at, named: (id) => at(place(id)), settled: result.balanced };
   };
-  const held: Circuit['held'] = (running, spools, range = '') => {
+  const stateOf = ({ joined, at, named, settled }: Balanced, spools: Spools): OilState => {
+    const pressures = Float64Array.from(lines, (_l, k) => at(k));
+    return {
+      pressures: new Map(lines.map((id, k) => [id, pressures[k]!])),
+      passing: passingOf([...joined.openings, ...fixtures], pressures, joined.ways, nameOf),
+      spools,
+      applied: pistons.filter((p) => named(p.line) * p.area > p.returnForce).map((p) => p.element),
+      settled,
+    };
+  };
+  const heldIn = (running: OilRunning, gear: number, range: string) => {
     for (const fixture of fixtures) fixture.set(running);
-    const { pressureAt } = balanced(running, standing(spools), range);
-    return (line) => pressureAt(place(line));
+    const spools = standing(spoolsIn(plan, gear));
+    return { spools, found: balanced(running, spools, range) };
   };
-  const at: Circuit['at'] = (running, stood, range = '') => {
+  const moving = (running: OilRunning, stood: Spools | undefined, range: string): OilState => {
+    for (const fixture of fixtures) fixture.set(running);
     const spools = standing(stood);
-    for (const fixture of fixtures) fixture.set(running);
     const seen = new Set<string>();
     for (let round = 1; ; round++) {
-      const { joined, pressureAt, settled } = balanced(running, spools, range);
-      const moved = moveSpools(valves, spools, condition, (id) => pressureAt(place(id)));
+      const found = balanced(running, spools, range);
+      const moved = moveSpools(valves, spools, condition, found.named);
       const now = [...spools.values()].join(' ');
       // The same places again: it swings and never comes to rest.
       const swings = moved && (seen.has(now) || round >= MOST_ROUNDS);
       seen.add(now);
-      if (moved && !swings) continue;
-      const pressures = Float64Array.from(lines, (_l, k) => pressureAt(k));
-      return {
-        pressures: new Map(lines.map((id, k) => [id, pressures[k]!])),
-        passing: passingOf([...joined.openings, ...fixtures], pressures, joined.ways, nameOf),
-        spools,
-        applied: pistons
-          .filter((p) => pressureAt(place(p.line)) * p.area > p.returnForce)
-          .map((p) => p.element),
-        settled: settled && !swings,
-      };
+      if (!moved || swings) return stateOf({ ...found, settled: found.settled && !swings }, spools);
     }
   };
-  return { plan, condition, at, held };
+  return {
+    plan,
+    condition,
+    at: (running, stood, range = '') => moving(running, stood, range),
+    inGear(running, gear, range = '') {
+      const { spools, found } = heldIn(running, gear, range);
+      return stateOf(found, spools);
+    },
+    pressuresIn: (running, gear) => heldIn(running, gear, '').found.named,
+  };
 }
 const MOST_KNOWN = 200;
 

@@ -1,3 +1,5 @@
+import type { HydraulicPlan } from './plan';
+
 /** What is not as its plan says, and can't be said by other numbers in it. */
 export interface OilCondition {
   readonly pumpDriven: boolean;
@@ -13,6 +15,12 @@ export interface OilCondition {
   readonly ballsOut: ReadonlySet<string>;
   /** Share of its opening that a screen before a valve leaves. */
   readonly screens: ReadonlyMap<string, number>;
+}
+
+/** A plan and the condition it is in. */
+export interface WornPlan {
+  readonly plan: HydraulicPlan;
+  readonly condition: OilCondition;
 }
 
 export const OIL_SOUND: OilCondition = {

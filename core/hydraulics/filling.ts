@@ -1,7 +1,6 @@
-import type { OilRunning } from './laws';
+import { leakAt, orificeFlow, type OilRunning } from './laws';
 import { chamberOf, type Chamber } from './chamber';
 import type { Circuit, OilState } from './circuit';
-import { leakAt, orificeFlow } from './laws';
 import { PAN, partsOf } from './plan';
 import { PORT } from './ports';
 
@@ -58,7 +57,6 @@ interface Room {
   readonly fedBefore: number;
   readonly fedAfter: number;
   volume: number;
-  full: number;
   touched: number | null;
   readonly pressures: Float64Array;
   readonly holds: Float64Array;
@@ -111,7 +109,6 @@ export function fill(setup: Filling): Filled {
         fedBefore: fed(before),
         fedAfter: fed(after),
         volume,
-        full: volume,
         touched: chamber.holds(at) > 0 ? Number.NaN : null,
         pressures: new Float64Array(steps),
         holds: new Float64Array(steps),

@@ -8,7 +8,6 @@ import { shiftsByOil } from './paths';
 import { partsOf, type HydraulicPlan } from './plan';
 import { planFindings } from './planFindings';
 import { shiftMap } from './shiftMap';
-import { atGear } from './timing';
 import { WARM } from './tests/handPlans';
 
 const UNITS = [
@@ -34,7 +33,7 @@ test.each(UNITS.map((u) => [u.id, u] as const))(
       const oil = new Set(partsOf(plan, 'piston').map((p) => p.element));
       for (const range of unit.ranges) {
         const running = { ...WARM, lever: range.lever };
-        const { applied } = atGear(circuit, running, gearOf(range), range.id);
+        const { applied } = circuit.inGear(running, gearOf(range), range.id);
         expect([...applied].sort()).toEqual(range.apply.filter((id) => oil.has(id)).sort());
       }
     }
@@ -124,10 +123,7 @@ test('an accumulator strokes in the time that its closed form gives', () => {
   const plan = planFor(demoUnit('quay-four'));
   const circuit = circuitOf(plan);
   const running = { ...WARM, lever: 'D', throttle: 0.45 };
-  const [before, after] = [1, 2].map((gear) => atGear(circuit, running, gear, '')) as [
-    never,
-    never,
-  ];
+  const [before, after] = [1, 2].map((gear) => circuit.inGear(running, gear, '')) as [never, never];
   const run = fill({ circuit, running, before, after, elements: ['B1'], seconds: 1.5 });
   const acc = partsOf(plan, 'accumulator').find((a) => a.id === 'acc-B1')!;
   const feed = partsOf(plan, 'feed').find((f) => f.id === 'feed-B1')!;

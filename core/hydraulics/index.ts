@@ -1,6 +1,7 @@
 export {
   PAN,
   partsOf,
+  withPart,
   type Accumulator,
   type Control,
   type Feed,
@@ -21,19 +22,27 @@ export {
   type ThrottleValve,
   type Way,
 } from './plan';
+export { exchanged, type Exchange } from './exchange';
 export { linesOf, waysOf } from './partTable';
 export {
   flipsAt,
   governorPressure,
   governorSpeed,
-  intakeVacuum,
   leakAt,
   orificeFlow,
   throttlePressure,
+  WARM_C,
   type OilRunning,
 } from './laws';
-export { OIL_SOUND, type OilCondition } from './condition';
-export { circuitOf, type Circuit, type OilState, type Passing, type Spools } from './circuit';
+export { OIL_SOUND, type OilCondition, type WornPlan } from './condition';
+export {
+  circuitOf,
+  spoolsIn,
+  type Circuit,
+  type OilState,
+  type Passing,
+  type Spools,
+} from './circuit';
 export { balance, OPEN, workspace, type NetworkPart } from './network';
 export { planFor, untimedPlan } from './generate';
 export {
@@ -50,7 +59,7 @@ export {
 export { TIMED_AT, USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
 export { gearsOf, type Gears } from './gears';
 export { oiled, shiftsByOil } from './paths';
-export { atGear, TIMED_RPM } from './timing';
+export { TIMED_RPM } from './timing';
 export {
   drivingLever,
   gearByMap,
@@ -58,7 +67,6 @@ export {
   MAP_THROTTLES,
   pointAt,
   shiftMap,
-  spoolsIn,
   type MapSetting,
   type ShiftLine,
   type ShiftPoint,
@@ -74,13 +82,10 @@ export {
 } from './shiftInTime';
 export {
   faultsOn,
-  PLAN_FAULT_KINDS,
-  PLAN_FAULTS,
   planFaultProblem,
   withPlanFaults,
   type PlanFault,
-  type PlanFaultKind,
   type PlanFaultProblem,
-  type WornPlan,
 } from './planFaults';
+export { PLAN_FAULT_KINDS, PLAN_FAULTS, type PlanFaultKind } from './planFaultTable';
 export { planFindings, type PlanFinding, type PlanFindingKind } from './planFindings';

@@ -18,7 +18,7 @@ export interface OilRunning {
 const MOST_VACUUM = 65e3;
 
 /** Pa of vacuum in the intake: falls in a line as the throttle opens. */
-export const intakeVacuum = (throttle: number): number => MOST_VACUUM * (1 - throttle);
+const intakeVacuum = (throttle: number): number => MOST_VACUUM * (1 - throttle);
 
 /** Pa that a throttle valve holds at its outlet, as far as its supply gives it. */
 export function throttlePressure({ by }: Pick<ThrottleValve, 'by'>, throttle: number): number {
@@ -80,8 +80,8 @@ export function flipsAt(valve: ShiftValve, p: Omit<OnSpool, 'governor'>, place: 
   return Math.max(0, -netUp(valve, { ...p, governor: 0 }, place) / valve.governor.area);
 }
 
-/** °C at which the given conductances of leaks hold. */
-const WARM_C = 80;
+/** °C at which the given conductances of leaks hold: of a transmission driven warm. */
+export const WARM_C = 80;
 /** Leaks through clearances over those of warm oil: thinner oil leaks more, within these limits (memory). */
 export const leakAt = (celsius: number): number =>
   Math.max(0.4, Math.min(1.6, 1 + (celsius - WARM_C) / 100));

@@ -14,7 +14,6 @@ import {
   type Leaking,
   type OilWear,
 } from './oilModel';
-import { atGear } from './timing';
 
 const unit = demoUnit('quay-four');
 const plan = planFor(unit);
@@ -58,12 +57,9 @@ test('the closed form is what the network of the plan makes, sound and worn', ()
             engineRpm: pumpRpm,
             celsius: 80,
           };
-          const network = atGear(
-            circuitOf(worn.plan, worn.condition),
-            running,
-            gearsOf(unit).gearOf(found),
-            range,
-          ).pressures.get('line')!;
+          const circuit = circuitOf(worn.plan, worn.condition);
+          const gear = gearsOf(unit).gearOf(found);
+          const network = circuit.inGear(running, gear, range).pressures.get('line')!;
           const on = found.apply.map((id): Leaking => [id, id === 'C1' || id === 'C2' ? share : 0]);
           const closed = linePressure(OIL, wear, { load, pumpRpm, reverse: range === 'R' }, on);
           // A regulator stands up to three hundredths above what it is asked for; a cable stops at its end.
@@ -114,10 +110,7 @@ test('a leaking seal fills late, or never; the closed form is what filling step 
   expect(fillTime(OIL, ['C3', 0], 1200e3)).toBeLessThan(sound);
   const running = { lever: 'D', throttle: 0, outputRpm: 0, engineRpm: 1500, celsius: 80 };
   const circuit = circuitOf(plan);
-  const [before, after] = [2, 3].map((gear) => atGear(circuit, running, gear, '')) as [
-    never,
-    never,
-  ];
+  const [before, after] = [2, 3].map((gear) => circuit.inGear(running, gear, '')) as [never, never];
   const run = fill({ circuit, running, before, after, elements: ['C3'], seconds: 1 });
   expect(run.elements.get('C3')!.touches! / fillTime(OIL, ['C3', 0], run.line[50]!)).toBeCloseTo(
     1,

@@ -1,7 +1,6 @@
-import { OIL_SOUND } from './condition';
+import { OIL_SOUND, type WornPlan } from './condition';
 import { throttlePressure } from './laws';
 import { partsOf, type HydraulicPlan } from './plan';
-import type { WornPlan } from './planFaults';
 
 /**
  * A plan's main circuit in closed form (derived here), for work that asks for thousands of pressures: whatever spools do, the

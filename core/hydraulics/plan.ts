@@ -247,3 +247,9 @@ export const partsOf = <K extends HydraulicKind>(
   { parts }: Pick<HydraulicPlan, 'parts'>,
   kind: K,
 ): PartOf<K>[] => parts.filter((p): p is PartOf<K> => p.kind === kind);
+
+/** The plan with a part in the place of the one that has its id. */
+export const withPart = (plan: HydraulicPlan, part: HydraulicPart): HydraulicPlan => ({
+  ...plan,
+  parts: plan.parts.map((p) => (p.id === part.id ? part : p)),
+});

@@ -4,17 +4,10 @@ import { circuitOf } from './circuit';
 import { planFor } from './generate';
 import { gearsOf } from './gears';
 import { partsOf, type HydraulicPlan } from './plan';
-import {
-  faultsOn,
-  PLAN_FAULT_KINDS,
-  planFaultProblem,
-  withPlanFaults,
-  type PlanFault,
-  type PlanFaultKind,
-} from './planFaults';
+import { faultsOn, planFaultProblem, withPlanFaults, type PlanFault } from './planFaults';
+import { PLAN_FAULT_KINDS, type PlanFaultKind } from './planFaultTable';
 import { learnedFrom, shiftInTime, withNothingLearned } from './shiftInTime';
 import { shiftMap } from './shiftMap';
-import { atGear } from './timing';
 import { WARM } from './tests/handPlans';
 
 const unit = demoUnit('quay-four');
@@ -56,7 +49,7 @@ const pressed = (f: PlanFault | null, range: string) => {
   const found = unit.ranges.find((r) => r.id === range)!;
   const { gearOf } = gearsOf(unit);
   const running = { ...WARM, lever: found.lever, throttle: MIDDLE };
-  return atGear(faulty(f), running, gearOf(found), range);
+  return faulty(f).inGear(running, gearOf(found), range);
 };
 
 test('a sound shift is felt as smooth, torque phase before inertia phase, and heats what slips', () => {

@@ -4,7 +4,6 @@ import { gearsOf } from './gears';
 import { oiled } from './paths';
 import { linesOf, openingsOf, springsOf, waysOf } from './partTable';
 import { PAN, partsOf, type HydraulicPlan } from './plan';
-import { atGear } from './timing';
 
 /** What is wrong, or odd, with a plan. Each says the part or passage that it is about. */
 export type PlanFindingKind =
@@ -98,7 +97,7 @@ function ofUnit(plan: HydraulicPlan, unit: Unit): PlanFinding[] {
   for (const range of unit.ranges) {
     const gear = gears.gearOf(range);
     const running = { ...TRIED, lever: range.lever };
-    const state = atGear(circuit, running, gear, range.id);
+    const state = circuit.inGear(running, gear, range.id);
     if (!state.settled || !circuit.at(running, state.spools, range.id).settled)
       out.push(error('never-settles', range.id));
     const wanted = range.apply.filter((id) => elements.has(id));

@@ -84,10 +84,7 @@ export function openPorts(
 }
 
 /** Every passage that a shift valve feeds, and how far its port stands open with the spool so far up. */
-export function valvePorts(
-  valve: ShiftValve,
-  up: number,
-): { from: string; to: string; open: number }[] {
+function valvePorts(valve: ShiftValve, up: number): { from: string; to: string; open: number }[] {
   return [
     ...valve.up.map((w) => ({ ...w, open: up })),
     ...valve.down.map((w) => ({ ...w, open: 1 - up })),

@@ -8,10 +8,11 @@ import {
 } from '../shift';
 import type { Vehicle } from '../vehicle';
 import type { Circuit } from './circuit';
+import { exchanged } from './exchange';
 import { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 import type { OilRunning } from './laws';
-import { partsOf, type HydraulicPlan } from './plan';
-import { atGear } from './timing';
+import { partsOf, withPart, type HydraulicPlan } from './plan';
+import { TAKEN_OVER } from './wishes';
 
 /** A shift over time, from the moment the valves move: oil, torque, speeds. */
 export interface OilShift {
@@ -51,23 +52,18 @@ const STEEL_HEAT = 490;
 const TRACE_EVERY = 0.004;
 /** s. */
 const STEP = 2e-3;
-/** Share of what a coming element is asked at which it has taken over. */
-const TAKEN_OVER = 0.8;
 
 export function shiftInTime(setup: OilShift): OilShiftResult {
   const { circuit, unit, running, seconds } = setup;
   const applyOf = (id: string) => unit.ranges.find((r) => r.id === id)?.apply ?? [];
   const [was, will] = [applyOf(setup.from.range), applyOf(setup.to.range)];
-  const fed = partsOf(circuit.plan, 'piston').map((p) => p.element);
-  const coming = fed.filter((id) => will.includes(id) && !was.includes(id));
-  const going = fed.filter((id) => was.includes(id) && !will.includes(id));
-  const elements = fed.filter((id) => was.includes(id) || will.includes(id));
+  const { coming, going, either } = exchanged(circuit.plan, was, will);
   const filled = fill({
     circuit,
     running,
-    before: atGear(circuit, running, setup.from.gear, setup.from.range),
-    after: atGear(circuit, running, setup.to.gear, setup.to.range),
-    elements,
+    before: circuit.inGear(running, setup.from.gear, setup.from.range),
+    after: circuit.inGear(running, setup.to.gear, setup.to.range),
+    elements: either,
     waits: waitsOf(circuit.plan, coming, going),
     seconds,
   });
@@ -169,13 +165,12 @@ export function learnedFrom(
   const learned = control.learned.map((l) =>
     coming.includes(l.element) ? { ...l, seconds: Math.max(0, l.seconds + LEARNS * lateBy) } : l,
   );
-  return { ...plan, parts: plan.parts.map((p) => (p === control ? { ...control, learned } : p)) };
+  return withPart(plan, { ...control, learned });
 }
 
 /** The plan of a control unit that knows nothing of its unit yet. */
-export const withNothingLearned = (plan: HydraulicPlan): HydraulicPlan => ({
-  ...plan,
-  parts: plan.parts.map((p) =>
-    p.kind === 'control' ? { ...p, learned: p.learned.map((l) => ({ ...l, seconds: 0 })) } : p,
-  ),
-});
+export const withNothingLearned = (plan: HydraulicPlan): HydraulicPlan =>
+  partsOf(plan, 'control').reduce(
+    (next, c) => withPart(next, { ...c, learned: c.learned.map((l) => ({ ...l, seconds: 0 })) }),
+    plan,
+  );

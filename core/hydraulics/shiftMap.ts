@@ -1,6 +1,6 @@
 import { RPM_TO_RAD } from '../quantities';
 import type { Vehicle } from '../vehicle';
-import type { Circuit, Spools } from './circuit';
+import type { Circuit } from './circuit';
 import { flipsAt, governorPressure, governorSpeed, type OilRunning } from './laws';
 import { partsOf, type Control, type Governor, type HydraulicPlan, type ShiftValve } from './plan';
 
@@ -70,10 +70,6 @@ export function shiftMap(circuit: Circuit, setting: MapSetting): ShiftLine[] {
   }));
 }
 
-/** Where the spools of a plan stand in a gear. */
-export const spoolsIn = (plan: HydraulicPlan, gear: number): Spools =>
-  new Map(partsOf(plan, 'shift-valve').map((v) => [v.id, v.gear < gear ? 1 : 0]));
-
 /**
  * The output speed at which a spool leaves its place: the governor pressure that its forces ask for, as the network makes it. Where
  * the governor's own law does not hold (a screen, a leak), the next guess is corrected by what it did make.
@@ -86,11 +82,9 @@ function flipSpeed(
   throttle: number,
   place: 0 | 1,
 ): number | null {
-  const { plan, condition } = circuit;
   // What is stuck never leaves.
-  if (condition.stuck.has(valve.id)) return null;
+  if (circuit.condition.stuck.has(valve.id)) return null;
   const gear = valve.gear + place;
-  const spools = spoolsIn(plan, gear);
   const ratio = setting.ratios?.[gear - 1];
   let rpm = governorSpeed(governor, 0.3 * governorPressure(governor, MOST_RPM / 4));
   for (let round = 0; round < MOST_ROUNDS; round++) {
@@ -101,7 +95,7 @@ function flipSpeed(
       engineRpm: ratio === undefined ? STEADY_RPM : Math.max(setting.idleRpm, rpm * ratio),
       celsius: setting.celsius,
     };
-    const at = circuit.held(running, spools);
+    const at = circuit.pressuresIn(running, gear);
     const wanted = flipsAt(
       valve,
       {

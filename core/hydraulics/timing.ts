@@ -1,10 +1,11 @@
 import { circuitOf, type Circuit, type OilState } from './circuit';
 import type { Demands } from './demands';
+import { exchanged } from './exchange';
 import { fill, FILL_STEP, type FilledElement } from './filling';
 import type { Gears } from './gears';
-import type { OilRunning } from './laws';
-import { partsOf, type HydraulicPlan } from './plan';
-import { TIMED_AT } from './wishes';
+import { WARM_C, type OilRunning } from './laws';
+import { partsOf, withPart, type HydraulicPlan } from './plan';
+import { TAKEN_OVER, TIMED_AT } from './wishes';
 
 /**
  * Times a plan's upshifts: the going element has to let its torque go when the coming one has nearly taken it over. With valves, the
@@ -16,15 +17,12 @@ export function timed(plan: HydraulicPlan, gears: Gears, demands: Demands): Hydr
   return now;
 }
 
-/** Share of the asked torque that the coming element has when the going one lets go. */
-const TAKEN_OVER = 0.8;
 /** An orifice that empties at once, and one that hardly does, over the one that fills. */
 const [FASTEST, SLOWEST] = [8, 0.05];
 const HALVINGS = 10;
 const SECONDS = 1.2;
 /** rev/min of the engine while a shift is timed. */
 export const TIMED_RPM = 1900;
-const WARM_C = 80;
 
 function timedShift(
   plan: HydraulicPlan,
@@ -33,9 +31,7 @@ function timedShift(
   k: number,
 ): HydraulicPlan {
   const [from, to] = [forward[k - 1]!.range, forward[k]!.range];
-  const fed = new Set(partsOf(plan, 'piston').map((p) => p.element));
-  const coming = to.apply.filter((id) => fed.has(id) && !from.apply.includes(id));
-  const going = from.apply.filter((id) => fed.has(id) && !to.apply.includes(id));
+  const { coming, going } = exchanged(plan, from.apply, to.apply);
   if (coming.length === 0 || going.length === 0) return plan;
   const between = states(circuitOf(plan), mainLever!, k, from.id, to.id);
   const run = fill({ ...between, elements: coming, seconds: SECONDS });
@@ -69,22 +65,9 @@ function states(
     celsius: WARM_C,
   };
   const [before, after] = [fromRange, toRange].map((range, n) =>
-    atGear(circuit, running, k + n, range),
+    circuit.inGear(running, k + n, range),
   ) as [OilState, OilState];
   return { circuit, running, before, after };
-}
-
-/** A circuit with its shift valves held where this gear has them, whatever the speed. */
-export function atGear(
-  circuit: Circuit,
-  running: OilRunning,
-  gear: number,
-  range: string,
-): OilState {
-  const stuck = new Map(circuit.condition.stuck);
-  for (const valve of partsOf(circuit.plan, 'shift-valve'))
-    if (!stuck.has(valve.id)) stuck.set(valve.id, valve.gear < gear ? 1 : 0);
-  return circuitOf(circuit.plan, { ...circuit.condition, stuck }).at(running, undefined, range);
 }
 
 function timedGoing(
@@ -97,10 +80,7 @@ function timedGoing(
 ): HydraulicPlan {
   const piston = partsOf(plan, 'piston').find((p) => p.element === id)!;
   const feed = partsOf(plan, 'feed').find((f) => f.to === piston.line)!;
-  const withOut = (out: number): HydraulicPlan => ({
-    ...plan,
-    parts: plan.parts.map((p) => (p === feed ? { ...feed, out } : p)),
-  });
+  const withOut = (out: number): HydraulicPlan => withPart(plan, { ...feed, out });
   const control = partsOf(plan, 'control')[0];
   const letsGo = (out: number, seconds: number): number => {
     const outs = new Map([[id, out]]);
@@ -115,10 +95,7 @@ function timedGoing(
       ...control.learned.filter((l) => !coming.includes(l.element)),
       ...coming.map((element) => ({ element, seconds })),
     ];
-    return {
-      ...withOut(out),
-      parts: withOut(out).parts.map((p) => (p === control ? { ...control, learned } : p)),
-    };
+    return withPart(withOut(out), { ...control, learned });
   }
   let [low, high] = [SLOWEST * feed.in, FASTEST * feed.in];
   for (let n = 0; n < HALVINGS; n++) {

@@ -30,3 +30,6 @@ export const USUAL_ENGINE = { inputNm: 200, startTimes: 1.8, idleRpm: 700, gover
 
 /** Share of full torque for which shifts are timed. */
 export const TIMED_AT = 0.45;
+
+/** Share of what it is asked for at which a coming element has taken over, and the going one lets go (memory). */
+export const TAKEN_OVER = 0.8;

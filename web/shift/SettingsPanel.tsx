@@ -1,6 +1,6 @@
 import { Switch } from 'antd';
 import { useTranslation } from 'react-i18next';
-import { partsOf, type HydraulicPart, type HydraulicPlan } from '../../core/hydraulics';
+import { partsOf, withPart, type HydraulicPart, type HydraulicPlan } from '../../core/hydraulics';
 import { SmallSlider } from '../bench/SmallSlider';
 import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import { pairOf } from './shiftPair';
@@ -10,8 +10,7 @@ import type { ShiftBenchProps } from './shiftBenchProps';
 export function SettingsPanel({ unit, bench, plan, base, oil, onBench }: ShiftBenchProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const set = (part: HydraulicPart) =>
-    onBench({ plan: { ...plan, parts: plan.parts.map((p) => (p.id === part.id ? part : p)) } });
+  const set = (part: HydraulicPart) => onBench({ plan: withPart(plan, part) });
   const { coming, going } = pairOf(unit, plan, oil.gears, bench.gear);
   /** A number of a part as a share of what it was. */
   const scaled = (

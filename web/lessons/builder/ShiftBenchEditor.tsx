@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { planFaultProblem, USUAL_ENGINE } from '../../../core/hydraulics';
+import { planFaultProblem, USUAL_ENGINE, WARM_C } from '../../../core/hydraulics';
 import type { OilRig, ShiftBenchBlock } from '../../../core/lesson';
 import { Sheet } from '../../shared/Sheet';
 import { DrivingControls } from '../../shift/DrivingControls';
@@ -14,7 +14,6 @@ import { ModelPicker } from './ModelPicker';
 import { useLessonModels } from './useLessonModels';
 
 const ALLOW = ['driving', 'fault'] as const;
-const WARM_C = 80;
 
 /** An oil plan for the student to drive: which, how it stands, and what may be done. */
 export function ShiftBenchEditor({ block, onBlock }: EditsBlock<ShiftBenchBlock>) {

@@ -1,5 +1,5 @@
 import { type ReactNode } from 'react';
-import { planFaultProblem, USUAL_ENGINE } from '../../../core/hydraulics';
+import { planFaultProblem, USUAL_ENGINE, WARM_C } from '../../../core/hydraulics';
 import type { OilRig, ShiftBenchBlock } from '../../../core/lesson';
 import { BreakIt } from '../../shared/BreakIt';
 import { Sheet } from '../../shared/Sheet';
@@ -21,8 +21,6 @@ interface Props {
   blocks: ReactNode;
   next: Next;
 }
-
-const WARM_C = 80;
 
 /** An oil plan to drive in a lesson: the student may do what the instructor allows. */
 export function ShiftBenchStage({ block, rig: { plan, unit }, heading, blocks, next }: Props) {

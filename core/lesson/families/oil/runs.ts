@@ -15,6 +15,8 @@ import {
   type PlanFault,
   type ShiftLine,
   type Spools,
+  WARM_C,
+  exchanged,
 } from '../../../hydraulics';
 import { onceFor } from '../../../numerics';
 import type { OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
@@ -25,8 +27,6 @@ const circuits = onceFor<HydraulicPlan, Circuit>();
 const maps = onceFor<HydraulicPlan, ShiftLine[]>();
 const states = onceFor<HydraulicPlan, Standing>();
 const gearsOnce = onceFor<object, Gears>();
-
-export const WARM_C = 80;
 
 export const gearsFor = ({ unit }: OilRig): Gears => gearsOnce(unit, '', () => gearsOf(unit));
 
@@ -205,10 +205,10 @@ export function planSet(
 ): HydraulicPlan {
   const { forward } = gearsFor({ plan, unit, vehicle: null });
   const [was, will] = [forward[gear - 1]?.range.apply ?? [], forward[gear]?.range.apply ?? []];
-  const lineOf = (ids: readonly string[]) =>
+  const shift = exchanged(plan, was, will);
+  const linesOf = (ids: readonly string[]) =>
     partsOf(plan, 'piston').flatMap((p) => (ids.includes(p.element) ? [p.line] : []));
-  const coming = lineOf(will.filter((id) => !was.includes(id)));
-  const going = lineOf(was.filter((id) => !will.includes(id)));
+  const [coming, going] = [linesOf(shift.coming), linesOf(shift.going)];
   return {
     ...plan,
     parts: plan.parts.map((p) => {

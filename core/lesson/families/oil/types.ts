@@ -1,3 +1,4 @@
+import type { Keyed, ThoughtOf } from '../../family';
 import type { OilClaim } from './claims';
 import type { OilKey, OilKeyFault } from './key';
 import type { OilAnswer, OilQuestion, OilRig } from './kinds';
@@ -28,3 +29,6 @@ export interface OilTypes {
   slip: OilSlip;
   claim: OilClaim;
 }
+
+export type KeyedOf<K extends OilTypes['question']['kind']> = Keyed<OilTypes, K>;
+export type Thoughts<K extends OilTypes['question']['kind']> = ThoughtOf<OilTypes, K>[];

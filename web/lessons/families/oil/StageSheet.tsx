@@ -8,7 +8,7 @@ import {
   type OilQuestion,
   type OilRig,
 } from '../../../../core/lesson';
-import { USUAL_ENGINE } from '../../../../core/hydraulics';
+import { USUAL_ENGINE, WARM_C } from '../../../../core/hydraulics';
 import { Sheet } from '../../../shared/Sheet';
 import { useTranslation } from 'react-i18next';
 import { OilPlanView } from '../../../shift/OilPlanView';
@@ -24,8 +24,6 @@ interface Props {
   answer: OilAnswer | undefined;
   onDraft: (change: Partial<OilDraft>) => void;
 }
-
-const WARM_C = 80;
 
 /** The plan as the question drives it: valves shown where the oil is to be traced, nothing else before the commit. */
 export function OilStageSheet(props: Props) {
