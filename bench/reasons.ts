@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { bookKeeper, questionsOf, type Attempt, type Lesson } from '../core/lesson';
 import { claimIsSo } from '../core/lesson/tests/claimOracle';
 import { figuresOf } from '../core/lesson/tests/classFigures';
-import { classOf, THOUGHT_OF } from '../core/lesson/tests/simulatedClass';
+import { THOUGHT_OF } from '../core/lesson/tests/drawnQuestions';
+import { classOf } from '../core/lesson/tests/simulatedClass';
 
 /** Draws of each kind. */
 const DRAWS = 200;

@@ -1,6 +1,6 @@
 import { randomFromSeed } from '../numerics';
 import { newLesson, newStep } from './defaults';
-import { drawQuestion } from './tests/simulatedClass';
+import { drawQuestion } from './tests/drawnQuestions';
 import { FAMILIES, familyNamed } from './families/families';
 import { carrying, type Carried } from './carried';
 import { classBook } from './classBook';

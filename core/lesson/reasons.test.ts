@@ -7,13 +7,8 @@ import { claimIsSo } from './tests/claimOracle';
 import { randomFromSeed } from '../numerics';
 import { MISCONCEPTIONS, type Misconception } from './misconceptions';
 import { figuresOf } from './tests/classFigures';
-import {
-  answeredByThought,
-  classOf,
-  drawQuestion,
-  THOUGHT_OF,
-  type Answered,
-} from './tests/simulatedClass';
+import { drawQuestion, THOUGHT_OF } from './tests/drawnQuestions';
+import { answeredByThought, classOf, type Answered } from './tests/simulatedClass';
 
 /** Draws of each kind. */
 const DRAWS = 14;

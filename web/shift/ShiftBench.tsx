@@ -84,7 +84,7 @@ export function ShiftBench() {
   );
 }
 
-/** A unit that is shifted by hand has no oil to show; another can be chosen. */
+/** A unit whose gears no oil brings in has none to show; another can be chosen. */
 function ByHand({ unit }: { unit: Unit }) {
   const { t } = useTranslation();
   const { pathname } = useLocation();

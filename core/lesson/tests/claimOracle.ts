@@ -281,6 +281,8 @@ function oilChecks({ unit }: OilRig): Checks {
         const turns = solveUnit(unit, r.apply).ratio;
         return turns !== null && near(toNumber(turns), ratio);
       }),
-    floored: ({ from, to, way }) => to <= from && (from === to) === (way === 'stays'),
+    floored: ({ from, to, way }) =>
+      to <= from &&
+      (from === to) === ['control-keeps', 'first-already', 'valve-stays-up'].includes(way),
   };
 }

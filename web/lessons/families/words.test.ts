@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
-import { classOf, THOUGHT_OF } from '../../../core/lesson/tests/simulatedClass';
+import { THOUGHT_OF } from '../../../core/lesson/tests/drawnQuestions';
+import { classOf } from '../../../core/lesson/tests/simulatedClass';
 import {
   assess,
   kindsOf,

@@ -1,4 +1,4 @@
-import { flipsAt, partsOf, type PlanFault } from '../../../hydraulics';
+import { flipsAt, partsOf, withPart, type PlanFault } from '../../../hydraulics';
 import { sameNumber } from '../../../numerics';
 import type { OilQuestion, OilRig, ShiftSetting } from './kinds';
 import {
@@ -25,10 +25,12 @@ export type OilClaim =
       rpm: number;
       way: 'up' | 'down';
       with: PlanFault | null;
+      /** Whether the valve's difference area helps to hold it once it is up. */
+      latched: boolean;
     }
   | { claim: 'pair-never'; gear: number; throttle: number; with: PlanFault | null }
   /** With the foot on the floor at this speed a gear comes, or the one that was in stays. */
-  | { claim: 'floored'; from: number; to: number; rpm: number; way: 'changes' | 'stays' }
+  | { claim: 'floored'; from: number; to: number; rpm: number; way: FlooredWay }
   /** What a setting of a shift comes to: as the student set it, as it was found, as it can be. */
   | ({
       claim: 'shift-comes-to';
@@ -37,6 +39,38 @@ export type OilClaim =
       way: 'set' | 'found' | 'could';
     } & ShiftedAs)
   | { claim: 'engine-in-gear'; gear: number; ratio: number; rpm: number; engine: number };
+
+/** What brings a lower gear under the floored pedal, or what keeps the one that is in. */
+export type FlooredWay =
+  | 'kick-down-pressure'
+  | 'throttle-pressure'
+  | 'control-asks'
+  | 'control-keeps'
+  | 'first-already'
+  | 'valve-stays-up';
+
+const flooredGear = (rig: OilRig, from: number, outputRpm: number): number =>
+  standingFrom(rig, { lever: gearsFor(rig).mainLever ?? '', throttle: 1, outputRpm }, from).gear;
+
+/** What decides which gear a floored pedal has from a gear on, at this speed of the output. */
+export function flooredWay(rig: OilRig, from: number, rpm: number): FlooredWay {
+  const to = flooredGear(rig, from, rpm);
+  const controlled = partsOf(rig.plan, 'control').length > 0;
+  if (from === 1) return 'first-already';
+  if (to >= from) return controlled ? 'control-keeps' : 'valve-stays-up';
+  if (controlled) return 'control-asks';
+  // The same valves with nothing for kick-down pressure to press on.
+  const deaf = partsOf(rig.plan, 'shift-valve').reduce(
+    (plan, v) => (v.kick ? withPart(plan, { ...v, kick: { ...v.kick, area: 0 } }) : plan),
+    rig.plan,
+  );
+  const without = flooredGear({ ...rig, plan: deaf }, from, rpm);
+  return without === to ? 'throttle-pressure' : 'kick-down-pressure';
+}
+
+/** Whether what a valve passes on holds it up: it comes down at a lower speed for that. */
+export const latches = ({ plan }: OilRig, gear: number): boolean =>
+  partsOf(plan, 'shift-valve').some((v) => v.gear === gear && v.difference.area > 0);
 
 /** What a valve of a driven plan weighs: the pressure that moves it and the one that it asks for. */
 export function weighed(
@@ -83,18 +117,22 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
     case 'pair-changes': {
       const rpm = linesFor(rig, claim.with, [claim.throttle]).find((l) => l.from === claim.gear)
         ?.points[0]?.[claim.way];
-      return rpm !== null && rpm !== undefined && sameNumber(rpm, claim.rpm);
+      return (
+        rpm !== null &&
+        rpm !== undefined &&
+        sameNumber(rpm, claim.rpm) &&
+        latches(rig, claim.gear) === claim.latched
+      );
     }
     case 'pair-never':
       return linesFor(rig, claim.with, [claim.throttle]).some(
         (l) => l.from === claim.gear && l.points[0]!.up === null,
       );
-    case 'floored': {
-      const { mainLever } = gearsFor(rig);
-      const at = { lever: mainLever ?? '', throttle: 1, outputRpm: claim.rpm };
-      const { gear } = standingFrom(rig, at, claim.from);
-      return gear === claim.to && (claim.from === claim.to) === (claim.way === 'stays');
-    }
+    case 'floored':
+      return (
+        flooredGear(rig, claim.from, claim.rpm) === claim.to &&
+        flooredWay(rig, claim.from, claim.rpm) === claim.way
+      );
     case 'shift-comes-to': {
       if (question.kind !== 'set-shift' || !rig.vehicle || question.gear !== claim.gear)
         return false;

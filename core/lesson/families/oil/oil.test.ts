@@ -1,4 +1,4 @@
-import { circuitOf, planFor, type PlanFault } from '../../../hydraulics';
+import { circuitOf, partsOf, planFor, withPart, type PlanFault } from '../../../hydraulics';
 import { demoFile, demoUnit } from '../../../tests/demoFile';
 import type { Vehicle } from '../../../vehicle';
 import {
@@ -11,6 +11,7 @@ import {
   type OilQuestion,
 } from '../..';
 import { marked } from '../../tests/marked';
+import { flooredWay, latches } from './claims';
 
 const unit = demoUnit('quay-four');
 const plan = planFor(unit);
@@ -133,6 +134,25 @@ describe('shift speeds', () => {
     expect([flat.score, flat.named[0]]).toEqual([0.5, 'no-gap-between-up-and-down']);
   });
 
+  // Derived here: without a land that what is passed on presses against, nothing but the spring tells down from up.
+  test('only a valve with a difference land is said to be held up by what it passes on', () => {
+    expect(latches(rig, 2)).toBe(true);
+    const [valve] = partsOf(plan, 'shift-valve').filter((v) => v.gear === 2);
+    const flat = withPart(plan, { ...valve!, difference: { ...valve!.difference, area: 0 } });
+    const claims = (of: typeof rig) => {
+      const result = assess(
+        sound,
+        { kind: 'oil', rig: of },
+        { kind: 'shift-speed', up: 1, down: 1 },
+      );
+      return result.ok ? result.grade.why.facts : [];
+    };
+    const downs = [rig, { ...rig, plan: flat }].map((r) =>
+      claims(r).find((c) => c.claim === 'pair-changes' && c.way === 'down'),
+    );
+    expect(downs).toMatchObject([{ latched: true }, { latched: false }]);
+  });
+
   test('what can not be asked says why', () => {
     expect(keyed({ ...sound, gear: 9 })).toBe('no-such-shift');
     expect(keyed({ ...sound, fault: { part: 'governor', kind: 'governor-stuck' } })).toBe(
@@ -169,6 +189,11 @@ test('what a fault does to every shift: a spring to its own pair, a cable to all
   });
   const late = graded(question, { kind: 'oil-fault-row', row: ['late', 'late', 'late'] });
   expect([late.score, late.named]).toEqual([0, ['slack-is-late']]);
+  // Nobody who turns a weak spring round thinks of a cable.
+  const spring = { part: 'shift-2', kind: 'spring-broken', amount: 0.9 } as const;
+  const weak = ask('oil-fault-row', { fault: spring, throttle: 0.1 });
+  const turned = graded(weak, { kind: 'oil-fault-row', row: ['same', 'late', 'same'] });
+  expect(turned.named).toEqual(['the-other-way']);
   expect(fits(question, { kind: 'oil-fault-row', row: ['late'] })).toBe(false);
 });
 
@@ -189,6 +214,24 @@ describe('kick-down', () => {
     const stays = graded(fourth, answer(4, 2400 * 0.7));
     expect([stays.score, stays.named]).toEqual([0, ['kick-down-adds-pressure']]);
     expect(graded(fourth, answer(key.gear, 2400 * 0.7)).named).toEqual(['engine-stays-as-it-was']);
+  });
+
+  // Each reason by what the plan has: what is not in it may not be given for one.
+  test.each([
+    ['valves', 4, 2700, 'kick-down-pressure'],
+    ['valves', 4, 2400, 'throttle-pressure'],
+    ['no kick-down valve', 4, 1800, 'throttle-pressure'],
+    ['valves', 3, 6000, 'valve-stays-up'],
+    ['solenoids', 4, 1500, 'control-asks'],
+    ['solenoids', 3, 9000, 'control-keeps'],
+    ['valves', 1, 900, 'first-already'],
+  ] as const)('with %s, in %i at %i rev/min: %s', (shifting, gear, outputRpm, way) => {
+    const made = planFor(unit, { shifting: shifting === 'solenoids' ? 'solenoids' : 'valves' });
+    const parts =
+      shifting === 'no kick-down valve'
+        ? made.parts.filter((p) => p.kind !== 'kick-down-valve')
+        : made.parts;
+    expect(flooredWay({ ...rig, plan: { ...made, parts } }, gear, outputRpm)).toBe(way);
   });
 
   test('a gear that this speed would not leave in can not be asked about', () => {

@@ -27,9 +27,9 @@ const facts: Reasons<OilTypes>['facts'] = {
       ? linesFor(rig, null, [throttle]).find((l) => l.from === gear)?.points[0]
       : undefined;
     return [
-      ...soundAt(sound, gear, throttle),
-      changes(gear, throttle, key.up, 'up', fault),
-      changes(gear, throttle, key.down, 'down', fault),
+      ...soundAt(rig, sound, gear, throttle),
+      changes(rig, gear, throttle, key.up, 'up', fault),
+      changes(rig, gear, throttle, key.down, 'down', fault),
     ];
   },
   'oil-fault-row': (asked) => rowClaims(asked, () => true),

@@ -76,7 +76,11 @@ export function standingFrom(rig: OilRig, at: Driving, from: number): Standing {
     const circuit = circuitFor(rig);
     let [gear, spools]: [number, Spools] = [from, spoolsIn(rig.plan, from)];
     const lines = isControlled(rig)
-      ? linesFor(rig, null, [0, 0.25, 0.5, 0.75, 1, at.throttle].sort())
+      ? linesFor(
+          rig,
+          null,
+          [0, 0.25, 0.5, 0.75, 1, at.throttle].sort((a, b) => a - b),
+        )
       : [];
     // One gear after the other: what one change does to the pump's speed may bring the next.
     for (let k = 0; ; k++) {

@@ -7,6 +7,7 @@ export const OIL_SLIPS = [
   'no-gap-between-up-and-down',
   'fault-left-out',
   'slack-is-late',
+  'the-other-way',
   'only-its-own-shift',
   'kick-down-adds-pressure',
   'kick-down-to-first',

@@ -1,19 +1,28 @@
 import { partsOf, type PlanFault } from '../../../hydraulics';
 import { within } from '../../questionParts';
-import type { OilClaim } from './claims';
-import type { ShiftMoment } from './kinds';
+import { flooredWay, latches, type OilClaim } from './claims';
+import type { OilRig, ShiftMoment } from './kinds';
 import { gearsFor, linesFor } from './runs';
 import type { KeyedOf, Thoughts } from './types';
 
 /** Why gears change where they do. */
 
 export const changes = (
+  rig: OilRig,
   gear: number,
   throttle: number,
   rpm: number,
   way: 'up' | 'down',
   fault: PlanFault | null,
-): OilClaim => ({ claim: 'pair-changes', gear, throttle, rpm, way, with: fault });
+): OilClaim => ({
+  claim: 'pair-changes',
+  gear,
+  throttle,
+  rpm,
+  way,
+  with: fault,
+  latched: latches(rig, gear),
+});
 
 /** The fault that is the opposite of another, where there is one. */
 const OPPOSITE: Partial<Record<PlanFault['kind'], PlanFault['kind']>> = {
@@ -31,8 +40,8 @@ export function speedThoughts({
   const right = (a: { up: number; down: number }) =>
     within(tolerance, key.up, a.up) && within(tolerance, key.down, a.down);
   const own = [
-    changes(gear, throttle, key.up, 'up', fault),
-    changes(gear, throttle, key.down, 'down', fault),
+    changes(rig, gear, throttle, key.up, 'up', fault),
+    changes(rig, gear, throttle, key.down, 'down', fault),
   ];
   const at = (f: PlanFault | null, t: number) =>
     linesFor(rig, f, [t]).find((l) => l.from === gear)?.points[0];
@@ -59,7 +68,7 @@ export function speedThoughts({
     ...as('no-gap-between-up-and-down', { up: key.up, down: key.up }, own),
     ...(fault
       ? as('fault-left-out', at(null, throttle), [
-          ...soundAt(at(null, throttle), gear, throttle),
+          ...soundAt(rig, at(null, throttle), gear, throttle),
           ...own,
         ])
       : []),
@@ -67,17 +76,18 @@ export function speedThoughts({
       ? as('slack-is-late', at({ ...fault, kind: opposite }, throttle), own)
       : []),
     ...as('throttle-left-out', light, [
-      ...(light?.up ? [changes(gear, 0, light.up, 'up', fault)] : []),
+      ...(light?.up ? [changes(rig, gear, 0, light.up, 'up', fault)] : []),
       own[0]!,
     ]),
   ];
 }
 
 export const soundAt = (
+  rig: OilRig,
   point: { up: number | null } | undefined,
   gear: number,
   throttle: number,
-): OilClaim[] => (point?.up ? [changes(gear, throttle, point.up, 'up', null)] : []);
+): OilClaim[] => (point?.up ? [changes(rig, gear, throttle, point.up, 'up', null)] : []);
 
 const FLIPPED: Readonly<Record<ShiftMoment, ShiftMoment>> = {
   same: 'same',
@@ -95,10 +105,10 @@ export function rowClaims(
   return now!.flatMap((line, k): OilClaim[] => {
     if (!wrong(k)) return [];
     const [up, was] = [line.points[0]!.up, sound![k]!.points[0]!.up];
-    const before = was === null ? [] : [changes(line.from, throttle, was, 'up', null)];
+    const before = was === null ? [] : [changes(rig, line.from, throttle, was, 'up', null)];
     return up === null
       ? [...before, { claim: 'pair-never', gear: line.from, throttle, with: fault }]
-      : [...before, changes(line.from, throttle, up, 'up', fault)];
+      : [...before, changes(rig, line.from, throttle, up, 'up', fault)];
   });
 }
 
@@ -124,7 +134,7 @@ export function rowThoughts(asked: KeyedOf<'oil-fault-row'>): Thoughts<'oil-faul
         ];
   return [
     ...as(
-      'slack-is-late',
+      question.fault.kind in OPPOSITE ? 'slack-is-late' : 'the-other-way',
       key.row.map((m) => FLIPPED[m]),
     ),
     ...as(
@@ -147,7 +157,7 @@ export function kicked({ question, subject: { rig }, key }: KeyedOf<'kick-down'>
   const { gear: to, engineRpm: engine } = key;
   const ratio = gearsFor(rig).forward[to - 1]!.ratio;
   return [
-    { claim: 'floored', from, to, rpm, way: to === from ? 'stays' : 'changes' },
+    { claim: 'floored', from, to, rpm, way: flooredWay(rig, from, rpm) },
     { claim: 'engine-in-gear', gear: to, ratio, rpm, engine },
   ];
 }

@@ -203,7 +203,9 @@ function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: 
 /** With a fault, and without one: each has a sentence. */
 function subOf(claim: Extract<ClaimOf<'oil'>, { claim: 'pair-changes' | 'pair-never' }>): string {
   const whole = claim.with === null ? 'sound' : 'faulty';
-  return claim.claim === 'pair-never' ? whole : `${claim.way}-${whole}`;
+  if (claim.claim === 'pair-never') return whole;
+  const latched = claim.way === 'down' && claim.with === null && claim.latched;
+  return latched ? 'down-latched' : `${claim.way}-${whole}`;
 }
 
 export const OIL_WORDS: FamilyWords<'oil'> = {
