@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { linesOf, PAN } from '../hydraulics';
 import { MOST_ELEMENTS, MOST_LINES, MOST_OIL_PARTS, MOST_RANGES } from './limits';
-import { id, markdown, name, refuseDuplicates } from './parts';
+import { id, markdown, name, refuseDuplicates, reporter } from './parts';
 
 /**
  * Schema of `fair-sprocket/hydraulics`, version 1. The type is `hydraulics/plan.ts`. An opening of 0 and a spring without force
@@ -179,6 +179,7 @@ export const hydraulicsV1 = z
   })
   .check((context) => {
     const plan = context.value;
+    const report = reporter(context);
     for (const list of ['lines', 'parts'] as const)
       refuseDuplicates<{ id: string }>(plan[list], (item) => item.id, [list], context);
     const known = new Set([PAN, ...plan.lines.map((l) => l.id)]);
@@ -189,14 +190,4 @@ export const hydraulicsV1 = z
       for (const at of new Set(linesOf(p)))
         if (!known.has(at)) report(['parts', k], 'unknown-line', at);
     });
-
-    function report(path: PropertyKey[], code: string, value: string): void {
-      context.issues.push({
-        code: 'custom',
-        path,
-        params: { code, id: value },
-        input: value,
-        message: `${code}: ${value}`,
-      });
-    }
   });

@@ -37,7 +37,7 @@ export const answerNumbers = {
 /** Reports what a schema can't say by itself: a code, the place, and the value that is wrong. */
 export const reporter =
   (context: z.core.ParsePayload | z.RefinementCtx) =>
-  (path: PropertyKey[], code: string, value: number): void =>
+  (path: PropertyKey[], code: string, value: string | number): void =>
     void context.issues.push({
       code: 'custom',
       path,
@@ -53,17 +53,11 @@ export function refuseDuplicates<T>(
   path: readonly PropertyKey[],
   context: z.core.ParsePayload | z.RefinementCtx,
 ): void {
+  const report = reporter(context);
   const seen = new Set<string>();
   items.forEach((item, k) => {
     const value = idOf(item);
-    if (seen.has(value))
-      context.issues.push({
-        code: 'custom',
-        path: [...path, k, 'id'],
-        params: { code: 'duplicate-id', id: value },
-        input: value,
-        message: `duplicate id ${value}`,
-      });
+    if (seen.has(value)) report([...path, k, 'id'], 'duplicate-id', value);
     seen.add(value);
   });
 }

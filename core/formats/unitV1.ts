@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CASE, isSleeveSide, portsOf, type Unit } from '../geartrain';
 import { doublePinionTeeth, pairToothCount, pinionCount, singlePinionTeeth } from './gearSetSchema';
 import { MOST_ELEMENTS, MOST_MEMBERS, MOST_ONE_WAYS, MOST_RANGES } from './limits';
-import { id, markdown, name, refuseDuplicates } from './parts';
+import { id, markdown, name, refuseDuplicates, reporter } from './parts';
 
 /** Schema of `fair-sprocket/unit`, version 1. The type is `geartrain/unit.ts`. */
 const ports = { id, sun: id, carrier: id, ring: id, pinions: pinionCount };
@@ -64,14 +64,7 @@ export const unitV1 = z
     const unit = context.value;
     for (const part of ['members', 'gearsets', 'elements', 'ranges'] as const)
       refuseDuplicates<{ id: string }>(unit[part], (item) => item.id, [part], context);
-    const report = (path: PropertyKey[], code: string, value: string) =>
-      context.issues.push({
-        code: 'custom',
-        path,
-        params: { code, id: value },
-        input: value,
-        message: `${code}: ${value}`,
-      });
+    const report = reporter(context);
     const known = new Set([CASE, ...unit.members.map((m) => m.id)]);
     const memberAt = (path: PropertyKey[], member: string) => {
       if (!known.has(member)) report(path, 'unknown-member', member);
@@ -103,10 +96,8 @@ export const unitV1 = z
     );
   });
 
-type Report = (path: PropertyKey[], code: string, value: string) => void;
-
 /** Each side is a dog clutch of its own, and the hub is at one end of both. */
-function checkSleeves({ sleeves = [], elements }: Unit, report: Report): void {
+function checkSleeves({ sleeves = [], elements }: Unit, report: ReturnType<typeof reporter>): void {
   const taken = new Set<string>();
   sleeves.forEach(({ id: sleeve, hub, sides }, k) => {
     if (sides.every((side) => side === null)) report(['sleeves', k, 'sides'], 'no-side', sleeve);

@@ -188,7 +188,8 @@ export {
   type OwnQuestion,
 } from './families/own/kinds';
 export { openingOrder } from './openingOrder';
-export { DRAFT_SUBJECTS, draftLesson, type DraftRig, type DraftSubject } from './draftLesson';
+export { DRAFT_SUBJECTS, type DraftRig, type DraftSubject } from './draftCandidates';
+export { draftLesson } from './draftLesson';
 export { termRows, type TermLesson, type TermRow } from './term';
 export {
   separating,
