@@ -95,13 +95,13 @@ test('the plan goes out as a drawing and as a picture', async () => {
 test('a changed plan is kept, stands among the models, and comes back onto the bench', async () => {
   await b.visit(run.at('/teach/shift/quay-four'));
   await chooseOption(b, 'Break it', 'nothing is broken');
-  await slide('Cable', Key.ARROW_RIGHT, 20);
-  await b.see(/slack, \d+ % of the travel/);
+  await slide('Cable adjuster', Key.ARROW_RIGHT, 20);
+  await b.see(/let out, \d+ % of the travel/);
   await b.press('button', 'Keep this plan');
   await b.see('Quay four-speed, changed');
   await b.visit(run.at('/teach/models/hydraulics'));
   await b.press('link', 'Quay four-speed, changed');
-  await b.see(/slack, \d+ % of the travel/);
+  await b.see(/let out, \d+ % of the travel/);
   await b.visit(run.at('/teach/models/hydraulics/quay-valves'));
   await b.role('region', /Hydraulic plan of/);
 });

@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { partsOf, withPart, type HydraulicPart, type HydraulicPlan } from '../../core/hydraulics';
 import { SmallSlider } from '../bench/SmallSlider';
 import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
+import { cableText } from './oilWords';
 import { pairOf } from './shiftPair';
 import type { ShiftBenchProps } from './shiftBenchProps';
 
@@ -195,12 +196,4 @@ export function SettingsPanel({ unit, bench, plan, base, oil, onBench }: ShiftBe
       </div>
     </details>
   );
-}
-
-/** How far a cable is off. */
-function cableText(t: ReturnType<typeof useTranslation>['t'], slack: number): string {
-  if (Math.abs(slack) < 0.005) return t('oil.settings.cableRight');
-  return t(slack > 0 ? 'oil.settings.cableSlack' : 'oil.settings.cableShort', {
-    share: formatShare(Math.abs(slack)),
-  });
 }

@@ -165,7 +165,11 @@ export function Traces({ now, before, side }: TwoRuns & { side: (typeof SIDES)[n
   return (
     <CurveSheet
       title={t('oil.views.shift')}
-      x={{ title: t('launch.time'), min: 0, max: now.run.samples.at(-1)?.time ?? 1 }}
+      x={{
+        title: t('launch.time'),
+        min: 0,
+        max: Math.round(10 * (now.run.samples.at(-1)?.time ?? 1)) / 10,
+      }}
       y={{ title }}
       curves={curves}
       spoken={t('oil.shift.spoken', { felt: t(`oil.quality.${now.quality}`) })}

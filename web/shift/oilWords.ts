@@ -1,5 +1,6 @@
 import type { TFunction } from 'i18next';
 import type { HydraulicPart, HydraulicPlan } from '../../core/hydraulics';
+import { formatShare } from '../shared/numbers';
 
 /** Passages that have a name of their own in every plan that is made here. */
 const NAMED = ['line', 'throttle', 'governor', 'kick'] as const;
@@ -64,4 +65,12 @@ function pistonAt(plan: HydraulicPlan, line: string): string {
     at = next.to;
   }
   return '';
+}
+
+/** Where a cable's adjuster is set. @param slack share of the pedal's travel; below zero it is taken up */
+export function cableText(t: TFunction, slack: number): string {
+  if (Math.abs(slack) < 0.005) return t('oil.settings.cableRight');
+  return t(slack > 0 ? 'oil.settings.cableSlack' : 'oil.settings.cableShort', {
+    share: formatShare(Math.abs(slack)),
+  });
 }

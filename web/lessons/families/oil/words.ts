@@ -13,7 +13,7 @@ import {
 } from '../../../../core/lesson';
 import type { PlanFault } from '../../../../core/hydraulics';
 import { formatNumber, formatShare, type Numbers } from '../../../shared/numbers';
-import { partName } from '../../../shift/oilWords';
+import { cableText, partName } from '../../../shift/oilWords';
 import { plain, type Worded } from '../../worded';
 import { claimText, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
@@ -88,13 +88,8 @@ export function settingText(t: TFunction, setting: ShiftSetting): string {
     .join(', ');
 }
 
-export const settingValue = (t: TFunction, key: keyof ShiftSetting, value: number): string => {
-  if (key !== 'slack') return formatShare(value);
-  if (Math.abs(value) < 0.005) return t('oil.settings.cableRight');
-  return t(value > 0 ? 'oil.settings.cableSlack' : 'oil.settings.cableShort', {
-    share: formatShare(Math.abs(value)),
-  });
-};
+export const settingValue = (t: TFunction, key: keyof ShiftSetting, value: number): string =>
+  key === 'slack' ? cableText(t, value) : formatShare(value);
 
 const driven = (q: { lever: string; throttle: number; outputRpm: number }) => ({
   lever: q.lever,
