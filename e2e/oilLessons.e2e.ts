@@ -46,7 +46,7 @@ test('a slack cable: shift by shift, and the speeds are the plan’s own', async
     );
   }
   await sure();
-  await b.see('Expects a slack cable to shift late');
+  await b.see('Takes a slack cable for late shifts');
   await b.see(/With nothing wrong, 2 comes at \d+ rev\/min/);
 });
 
