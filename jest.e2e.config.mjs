@@ -5,8 +5,9 @@ export default {
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.e2e.ts'],
   testTimeout: 180_000,
-  // One more than there are cores: a browser that waits for a hand leaves its core idle.
-  maxWorkers: 3,
+  // Two more than there are cores: a browser that waits for a hand leaves its core idle.
+  maxWorkers: 4,
+  testSequencer: '<rootDir>/scripts/longestFirst.mjs',
   globalSetup: '<rootDir>/e2e/setup.mjs',
   globalTeardown: '<rootDir>/e2e/tearDown.mjs',
 };

@@ -58,6 +58,7 @@ const AXE = source('axe-core/axe.min.js');
 const QUERIES = source('@testing-library/dom/dist/@testing-library/dom.umd.min.js');
 // Waiting costs nothing where a thing comes: a busy machine may take its time.
 export const PATIENCE_MS = 45_000;
+const LOOK_AGAIN_MS = 100;
 
 const find = `
   const [role, name, isPattern, flags] = arguments;
@@ -73,6 +74,11 @@ export async function openBrowser(options: BrowserOptions = {}): Promise<Browser
 /** @param end what `quit` does */
 export async function browserOf(running: Running, end: () => Promise<void>): Promise<Browser> {
   const driver = driverOf(running);
+  // The driver's own pause between two looks is twice as long.
+  const wait = driver.wait.bind(driver);
+  driver.wait = ((
+    ...[condition, timeout, message, pause = LOOK_AGAIN_MS]: Parameters<typeof wait>
+  ) => wait(condition, timeout, message, pause)) as typeof wait;
   const downloads = downloadsOf(running);
 
   const viewport = (width: number, height: number) =>

@@ -21,30 +21,33 @@ async function switchPaper(b: Browser): Promise<void> {
 }
 
 /**
- * One half of all screens, each opened once: at six widths nothing overlaps, is cut off, is wider than the page, or
- * scrolls inside what scrolls; and axe finds nothing on either paper. In halves, so that two browsers share the work.
+ * One quarter of all screens, each opened once: at six widths nothing overlaps, is cut off, is wider than the page, or
+ * scrolls inside what scrolls; and axe finds nothing on either paper. In quarters, so that every browser has its share.
  */
-export function lookAtScreens(run: Session, half: 0 | 1): void {
+export function lookAtScreens(run: Session, quarter: 0 | 1 | 2 | 3): void {
   const b = () => run.browser();
-  test.each(screenList(b).filter((_s, k) => k % 2 === half))('%s', async (_name, route, steps) => {
-    await b().viewport(1280, 800);
-    await b().visit(run.at(route));
-    for (const step of steps) await step();
-    const found: string[] = [];
-    for (const [width, height] of SIZES) {
-      await b().viewport(width, height);
-      await b().settled();
-      for (const problem of await layoutProblems(b())) found.push(`${width}: ${problem}`);
-    }
-    // On the paper that is there, then on the other: nothing but the colours is another.
-    const paper = () =>
-      b().driver.executeScript<string>('return document.documentElement.dataset.theme');
-    const first = await paper();
-    for (const problem of await b().axe()) found.push(`${first}: ${problem}`);
-    await switchPaper(b());
-    const second = await paper();
-    expect([first, second].sort()).toEqual(['day', 'night']);
-    for (const problem of await b().axe(['color-contrast'])) found.push(`${second}: ${problem}`);
-    expect(found).toEqual([]);
-  });
+  test.each(screenList(b).filter((_s, k) => k % 4 === quarter))(
+    '%s',
+    async (_name, route, steps) => {
+      await b().viewport(1280, 800);
+      await b().visit(run.at(route));
+      for (const step of steps) await step();
+      const found: string[] = [];
+      for (const [width, height] of SIZES) {
+        await b().viewport(width, height);
+        await b().settled();
+        for (const problem of await layoutProblems(b())) found.push(`${width}: ${problem}`);
+      }
+      // On the paper that is there, then on the other: nothing but the colours is another.
+      const paper = () =>
+        b().driver.executeScript<string>('return document.documentElement.dataset.theme');
+      const first = await paper();
+      for (const problem of await b().axe()) found.push(`${first}: ${problem}`);
+      await switchPaper(b());
+      const second = await paper();
+      expect([first, second].sort()).toEqual(['day', 'night']);
+      for (const problem of await b().axe(['color-contrast'])) found.push(`${second}: ${problem}`);
+      expect(found).toEqual([]);
+    },
+  );
 }

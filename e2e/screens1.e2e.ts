@@ -1,7 +1,7 @@
 import { lookAtScreens } from './lookAt';
 import { session } from './session';
 
-/** Half of all screens, and how the keyboard gets past the bar. */
+/** A quarter of all screens, and how the keyboard gets past the bar. */
 const run = session();
 
 lookAtScreens(run, 0);

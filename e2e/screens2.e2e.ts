@@ -1,5 +1,5 @@
 import { lookAtScreens } from './lookAt';
 import { session } from './session';
 
-/** The other half of all screens. */
+/** The second quarter of all screens. */
 lookAtScreens(session(), 1);

@@ -32,15 +32,16 @@ export async function fetchAll(
 
 type Notes = Pick<Storage, 'getItem' | 'setItem'>;
 
-const NOTED = 'fair-sprocket-files';
+/** Where the browser has it noted. */
+export const FETCHED_NOTE = 'fair-sprocket-files';
 const DAY_MS = 86_400_000;
 
 /** These very files were fetched today: the browser has them, and a visit need not ask for each again. */
 export const wereFetched = (files: readonly string[], notes: Notes, now: number): boolean =>
-  notes.getItem(NOTED) === note(files, now);
+  notes.getItem(FETCHED_NOTE) === note(files, now);
 
 export const noteFetched = (files: readonly string[], notes: Notes, now: number): void =>
-  notes.setItem(NOTED, note(files, now));
+  notes.setItem(FETCHED_NOTE, note(files, now));
 
 const note = (files: readonly string[], now: number): string =>
   [Math.floor(now / DAY_MS), ...files].join('\n');

@@ -1,4 +1,4 @@
-import { Slider } from 'antd';
+import { ValueSlider } from '../shared/ValueSlider';
 import './SmallSlider.css';
 
 interface SmallProps {
@@ -18,15 +18,14 @@ export function SmallSlider({ label, text, value, from, to, step, onValue }: Sma
       <span>
         {label} <strong>{text}</strong>
       </span>
-      <Slider
+      <ValueSlider
         min={from}
         max={to}
         step={step}
-        tooltip={{ open: false }}
         value={value}
-        onChange={onValue}
-        ariaLabelForHandle={label}
-        ariaValueTextFormatterForHandle={() => text}
+        onValue={onValue}
+        label={label}
+        text={text}
       />
     </label>
   );

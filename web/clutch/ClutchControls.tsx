@@ -1,4 +1,5 @@
-import { Checkbox, Select, Slider } from 'antd';
+import { ValueSlider } from '../shared/ValueSlider';
+import { Checkbox, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { CLUTCH_FAULTS, faultFits, type Clutch, type ClutchFault } from '../../core/clutch';
 import type { ClutchSetting } from './useClutchModel';
@@ -34,16 +35,15 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
               })}
             </span>
           </span>
-          <Slider
+          <ValueSlider
             min={0}
             max={1.2 * life}
             step={life / 48}
             marks={{ [life]: '' }}
-            tooltip={{ open: false }}
             value={setting.wear}
-            onChange={(wear) => onSetting({ wear })}
-            ariaLabelForHandle={t('clutch.wear')}
-            ariaValueTextFormatterForHandle={gapText}
+            onValue={(wear) => onSetting({ wear })}
+            label={t('clutch.wear')}
+            text={gapText(setting.wear)}
           />
         </label>
       )}
@@ -61,15 +61,14 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
             {t('clutch.forkRod')}{' '}
             <strong>{signed(gapText(setting.forkRod), setting.forkRod)}</strong>
           </span>
-          <Slider
+          <ValueSlider
             min={-0.008}
             max={0.012}
             step={0.0001}
-            tooltip={{ open: false }}
             value={setting.forkRod}
-            onChange={(forkRod) => onSetting({ forkRod })}
-            ariaLabelForHandle={t('clutch.forkRod')}
-            ariaValueTextFormatterForHandle={gapText}
+            onValue={(forkRod) => onSetting({ forkRod })}
+            label={t('clutch.forkRod')}
+            text={gapText(setting.forkRod)}
           />
         </label>
       )}
@@ -79,15 +78,14 @@ export function ClutchControls({ clutch, setting, allow, onSetting }: Props) {
             {t('clutch.turnbuckle')}{' '}
             <strong>{signed(gapText(setting.turnbuckle), setting.turnbuckle)}</strong>
           </span>
-          <Slider
+          <ValueSlider
             min={-0.02}
             max={0.03}
             step={0.0005}
-            tooltip={{ open: false }}
             value={setting.turnbuckle}
-            onChange={(turnbuckle) => onSetting({ turnbuckle })}
-            ariaLabelForHandle={t('clutch.turnbuckle')}
-            ariaValueTextFormatterForHandle={gapText}
+            onValue={(turnbuckle) => onSetting({ turnbuckle })}
+            label={t('clutch.turnbuckle')}
+            text={gapText(setting.turnbuckle)}
           />
         </label>
       )}

@@ -1,4 +1,5 @@
-import { Button, Select, Slider, Switch } from 'antd';
+import { ValueSlider } from '../shared/ValueSlider';
+import { Button, Select, Switch } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Converter, Engine, StatorFault } from '../../core/converter';
 import type { ConverterSetting } from '../../core/lesson';
@@ -37,13 +38,13 @@ export function BenchControls(props: Props) {
         <span>
           {t('converter.throttle')} <strong>{formatNumber(100 * setting.throttle, 0)} %</strong>
         </span>
-        <Slider
+        <ValueSlider
           min={0}
           max={100}
           disabled={!allow.throttle}
           value={Math.round(100 * setting.throttle)}
-          onChange={(v) => onSetting({ throttle: v / 100 })}
-          ariaLabelForHandle={t('converter.throttle')}
+          onValue={(v) => onSetting({ throttle: v / 100 })}
+          label={t('converter.throttle')}
         />
       </label>
       <label className="bench-slider">
@@ -51,14 +52,14 @@ export function BenchControls(props: Props) {
           {t('converter.turbineSpeed')}{' '}
           <strong>{numbers.quantity(setting.turbineRpm, 'speed')}</strong>
         </span>
-        <Slider
+        <ValueSlider
           min={0}
           max={engine.governedRpm}
           step={10}
           disabled={!allow.turbine}
           value={setting.turbineRpm}
-          onChange={(turbineRpm) => onSetting({ turbineRpm })}
-          ariaLabelForHandle={t('converter.turbineSpeed')}
+          onValue={(turbineRpm) => onSetting({ turbineRpm })}
+          label={t('converter.turbineSpeed')}
         />
       </label>
       <div className="row bench-switches">

@@ -1,4 +1,5 @@
-import { Select, Slider } from 'antd';
+import { ValueSlider } from '../shared/ValueSlider';
+import { Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { formatNumber } from '../shared/numbers';
 import type { DrivingProps } from './benchParts';
@@ -20,12 +21,12 @@ export function UnitAndGrade({ bench, onBench }: Pick<DrivingProps, 'bench' | 'o
       <span>
         {t('launch.grade')} <strong>{formatNumber(100 * bench.grade, 0)} %</strong>
       </span>
-      <Slider
+      <ValueSlider
         min={0}
         max={30}
         value={Math.round(100 * bench.grade)}
-        onChange={(v) => onBench({ grade: v / 100 })}
-        ariaLabelForHandle={t('launch.grade')}
+        onValue={(v) => onBench({ grade: v / 100 })}
+        label={t('launch.grade')}
         style={{ width: 110 }}
       />
     </>

@@ -1,5 +1,6 @@
+import { ValueSlider } from '../shared/ValueSlider';
 import { LinkOutlined } from '../shared/icons';
-import { Button, Segmented, Slider } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -174,15 +175,7 @@ function NumberRow({ label, value, min, max, most, step = 1, onValue, after }: R
         />
         {after}
       </div>
-      <Slider
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        onChange={onValue}
-        ariaLabelForHandle={label}
-        tooltip={{ open: false }}
-      />
+      <ValueSlider min={min} max={max} step={step} value={value} onValue={onValue} label={label} />
     </div>
   );
 }

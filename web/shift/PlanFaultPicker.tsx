@@ -1,4 +1,5 @@
-import { Select, Slider } from 'antd';
+import { ValueSlider } from '../shared/ValueSlider';
+import { Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { faultsOn, PLAN_FAULTS, type HydraulicPlan, type PlanFault } from '../../core/hydraulics';
 import { formatNumber, formatShare } from '../shared/numbers';
@@ -57,14 +58,13 @@ export function PlanFaultPicker({
                 : t('oil.times', { times: formatNumber(fault.amount ?? spec.usual, 1) })}
             </strong>
           </span>
-          <Slider
+          <ValueSlider
             min={spec.limits[0]}
             max={spec.limits[1]}
             step={spec.measure === 'share' ? 0.01 : 0.1}
             value={fault.amount ?? spec.usual}
-            onChange={(amount) => onFault({ ...fault, amount })}
-            tooltip={{ open: false }}
-            ariaLabelForHandle={t('faults.howFar')}
+            onValue={(amount) => onFault({ ...fault, amount })}
+            label={t('faults.howFar')}
           />
         </label>
       )}

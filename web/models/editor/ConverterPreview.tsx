@@ -1,4 +1,4 @@
-import { Slider } from 'antd';
+import { ValueSlider } from '../../shared/ValueSlider';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { characteristicOf, type Converter } from '../../../core/converter';
@@ -18,14 +18,14 @@ export function ConverterPreview({ converter }: { converter: Converter }) {
       <div className="converter-preview-curves">
         <label className="row">
           {t('converter.speedRatio')} <strong>{formatNumber(speedRatio, 2)}</strong>
-          <Slider
+          <ValueSlider
             style={{ flex: 1 }}
             min={0}
             max={1}
             step={0.01}
             value={speedRatio}
-            onChange={setSpeedRatio}
-            ariaLabelForHandle={t('converter.speedRatio')}
+            onValue={setSpeedRatio}
+            label={t('converter.speedRatio')}
           />
         </label>
         <ConverterCurves converter={converter} characteristic={characteristic} point={point} />

@@ -1,4 +1,5 @@
-import { Select, Slider } from 'antd';
+import { ValueSlider } from '../../../shared/ValueSlider';
+import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -245,13 +246,13 @@ function Throttle({ value, onValue }: { value: number; onValue: (value: number) 
       <span className="label">
         {t('converter.throttle')} {Math.round(100 * value)} %
       </span>
-      <Slider
+      <ValueSlider
         style={{ width: 150 }}
         min={0}
         max={100}
         value={Math.round(100 * value)}
-        onChange={(v) => onValue(v / 100)}
-        ariaLabelForHandle={t('converter.throttle')}
+        onValue={(v) => onValue(v / 100)}
+        label={t('converter.throttle')}
       />
     </label>
   );
