@@ -1,6 +1,5 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import { browserOf, type Browser } from './browser';
-import { FETCHED_NOTE } from '../web/app/keptFiles';
 import { downloadsOf, driverOf, startChromium, type Running } from './chromium';
 import { startServer } from './server';
 
@@ -51,20 +50,8 @@ async function asNew(running: Running, origin: string): Promise<void> {
   // What belongs to the tab can only be let go at its address.
   if ((await driver.getCurrentUrl()).startsWith(origin))
     await driver.executeScript('sessionStorage.clear()');
-  await driver.get(`${origin}/sprocket.svg`);
-  const fetched = await driver.executeScript<string | null>(
-    'return localStorage.getItem(arguments[0])',
-    FETCHED_NOTE,
-  );
-  await driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
-  // The cache still holds the application's files: they need not all be asked for again.
-  if (fetched !== null)
-    await driver.executeScript(
-      'localStorage.setItem(arguments[0], arguments[1])',
-      FETCHED_NOTE,
-      fetched,
-    );
   await driver.get('about:blank');
+  await driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
   rmSync(downloadsOf(running), { recursive: true, force: true });
   mkdirSync(downloadsOf(running));
   await driver.manage().logs().get('browser');

@@ -1,4 +1,4 @@
-import { fetchAll, keptFiles, KEPT_FILES, noteFetched, wereFetched } from './keptFiles';
+import { fetchAll, keptFiles, KEPT_FILES, noteFetched, savesData, wereFetched } from './keptFiles';
 
 const page = (text: string | null) => ({
   getElementById: (id: string) =>
@@ -40,4 +40,11 @@ test('fetched once a day, and again with every other build', () => {
   expect(wereFetched(['/a.js'], notes, noon + 3_600_000)).toBe(true);
   expect(wereFetched(['/b.js'], notes, noon)).toBe(false);
   expect(wereFetched(['/a.js'], notes, noon + 86_400_000)).toBe(false);
+});
+
+test('a browser that saves data is left alone; one that says nothing is not', () => {
+  expect(savesData({ connection: { saveData: true } })).toBe(true);
+  expect(savesData({ connection: { saveData: false } })).toBe(false);
+  expect(savesData({ connection: {} })).toBe(false);
+  expect(savesData({})).toBe(false);
 });

@@ -32,16 +32,15 @@ export async function fetchAll(
 
 type Notes = Pick<Storage, 'getItem' | 'setItem'>;
 
-/** Where the browser has it noted. */
-export const FETCHED_NOTE = 'fair-sprocket-files';
+const NOTED = 'fair-sprocket-files';
 const DAY_MS = 86_400_000;
 
 /** These very files were fetched today: the browser has them, and a visit need not ask for each again. */
 export const wereFetched = (files: readonly string[], notes: Notes, now: number): boolean =>
-  notes.getItem(FETCHED_NOTE) === note(files, now);
+  notes.getItem(NOTED) === note(files, now);
 
 export const noteFetched = (files: readonly string[], notes: Notes, now: number): void =>
-  notes.setItem(FETCHED_NOTE, note(files, now));
+  notes.setItem(NOTED, note(files, now));
 
 const note = (files: readonly string[], now: number): string =>
   [Math.floor(now / DAY_MS), ...files].join('\n');
@@ -63,6 +62,14 @@ async function keepFiles(): Promise<void> {
   performance.mark(KEPT_MARK);
 }
 
+/** What a browser says of its network, where it says anything. */
+interface NetworkSaying {
+  readonly connection?: { readonly saveData?: boolean };
+}
+
+/** Whoever asked the browser to save data pays for it: only what is opened is fetched. */
+export const savesData = ({ connection }: NetworkSaying): boolean => connection?.saveData === true;
+
 export function keepFilesWhenIdle(): void {
-  setTimeout(() => void keepFiles(), FIRST_PAUSE_MS);
+  if (!savesData(navigator as NetworkSaying)) setTimeout(() => void keepFiles(), FIRST_PAUSE_MS);
 }
