@@ -2,15 +2,15 @@ import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { addressesOf } from './addresses';
 import { createApp } from './app';
+import { portFrom } from './portFrom';
 import { Rooms } from './rooms/rooms';
 import { addRoomRoutes, attachRooms } from './rooms/wire';
 import { serverFor, SLOWEST_MS } from './serverFor';
 
 /** `npm start`: PORT and HOST from the environment; a busy port is told, not thrown. */
-const asked = process.env['PORT'] ?? '3000';
-const port = asked.trim() === '' ? NaN : Number(asked);
+const port = portFrom(process.env['PORT']);
 const host = process.env['HOST'] ?? '127.0.0.1';
-if (!Number.isInteger(port) || port < 0 || port > 65535) {
+if (port === null) {
   console.error(`PORT must be a whole number from 0 to 65535; it is "${process.env['PORT']}".`);
   process.exit(1);
 }

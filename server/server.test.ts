@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Server as HttpServer } from 'node:http';
 import { addressesOf } from './addresses';
+import { portFrom } from './portFrom';
 import { createApp } from './app';
 import { serverFor, SLOWEST_MS } from './serverFor';
 
@@ -183,14 +184,24 @@ describe('the program', () => {
     const blocker: Server = createServer().listen(0, '127.0.0.1');
     await new Promise((done) => blocker.once('listening', done));
     const busy = start({ PORT: String((blocker.address() as AddressInfo).port) });
-    expect(await busy.said(/already in use/)).toBeTruthy();
-    expect(await busy.ended).toBe(1);
     const bad = start({ PORT: 'harbour' });
-    expect(await bad.said(/PORT must be a whole number/)).toBeTruthy();
-    expect(await bad.ended).toBe(1);
-    const none = start({ PORT: '' });
-    expect(await none.said(/PORT must be a whole number/)).toBeTruthy();
-    expect(await none.ended).toBe(1);
+    const told = [busy.said(/already in use/), bad.said(/PORT must be a whole number/)];
+    expect(await Promise.all([busy.ended, bad.ended])).toEqual([1, 1]);
+    expect(await Promise.all(told)).toEqual(['already in use', 'PORT must be a whole number']);
     blocker.close();
   }, 60_000);
+});
+
+test.each([
+  [undefined, 3000],
+  ['0', 0],
+  [' 8080 ', 8080],
+  ['65535', 65535],
+  ['65536', null],
+  ['-1', null],
+  ['80.5', null],
+  ['', null],
+  ['harbour', null],
+])('PORT=%p means %p', (asked, port) => {
+  expect(portFrom(asked)).toBe(port);
 });
