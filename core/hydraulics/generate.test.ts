@@ -8,7 +8,7 @@ import { shiftsByOil } from './paths';
 import { partsOf, type HydraulicPlan } from './plan';
 import { planFindings } from './planFindings';
 import { shiftMap } from './shiftMap';
-import { WARM } from './tests/handPlans';
+import { changedPart, WARM } from './tests/handPlans';
 
 const UNITS = demoUnits();
 
@@ -78,11 +78,6 @@ test('what shifts by oil, and what does not', () => {
 test('an unknown arrangement from a textbook gets a plan of its own', () => {
   const unit = simpson(36, 72);
   expect(planFindings(planFor(unit), unit)).toEqual([]);
-});
-
-const changedPart = (plan: HydraulicPlan, id: string, change: object): HydraulicPlan => ({
-  ...plan,
-  parts: plan.parts.map((p) => (p.id === id ? { ...p, ...change } : p)),
 });
 
 test('what is wrong with a plan is told, and by which part', () => {

@@ -12,6 +12,12 @@ export const planWith = (lines: readonly string[], parts: HydraulicPart[]): Hydr
   parts,
 });
 
+/** The plan with one part made otherwise. */
+export const changedPart = (plan: HydraulicPlan, id: string, change: object): HydraulicPlan => ({
+  ...plan,
+  parts: plan.parts.map((p) => (p.id === id ? { ...p, ...change } : p)),
+});
+
 /** A pump and a regulator that holds 500 kPa, boosted by all of the throttle's pressure. */
 export const SUPPLY: HydraulicPart[] = [
   {
