@@ -65,6 +65,22 @@ test('leaving by a link with work that can’t be kept asks, and offers it as a 
   await b.see('What each student predicted first');
 });
 
+test('a page that is put away keeps what was typed at once, without waiting for a pause', async () => {
+  const page = run.at('/teach/lessons/name-the-parts');
+  await b.open(page);
+  await b.role('textbox', 'Title of the lesson');
+  // No pause ever ends: what is kept is not kept by the clock.
+  await b.driver.executeScript('window.setTimeout = () => 0');
+  await b.fill('textbox', 'Title of the lesson', 'Put away in a hurry');
+  await b.see('Not saved yet');
+  await b.driver.executeScript(`
+    Object.defineProperty(document, 'visibilityState', { value: 'hidden' });
+    document.dispatchEvent(new Event('visibilitychange'));`);
+  await b.driver.wait(async () => !(await b.text()).includes('Not saved yet'), PATIENCE_MS);
+  await b.open(page);
+  await b.holds('textbox', 'Title of the lesson', 'Put away in a hurry');
+});
+
 test('a prediction that is typed, and the step, survive a reload; answers of two tabs are one record', async () => {
   await b.open(run.at(LESSON));
   await b.fill('textbox', /Your name/, 'Ina Spar');

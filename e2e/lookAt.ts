@@ -3,7 +3,7 @@ import { layoutProblems } from './layoutProblems';
 import { screenList } from './screenList';
 import type { Session } from './session';
 
-const SIZES = [
+const USUAL = [
   [390, 844],
   [820, 1180],
   [1024, 768],
@@ -11,6 +11,15 @@ const SIZES = [
   [1920, 1080],
   [1280, 800],
 ] as const;
+
+/** `npm run widths`: those between, a phone on its side, and last, where axe looks, the narrowest phone. */
+const OTHERS = [
+  [1100, 800],
+  [740, 360],
+  [360, 740],
+] as const;
+
+const SIZES = process.env['WIDTHS'] === 'others' ? OTHERS : USUAL;
 
 /** By script, since an open dialog lies over the bar. */
 async function switchPaper(b: Browser): Promise<void> {

@@ -19,6 +19,7 @@ test('from the start to a first lesson: what comes next is ticked off by what st
   await b.press('button', 'Versions');
   await b.see('Earlier versions');
   await b.press('button', 'Close');
+  await b.see('Saved');
 });
 
 test('the shelf: found by a word of a step, one’s own on top, the demo hidden', async () => {

@@ -37,7 +37,8 @@ export const waitFor = (now: number, since: number): number =>
   Math.max(0, Math.min(PAUSE_MS, since + LONGEST_MS - now));
 
 /**
- * Keeps a draft: a moment after the last change, at the latest two seconds after the first, and when the screen is left.
+ * Keeps a draft: a moment after the last change, at the latest two seconds after the first, and when the screen is left
+ * or the page is hidden.
  * What can't be kept is not left behind without a word: the way out asks, and offers it as a file.
  */
 export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T>): Saver<T> {
@@ -102,9 +103,17 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
     const warn = (event: BeforeUnloadEvent) => {
       if (!clean()) event.preventDefault();
     };
+    // A phone that goes to another application asks nothing, and may never come back to this page.
+    const put = () => {
+      if (document.visibilityState === 'hidden') void saveNow();
+    };
     window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [clean]);
+    document.addEventListener('visibilitychange', put);
+    return () => {
+      window.removeEventListener('beforeunload', warn);
+      document.removeEventListener('visibilitychange', put);
+    };
+  }, [clean, saveNow]);
   useAskBeforeLeaving(clean, saveNow, () => takeAlong(latest.current.draft));
 
   const rebase = useCallback((now: T) => {
