@@ -90,14 +90,9 @@ export function Shell() {
           <SprocketMark />
           {t('app.name')}
         </Link>
-        <button
-          type="button"
-          className="shell-menu-open"
-          popoverTarget="shell-menu"
-          aria-label={t('app.menu')}
-        >
+        <button type="button" className="shell-menu-open" popoverTarget="shell-menu">
           <span className="shell-menu-mark" aria-hidden="true" />
-          {here && t(`nav.${here.key}`)}
+          <span className="visually-hidden">{t('app.menu')}</span> {here && t(`nav.${here.key}`)}
         </button>
         <div className="shell-menu" id="shell-menu" popover="auto" ref={menu}>
           <nav className="shell-doors" aria-label={t('nav.doors')}>

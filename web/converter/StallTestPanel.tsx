@@ -92,6 +92,7 @@ export function StallTestPanel({ converter, engine, vehicle }: Props) {
         />
         {fluidC >= TOO_HOT_C && <p role="alert">{t('stall.tooHot')}</p>}
         <Button
+          className="stall-cool"
           disabled={fluidC <= fluid.coolantC || run.running}
           onClick={() => setFluidC(fluid.coolantC)}
         >

@@ -35,7 +35,7 @@ export function RecordPanel({ lesson }: { lesson: Lesson }) {
     exportAttempt(await keep({ ...attempt, finishedAt }));
   };
   return (
-    <section className="player-reading record" aria-label={t('player.yourRecord')}>
+    <section className="player-reading record" aria-label={t('player.yourRecord')} tabIndex={0}>
       <h1>{t('record.title', { student: attempt.student })}</h1>
       {score !== null && (
         <p className="record-score">
