@@ -90,6 +90,7 @@ export function LaunchTraces({ trace, result, title }: Props) {
       right={{ title: right, ...(trace === 'heat' ? {} : { min: 0 }) }}
       curves={curves}
       spoken={t('launch.shows', {
+        seconds: formatNumber(last.time, 0),
         engine: formatNumber(last.engineRpm, 0),
         speed: numbers.quantity(last.speed, 'road-speed'),
         gear: last.gear,

@@ -44,7 +44,7 @@ export function ValueSlider(props: Props) {
     pressed.current = next;
   };
   return (
-    <div className="value-slider" style={style} onKeyDownCapture={onKey}>
+    <div style={style} onKeyDownCapture={onKey}>
       <Slider
         min={min}
         max={max}
