@@ -1,5 +1,5 @@
 /** The import rules of docs/ARCHITECTURE.md. Layers inside core import downwards only. */
-const TEST = '\\.(test|e2e)\\.tsx?$|^core/tests/|^core/[^/]+/tests/';
+const TEST = '\\.(test|e2e)\\.tsx?$|^(core|web)/tests/|^core/[^/]+/tests/';
 /** Everything that computes what a machine does. */
 const BELOW_OIL = [
   'numerics',
@@ -123,7 +123,14 @@ module.exports = {
       comment: 'Outside core, import a folder of core through its index.ts.',
       severity: 'error',
       from: { path: '^(web|server|cli|demo|scripts|bench)/' },
-      to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/(index\\.ts$|tests/)' },
+      to: { path: '^core/[^/]+/', pathNot: `^core/[^/]+/index\\.ts$|${TEST}` },
+    },
+    {
+      name: 'tests-for-tests-only',
+      comment: 'What tests share is no part of the program.',
+      severity: 'error',
+      from: { path: '^(core|web|server|cli)/', pathNot: TEST },
+      to: { path: TEST },
     },
     {
       name: 'web-alone',
