@@ -8,6 +8,7 @@ import { grade } from './grade';
 import { hydraulics, shiftmap } from './hydraulics';
 import { inspect } from './inspect';
 import { plan } from './plan';
+import { demoFile } from '../core/tests/demoFile';
 
 const commands = { check, grade, hydraulics, inspect, plan, shiftmap };
 
@@ -73,7 +74,7 @@ const written = (document: object) => {
   writeFileSync(file, JSON.stringify(document));
   return file;
 };
-const demoUnit = () => JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+const demoUnit = () => demoFile<Unit>('units/skerry-three');
 
 test('check: what is odd is noted and passes, what can never turn does not', () => {
   const unit = demoUnit();
@@ -105,7 +106,7 @@ test('check: what is odd is noted and passes, what can never turn does not', () 
   const refused = run('check', written(contradicting));
   expect(refused.code).toBe(1);
   expect(refused.err).toContain('gearsets: sets-contradict (outcome tied-up)');
-  const lesson = JSON.parse(readFileSync('demo/lessons/who-holds.json', 'utf8')) as object;
+  const lesson = demoFile<object>('lessons/who-holds');
   const bare = run('check', written({ ...lesson, units: undefined }));
   expect(bare.code).toBe(0);
   expect(bare.out).toContain('unit-missing (harbour-trainer)');

@@ -2,7 +2,7 @@ import { largestUnit } from '../geartrain/tests/largestUnit';
 import { randomUnit } from '../geartrain/tests/randomUnit';
 import type { Unit } from '../geartrain';
 import { randomFromSeed } from '../numerics';
-import { demoFile } from '../tests/demoFile';
+import { demoUnit, demoUnits } from '../tests/demoFile';
 import {
   checkOrder,
   costOf,
@@ -17,18 +17,8 @@ import {
   type StripPlan,
 } from './index';
 
-const UNITS = [
-  'capstan-five',
-  'ferry-dual',
-  'harbour-trainer',
-  'lighter-six',
-  'quay-four',
-  'skerry-three',
-  'wherry-four',
-  'winch-manual',
-];
-const unitNamed = (id: string) => demoFile<Unit>(`units/${id}`);
-const demo = new Map(UNITS.map((id) => [id, planOf(unitNamed(id))]));
+const demo = new Map(demoUnits().map((unit) => [unit.id, planOf(unit)]));
+const UNITS = [...demo.keys()];
 const trainer = demo.get('harbour-trainer')!;
 
 /** Takes out all that can leave while one part stays: what is left can only come after it. */
@@ -120,7 +110,7 @@ test('facts of the trade hold in every order of an automatic unit', () => {
     must(plan, 'extension', 'output-shaft');
     for (const part of ['drum', 'ring', 'pack', 'spring'].map((p) => `C1.${p}`))
       must(plan, part, 'C1.piston');
-    for (const { id: band } of unitNamed(id).elements.filter((e) => e.kind === 'band')) {
+    for (const { id: band } of demoUnit(id).elements.filter((e) => e.kind === 'band')) {
       must(plan, `${band}.anchor`, `${band}.band`);
       must(plan, `${band}.servo-ring`, `${band}.servo`);
     }
@@ -154,7 +144,7 @@ test('a sun that two sets have in common is one part; frictions follow the most 
   const skerry = demo.get('skerry-three')!.parts;
   expect(skerry.filter((p) => p.kind === 'sun').map((p) => p.id)).toEqual(['P1.sun']);
   expect(skerry.find((p) => p.id === 'P1.pinions')?.count).toBe(
-    unitNamed('skerry-three').gearsets.map((g) => ('pinions' in g ? g.pinions : 0))[0],
+    demoUnit('skerry-three').gearsets.map((g) => ('pinions' in g ? g.pinions : 0))[0],
   );
   const plates = (id: string, pack: string) =>
     demo.get(id)!.parts.find((p) => p.id === pack)!.count;
@@ -233,7 +223,7 @@ test('work as it goes: what can’t come out stays and is wasted, what is forced
 });
 
 test('gear pairs beside planetary sets are parts of the stack; a clutch to the case is a brake', () => {
-  const skerry = unitNamed('skerry-three');
+  const skerry = demoUnit('skerry-three');
   const unit: Unit = {
     ...skerry,
     members: [...skerry.members, { id: 'lay', name: 'Lay shaft' }],

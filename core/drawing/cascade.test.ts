@@ -1,10 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { streamlineCharacteristic, type Converter, type StreamlineModel } from '../converter';
 import { cascade } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const { model } = JSON.parse(
-  readFileSync('demo/converters/jetty-eleven.json', 'utf8'),
-) as Converter;
+const { model } = demoFile<Converter>('converters/jetty-eleven');
 const stated = model as StreamlineModel;
 const at = (speedRatio: number) => cascade(stated, streamlineCharacteristic(stated).at(speedRatio));
 

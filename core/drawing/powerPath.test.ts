@@ -1,11 +1,9 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import { powerFlow, solveUnit, type Unit } from '../geartrain';
 import { toNumber } from '../numerics';
+import { demoUnits } from '../tests/demoFile';
 import { powerPath, sectionDrawing, type PathSegment } from './index';
 
-const units = readdirSync('demo/units')
-  .filter((file) => !file.startsWith('ferry'))
-  .map((file) => JSON.parse(readFileSync(`demo/units/${file}`, 'utf8')) as Unit);
+const units = demoUnits().filter(({ id }) => !id.startsWith('ferry'));
 
 const through = (segments: readonly PathSegment[], x: number, y: number, way: 'from' | 'to') =>
   segments

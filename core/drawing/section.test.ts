@@ -1,13 +1,11 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import type { Unit } from '../geartrain';
 import { randomUnit } from '../geartrain/tests/randomUnit';
 import { randomFromSeed } from '../numerics';
 import { sectionDrawing, type SectionDrawing, type SectionLine } from './index';
 import { labelBox, overlapping, signBox } from './sectionLabels';
+import { demoAll } from '../tests/demoFile';
 
-const demo = readdirSync('demo/units').map(
-  (file) => JSON.parse(readFileSync(`demo/units/${file}`, 'utf8')) as Unit,
-);
+const demo = demoAll<Unit>('units');
 const random = Array.from({ length: 25 }, (_, k) => ({
   ...randomUnit(randomFromSeed(`section-${k}`)),
   id: `section-${k}`,

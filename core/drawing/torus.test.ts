@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { streamlineCharacteristic, type Converter, type StreamlineModel } from '../converter';
 import { torus } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const model = (JSON.parse(readFileSync('demo/converters/jetty-eleven.json', 'utf8')) as Converter)
-  .model as StreamlineModel;
+const model = demoFile<Converter>('converters/jetty-eleven').model as StreamlineModel;
 const at = (speedRatio: number) => torus(model, streamlineCharacteristic(model).at(speedRatio));
 
 test('the circuit touches the wheels’ radii, and the three wheels close it', () => {

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import type { FaultCase } from '../faults';
 import {
   carrying,
@@ -10,8 +9,9 @@ import {
   type Lesson,
 } from '../lesson';
 import { lessonHash, openText, openValue } from './index';
+import { demoFile } from '../tests/demoFile';
 
-const lesson = JSON.parse(readFileSync('demo/lessons/good-gears-bad-gears.json', 'utf8')) as Lesson;
+const lesson = demoFile<Lesson>('lessons/good-gears-bad-gears');
 const problems = (document: unknown, kind: 'fair-sprocket/lesson' | 'fair-sprocket/attempt') => {
   const opened = openText(JSON.stringify(document), kind);
   if (opened.ok) return [];

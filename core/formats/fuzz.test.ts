@@ -4,6 +4,7 @@ import { strFromU8, strToU8 } from 'fflate';
 import type { Lesson } from '../lesson';
 import { randomFromSeed, type Random } from '../numerics';
 import { openFile, writePack } from './index';
+import { demoFile } from '../tests/demoFile';
 
 /** Files that were cut, mixed up, or made to harm: every one opens or is refused with its reason; none throws. */
 const FILES = process.env['TORTURE'] === 'long' ? 3000 : 200;
@@ -12,7 +13,7 @@ const documents = ['lessons', 'units', 'converters', 'clutches', 'fault-cases', 
   .flatMap((folder) => readdirSync(`demo/${folder}`).map((f) => path.join('demo', folder, f)))
   .filter((f) => f.endsWith('.json'))
   .map((f) => new Uint8Array(readFileSync(f)));
-const lesson = JSON.parse(readFileSync('demo/lessons/name-the-parts.json', 'utf8')) as Lesson;
+const lesson = demoFile<Lesson>('lessons/name-the-parts');
 const packs = [writePack({ lesson, media: {} })];
 
 const HARMS = [

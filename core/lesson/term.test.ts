@@ -1,11 +1,11 @@
-import { readFileSync } from 'node:fs';
 import type { Attempt } from './attempt';
 import { classBook } from './classBook';
 import type { Lesson } from './lesson';
 import { questionsOf } from './lesson';
 import { termRows, type TermLesson } from './term';
+import { demoFile } from '../tests/demoFile';
 
-const lesson = JSON.parse(readFileSync('demo/lessons/hold-one-drive-one.json', 'utf8')) as Lesson;
+const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
 const [first] = questionsOf(lesson);
 
 // Ring 70, sun 30, ring held: 1 + 70/30 (Willis 1841; published, from memory).

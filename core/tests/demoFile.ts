@@ -7,8 +7,11 @@ export const demoFile = <T>(name: string): T =>
 
 export const demoUnit = (id: string): Unit => demoFile<Unit>(`units/${id}`);
 
-/** Every unit that the shop has, the automatics and the manual. */
-export const demoUnits = (): Unit[] =>
-  readdirSync('demo/units')
+/** Every document of one kind, by file name: `demoAll<Lesson>('lessons')`. */
+export const demoAll = <T>(kind: string): T[] =>
+  readdirSync(`demo/${kind}`)
     .toSorted()
-    .map((file) => demoUnit(file.replace(/\.json$/, '')));
+    .map((file) => demoFile<T>(`${kind}/${file.replace(/\.json$/, '')}`));
+
+/** Every unit that the shop has, the automatics and the manual. */
+export const demoUnits = (): Unit[] => demoAll<Unit>('units');

@@ -10,8 +10,9 @@ import type { Room, StudentView } from '../../core/room';
 import { createApp } from '../app';
 import { Rooms } from './rooms';
 import { addRoomRoutes, attachRooms } from './wire';
+import { demoFile } from '../../core/tests/demoFile';
 
-const lesson = JSON.parse(readFileSync('demo/lessons/hold-one-drive-one.json', 'utf8')) as Lesson;
+const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
 const question = lesson.steps.flatMap((s) => s.blocks).find((b) => b.kind === 'question')!.id;
 /** Quick to open a thousand times. */
 const short: Lesson = { ...lesson, steps: [{ id: 's', title: 'S', blocks: [] }] };

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import type { Unit } from '../../core/geartrain';
 import {
   applyReducer,
@@ -13,8 +12,9 @@ import {
   viewChosen,
 } from './applySlice';
 import { leverPlaces, leverState } from './leverState';
+import { demoFile } from '../../core/tests/demoFile';
 
-const unit = JSON.parse(readFileSync('demo/units/harbour-trainer.json', 'utf8')) as Unit;
+const unit = demoFile<Unit>('units/harbour-trainer');
 type State = ReturnType<typeof applyReducer>;
 const run = (...actions: Parameters<typeof applyReducer>[1][]) =>
   actions.reduce<State>((s, a) => applyReducer(s, a), applyReducer(undefined, { type: '' }));

@@ -1,8 +1,8 @@
-import { readFileSync } from 'node:fs';
 import type { Unit } from '../../core/geartrain';
 import { pressed } from './pressed';
+import { demoFile } from '../../core/tests/demoFile';
 
-const winch = JSON.parse(readFileSync('demo/units/winch-manual.json', 'utf8')) as Unit;
+const winch = demoFile<Unit>('units/winch-manual');
 
 test('a sleeve that goes in at one side is out at the other; anything else is turned over', () => {
   expect(pressed(winch, ['K', 'S1'], 'S2').sort()).toEqual(['K', 'S2']);

@@ -1,14 +1,12 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import type { Lesson } from '../../core/lesson';
+import { demoAll, demoFile } from '../../core/tests/demoFile';
 import { carriedIn, carriedText, fromBase64, pageFor, pageWith, toBase64 } from './onePage';
 
-const read = (file: string) => JSON.parse(readFileSync(`demo/lessons/${file}`, 'utf8')) as Lesson;
-const lesson = read('hold-one-drive-one.json');
+const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
 const PAGE = '<body><script type="application/json" id="lesson"></script><script>1</script></body>';
 
 test('every demo lesson comes out of its page as it went in', () => {
-  for (const file of readdirSync('demo/lessons')) {
-    const one = read(file);
+  for (const one of demoAll<Lesson>('lessons')) {
     const page = pageWith(PAGE, { lesson: one, media: {} });
     const text = /id="lesson">(.*?)<\/script>/s.exec(page)![1]!;
     expect(carriedIn(text)).toEqual({ lesson: one, media: {} });
@@ -45,7 +43,7 @@ test('pictures of any length go into text and back', () => {
 
 test('the light page takes what it can show, and nothing else', () => {
   expect(pageFor(lesson)).toBe('light');
-  expect(pageFor(read('follow-the-power.json'))).toBe('light');
+  expect(pageFor(demoFile('lessons/follow-the-power'))).toBe('light');
   for (const file of ['why-it-multiplies', 'good-gears-bad-gears', 'set-it', 'draw-the-crossing'])
-    expect([file, pageFor(read(`${file}.json`))]).toEqual([file, 'full']);
+    expect([file, pageFor(demoFile(`lessons/${file}`))]).toEqual([file, 'full']);
 });

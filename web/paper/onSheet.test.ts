@@ -1,4 +1,3 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import {
   firstPosed,
   graderOf,
@@ -8,10 +7,9 @@ import {
   type Lesson,
 } from '../../core/lesson';
 import { differs, isOnPaper, MOST_NAMES, namesIn } from './onSheet';
+import { demoAll } from '../../core/tests/demoFile';
 
-const lessons = readdirSync('demo/lessons').map(
-  (file) => JSON.parse(readFileSync(`demo/lessons/${file}`, 'utf8')) as Lesson,
-);
+const lessons = demoAll<Lesson>('lessons');
 
 test('names: one a line, each once, and no more than there may be', () => {
   expect(namesIn(' Arno \n\nBrigid\nArno\n')).toEqual(['Arno', 'Brigid']);

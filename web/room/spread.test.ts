@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
 import type { AttemptAnswer, Lesson } from '../../core/lesson';
 import type { Commit } from '../../core/room';
 import { barsOf, entriesOf, gradedCommit, type GradedCommit } from './spread';
+import { demoFile } from '../../core/tests/demoFile';
 
-const lesson = JSON.parse(readFileSync('demo/lessons/hold-one-drive-one.json', 'utf8')) as Lesson;
+const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
 const asked = lesson.steps
   .flatMap((s) => s.blocks)
   .flatMap((b) => (b.kind === 'question' ? [b] : []))[0]!;

@@ -1,11 +1,9 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import type { Lesson } from '../../core/lesson';
 import { questionsOf } from '../../core/lesson';
 import { questionOn, slidesOf } from './slides';
+import { demoAll } from '../../core/tests/demoFile';
 
-const lessons = readdirSync('demo/lessons').map(
-  (file) => JSON.parse(readFileSync(`demo/lessons/${file}`, 'utf8')) as Lesson,
-);
+const lessons = demoAll<Lesson>('lessons');
 
 test('every question of every lesson has the wall once, in its order, and every step is read once', () => {
   for (const lesson of lessons) {

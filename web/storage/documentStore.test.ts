@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
 import type { Engine } from '../../core/converter';
 import { newLesson, newStep, type Attempt } from '../../core/lesson';
 import { newUnit } from '../models/units/editor/unitEdits';
 import { documentStore } from './documentStore';
 import { memoryStore, type KeyValueStore } from './keyValueStore';
+import { demoFile } from '../../core/tests/demoFile';
 
 const direct = () => 0;
 const lesson = (title: string) => newLesson('l1', title, newStep('s1', 'Step'));
@@ -91,7 +91,7 @@ test('a unit saved on another tab’s version is not overwritten', async () => {
   expect(await two.saveModel(unit('fourth'), unit('second'))).toMatchObject({ outcome: 'saved' });
 });
 
-const engine = JSON.parse(readFileSync('demo/engines/pilot-petrol.json', 'utf8')) as Engine;
+const engine = demoFile<Engine>('engines/pilot-petrol');
 
 test('an engine and a unit of one id stand beside each other', async () => {
   const store = documentStore(memoryStore(), direct);

@@ -1,9 +1,6 @@
 import { planOf } from '../../core/assembly';
-import { readFileSync } from 'node:fs';
-import type { Unit } from '../../core/geartrain';
+import { demoUnit } from '../../core/tests/demoFile';
 import { stackOf, STACK } from './stackShapes';
-
-const demoUnit = (id: string) => JSON.parse(readFileSync(`demo/units/${id}.json`, 'utf8')) as Unit;
 
 test('the stack stands in order along its axis, mirrored, and within its sheet', () => {
   const plan = planOf(demoUnit('skerry-three'));

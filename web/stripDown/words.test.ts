@@ -1,4 +1,3 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import {
   DAMAGES,
@@ -11,7 +10,7 @@ import {
   type Job,
   type Part,
 } from '../../core/assembly';
-import type { Unit } from '../../core/geartrain';
+import { demoFile, demoUnit, demoUnits } from '../../core/tests/demoFile';
 import { numbersIn, type Numbers } from '../shared/numbers';
 import { testWords } from '../tests/words';
 import { measureText, measureUnit, sizeText, toMeasure, windowText } from './jobWords';
@@ -25,12 +24,10 @@ beforeAll(async () => {
   si = numbersIn('si', t);
   inches = numbersIn('inch-pound', t);
 });
-const read = <T>(file: string): T => JSON.parse(readFileSync(file, 'utf8')) as T;
 const NEVER = /\{\{|undefined|NaN|stripDown\.|strip\./;
 
 test('every part of every demo unit and job has a name, and no two of a unit share one', () => {
-  const units = readdirSync('demo/units').map((f) => read<Unit>(`demo/units/${f}`));
-  for (const unit of units) {
+  for (const unit of demoUnits()) {
     const names = planOf(unit).parts.map((p) => partName(t, unit, p));
     for (const name of names) {
       expect(name).not.toMatch(NEVER);
@@ -38,14 +35,14 @@ test('every part of every demo unit and job has a name, and no two of a unit sha
     }
     expect([unit.id, names.length]).toEqual([unit.id, new Set(names).size]);
   }
-  const crane = read<Job>('demo/jobs/bollard-clutch.json');
+  const crane = demoFile<Job>('jobs/bollard-clutch');
   const names = planOfJob(crane)!.parts.map((p) => partName(t, null, p));
   expect(names).toContain('Crankshaft seal');
   expect(new Set(names).size).toBe(names.length);
 });
 
 test('a part is called by what it belongs to', () => {
-  const unit = read<Unit>('demo/units/skerry-three.json');
+  const unit = demoUnit('skerry-three');
   const name = (id: string) =>
     partName(t, unit, planOf(unit).parts.find((p) => p.id === id) as Part);
   expect(['C1.drum', 'C1.pack', 'B1.anchor', 'pump', 'sun.shell', 'thrust-3'].map(name)).toEqual([

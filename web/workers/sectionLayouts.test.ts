@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { sectionDrawing } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
 import { sectionLayouts } from './sectionLayouts';
+import { demoFile } from '../../core/tests/demoFile';
 
-const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+const unit = demoFile<Unit>('units/skerry-three');
 const signal = new AbortController().signal;
 const ignore = () => undefined;
 

@@ -1,10 +1,10 @@
-import { readFileSync } from 'node:fs';
 import type { Job } from '../../assembly';
 import { selectiveChoices, type Clutch, type ClutchPack } from '../../clutch';
 import type { Converter, Engine } from '../../converter';
 import { singleFaults, rigOfUnit, type FaultCase } from '../../faults';
 import { PORTS, type Roles, type Unit } from '../../geartrain';
 import { planFor, type HydraulicPlan, type PlanFault } from '../../hydraulics';
+import { demoFile, demoUnit } from '../../tests/demoFile';
 import type { Random } from '../../numerics';
 import type { Vehicle } from '../../vehicle';
 import { FAMILIES, type Subject } from '../families/families';
@@ -23,8 +23,6 @@ import { otherTeeth } from '../families/gear-set/vary';
 import { familyOf, QUESTION_KINDS, type Question, type QuestionKind } from '../question';
 
 /** A question of every kind about something drawn from the demo. */
-
-const read = <T>(path: string): T => JSON.parse(readFileSync(`demo/${path}.json`, 'utf8')) as T;
 
 const UNITS = ['harbour-trainer', 'winch-manual', 'quay-four', 'wherry-four', 'capstan-five'];
 const CONVERTERS = ['jetty-eleven', 'slipway-table'];
@@ -66,21 +64,20 @@ const oilPlan = (unit: Unit, shifting: 'valves' | 'solenoids'): HydraulicPlan =>
   return plansMade.get(name)!;
 };
 
-const unitNamed = (id: string): Unit => read<Unit>(`units/${id}`);
 const rigOf = (random: Random) => ({
-  converter: read<Converter>(`converters/${pick(random, CONVERTERS)}`),
-  engine: read<Engine>('engines/yard-diesel'),
-  vehicle: read<Vehicle>('vehicles/yard-tractor'),
-  unit: unitNamed('harbour-trainer'),
+  converter: demoFile<Converter>(`converters/${pick(random, CONVERTERS)}`),
+  engine: demoFile<Engine>('engines/yard-diesel'),
+  vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
+  unit: demoUnit('harbour-trainer'),
 });
 const clutchRig = (random: Random) => ({
-  clutch: read<Clutch>(
+  clutch: demoFile<Clutch>(
     `clutches/${pick(random, ['gunwale-eight', 'hawser-twelve', 'bollard-nine'])}`,
   ),
-  pack: read<ClutchPack>(`clutch-packs/${pick(random, ['windlass-brake', 'fender-pack'])}`),
-  engine: read<Engine>('engines/pilot-petrol'),
-  vehicle: read<Vehicle>('vehicles/yard-tractor'),
-  unit: unitNamed('winch-manual'),
+  pack: demoFile<ClutchPack>(`clutch-packs/${pick(random, ['windlass-brake', 'fender-pack'])}`),
+  engine: demoFile<Engine>('engines/pilot-petrol'),
+  vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
+  unit: demoUnit('winch-manual'),
 });
 /** What varies in a question beyond its defaults, kind by kind. */
 const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) => object } = {
@@ -212,7 +209,7 @@ function ownQuestion(kind: OwnQuestion['kind']): OwnQuestion {
 
 let desk: FaultCase | null = null;
 const JOBS = ['slip-tractor-second', 'quay-hauler-noise', 'wherry-whole'].map((id) =>
-  read<Job>(`jobs/${id}`),
+  demoFile<Job>(`jobs/${id}`),
 );
 
 function plainQuestion(kind: QuestionKind, random: Random): Drawn {
@@ -223,7 +220,7 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       return { question: newSetQuestion(kind as never, setup), subject: { kind: family, setup } };
     }
     case 'unit': {
-      const unit = unitNamed(pick(random, UNITS));
+      const unit = demoUnit(pick(random, UNITS));
       return { question: newUnitQuestion(kind as never, unit), subject: { kind: family, unit } };
     }
     case 'converter': {
@@ -238,9 +235,9 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       const whole =
         kind === 'which-side' ? pick(random, ['ferry-dual', 'winch-manual']) : 'ferry-dual';
       const rig = {
-        unit: unitNamed(whole),
-        vehicle: read<Vehicle>('vehicles/yard-tractor'),
-        engine: read<Engine>('engines/pilot-petrol'),
+        unit: demoUnit(whole),
+        vehicle: demoFile<Vehicle>('vehicles/yard-tractor'),
+        engine: demoFile<Engine>('engines/pilot-petrol'),
       };
       const subject = { kind: family, rig };
       const plain = newGearboxQuestion(kind as never, rig);
@@ -249,8 +246,8 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       return { question: draw(plain as never, subject, random), subject };
     }
     case 'oil': {
-      const unit = unitNamed(pick(random, ['quay-four', 'wherry-four', 'capstan-five']));
-      const vehicle = read<Vehicle>('vehicles/yard-tractor');
+      const unit = demoUnit(pick(random, ['quay-four', 'wherry-four', 'capstan-five']));
+      const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
       const controlled = kind === 'kick-down' && random.whole(0, 2) === 0;
       const rig = { unit, plan: oilPlan(unit, controlled ? 'solenoids' : 'valves'), vehicle };
       const subject = { kind: family, rig };
@@ -270,8 +267,8 @@ function plainQuestion(kind: QuestionKind, random: Random): Drawn {
       return { question: draw ? draw(plain as never, subject, random) : plain, subject };
     }
     case 'fault': {
-      desk ??= read<FaultCase>('fault-cases/quay-hopper');
-      const subject = { unit: unitNamed('harbour-trainer'), faultCase: desk };
+      desk ??= demoFile<FaultCase>('fault-cases/quay-hopper');
+      const subject = { unit: demoUnit('harbour-trainer'), faultCase: desk };
       return {
         question: newFaultQuestion(kind as never, subject),
         subject: { kind: family, subject },

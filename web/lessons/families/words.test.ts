@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
 import { THOUGHT_OF } from '../../../core/lesson/tests/drawnQuestions';
@@ -19,6 +18,7 @@ import { testWords } from '../../tests/words';
 import { answerText, keyText, promptOf, shortAnswer } from './gear-set/words';
 import { unitKeyText, unitPrompt, unitShort } from './unit/words';
 import { whyFor } from './words';
+import { demoFile } from '../../../core/tests/demoFile';
 
 let t: TFunction;
 beforeAll(async () => {
@@ -141,7 +141,7 @@ test('numbers for reading: true minus, thin spaces, no “−0”, no needless d
 });
 
 test('questions about a unit, their answers and reasons in words', () => {
-  const unit = JSON.parse(readFileSync('demo/units/skerry-three.json', 'utf8')) as Unit;
+  const unit = demoFile<Unit>('units/skerry-three');
   const said: string[] = [];
   for (const kind of kindsOf('unit')) {
     const question = newUnitQuestion(kind, unit);

@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
 import type { Lesson } from '../../../core/lesson';
+import { demoFile } from '../../../core/tests/demoFile';
 import type { LessonRecord } from '../../storage/documentStore';
 import { shelved, tagsOf } from './shelf';
 
-const lesson = (file: string): Lesson =>
-  JSON.parse(readFileSync(`demo/lessons/${file}.json`, 'utf8')) as Lesson;
+const lesson = (name: string) => demoFile<Lesson>(`lessons/${name}`);
 const demo = (file: string, change: Partial<LessonRecord> = {}): LessonRecord => ({
   lesson: lesson(file),
   origin: 'demo',

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { openValue } from '../../../../core/formats';
 import { solveUnit, unitFindings, type Unit } from '../../../../core/geartrain';
 import { toText } from '../../../../core/numerics';
@@ -24,6 +23,7 @@ import {
 } from './unitEdits';
 import { modelDraftOpened, modelDraftReducer, modelEdited } from '../../modelDraftSlice';
 import { ActionCreators } from 'redux-undo';
+import { demoFile } from '../../../../core/tests/demoFile';
 
 const fresh = () => newUnit('own', (key) => key);
 const sound = (unit: Unit) => openValue(unit, 'fair-sprocket/unit').ok;
@@ -77,7 +77,7 @@ test('an element renamed or taken out follows in the chart', () => {
 });
 
 test('two gears share a sleeve; it follows when one is renamed, taken out or no dog clutch any more', () => {
-  const winch = JSON.parse(readFileSync('demo/units/winch-manual.json', 'utf8')) as Unit;
+  const winch = demoFile<Unit>('units/winch-manual');
   const { sleeves: _told, ...old } = winch;
   const [first, second] = ['S1', 'S2'].map((id) => old.elements.find((e) => e.id === id)!);
   expect(sleeveMates(old, first!).map((e) => e.id)).toEqual(['S2', 'S3', 'S4', 'S5', 'SR']);
