@@ -1,7 +1,7 @@
 // What `npm start` and `npm test` need on a fresh machine. Uses nothing from node_modules.
 //   node scripts/setup.mjs            dependencies
 //   node scripts/setup.mjs build      dependencies and an up-to-date build
-//   node scripts/setup.mjs browser    dependencies, Chromium and ChromeDriver
+//   node scripts/setup.mjs tests      dependencies, and the programs that tests run
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
@@ -53,20 +53,26 @@ function buildIfStale() {
   if (Math.max(...sources.map(newest)) > built) npm('run', 'build');
 }
 
-function installBrowser() {
+/** What the tests run besides Node: a browser and its driver, a store for rooms, a maker of certificates. */
+function installTestPrograms() {
   const given = process.env['CHROMIUM'];
   const driver = process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver';
-  const whole = existsSync(given ?? '/usr/bin/chromium') && existsSync(driver);
+  const needed = [
+    ['chromium', given ?? '/usr/bin/chromium'],
+    ['chromium-driver', driver],
+    ['redis-server', '/usr/bin/redis-server'],
+    ['openssl', '/usr/bin/openssl'],
+  ];
+  const missing = needed.filter(([, file]) => !existsSync(file)).map(([name]) => name);
   // scripts/chromium.sh takes the shell where there is one.
-  const shell = existsSync('/usr/lib/chromium/chromium-headless-shell');
-  if (whole && (given || shell)) return;
+  const shell = given || existsSync('/usr/lib/chromium/chromium-headless-shell');
   const mayInstall = process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
-  if (whole && !mayInstall) return;
-  const packages = ['chromium', 'chromium-driver', 'chromium-headless-shell', 'fonts-liberation'];
+  if (missing.length === 0 && (shell || !mayInstall)) return;
   if (!mayInstall) {
-    console.error(`No browser to test with: install the packages ${packages.join(', ')}.`);
+    console.error(`The tests need these packages: ${missing.join(', ')}.`);
     process.exit(1);
   }
+  const packages = [...missing, ...(shell ? [] : ['chromium-headless-shell', 'fonts-liberation'])];
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   const lock = ['-qq', '-o', 'DPkg::Lock::Timeout=600', '-o', 'Dpkg::Use-Pty=0'];
   run('apt-get', [...lock, 'update'], env);
@@ -75,5 +81,5 @@ function installBrowser() {
 
 installDependencies();
 if (want.has('build')) buildIfStale();
-if (want.has('browser')) installBrowser();
+if (want.has('tests')) installTestPrograms();
 mkdirSync('.cache', { recursive: true });

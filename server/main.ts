@@ -6,25 +6,31 @@ import { portFrom } from './portFrom';
 import { Rooms } from './rooms/rooms';
 import { addRoomRoutes, attachRooms } from './rooms/wire';
 import { serverFor, SLOWEST_MS } from './serverFor';
+import { tlsFrom } from './tlsFrom';
 
-/** `npm start`: PORT and HOST from the environment; a busy port is told, not thrown. */
+/** `npm start`: PORT, HOST and TLS from the environment; a busy port is told, not thrown. */
 const port = portFrom(process.env['PORT']);
 const host = process.env['HOST'] ?? '127.0.0.1';
 if (port === null) {
   console.error(`PORT must be a whole number from 0 to 65535; it is "${process.env['PORT']}".`);
   process.exit(1);
 }
+const secured = tlsFrom(process.env);
+if (!secured.ok) {
+  console.error(secured.why);
+  process.exit(1);
+}
+const { tls } = secured;
 
 const dist = path.resolve(process.env['DIST'] ?? 'dist/web');
 /** Rooms are kept here, so that a class goes on where it was when the server comes back. */
 const rooms = new Rooms(path.resolve(process.env['DATA'] ?? 'data'));
-const app = createApp(dist, (to) =>
-  addRoomRoutes(to, rooms, () => {
-    const { port: bound } = server.address() as AddressInfo;
-    return addressesOf(host).map((address) => `http://${address}:${bound}`);
-  }),
-);
-const server = serverFor(app, SLOWEST_MS);
+const urls = () => {
+  const { port: bound } = server.address() as AddressInfo;
+  return addressesOf(host).map((address) => `${tls ? 'https' : 'http'}://${address}:${bound}`);
+};
+const app = createApp(dist, (to) => addRoomRoutes(to, rooms, urls));
+const server = serverFor(app, SLOWEST_MS, tls);
 const live = attachRooms(server, rooms);
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(
@@ -35,9 +41,7 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   process.exit(1);
 });
 server.listen(port, host, () => {
-  const { port: bound } = server.address() as AddressInfo;
-  for (const address of addressesOf(host))
-    console.log(`Fair Sprocket is open at http://${address}:${bound}`);
+  for (const url of urls()) console.log(`Fair Sprocket is open at ${url}`);
 });
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const)

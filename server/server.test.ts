@@ -1,13 +1,15 @@
-import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, connect, type AddressInfo, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
+import https from 'node:https';
 import path from 'node:path';
 import type { Server as HttpServer } from 'node:http';
 import { addressesOf } from './addresses';
 import { portFrom } from './portFrom';
 import { createApp } from './app';
 import { serverFor, SLOWEST_MS } from './serverFor';
+import { tlsFrom } from './tlsFrom';
 
 /** Over real HTTP, on a small build of its own. */
 let dir: string;
@@ -150,6 +152,34 @@ test.each([
   expect(text).not.toContain(dir);
 });
 
+/** A certificate of our own for this machine, as a shop would make one. */
+function certificate(name: string, days: number): { TLS_CERT: string; TLS_KEY: string } {
+  const [cert, key] = [path.join(dir, `${name}.crt`), path.join(dir, `${name}.key`)];
+  const made = `req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days ${days}`;
+  const names = ['-subj', '/CN=shop', '-addext', 'subjectAltName=IP:127.0.0.1'];
+  execFileSync('openssl', [...made.split(' '), '-keyout', key, '-out', cert, ...names], {
+    stdio: 'ignore',
+  });
+  return { TLS_CERT: cert, TLS_KEY: key };
+}
+
+test('TLS is asked for whole, with a key that fits and a certificate that has not ended', () => {
+  const why = (env: Record<string, string>, now?: Date) => {
+    const asked = tlsFrom(env, now);
+    return asked.ok ? asked.tls && 'tls' : asked.why;
+  };
+  const [one, two] = [certificate('one', 30), certificate('two', 30)];
+  expect(why({})).toBeNull();
+  expect(why(one)).toBe('tls');
+  expect(why({ TLS_CERT: one.TLS_CERT })).toContain('TLS_KEY is missing');
+  expect(why({ TLS_KEY: one.TLS_KEY })).toContain('TLS_CERT is missing');
+  expect(why({ ...one, TLS_CERT: `${one.TLS_CERT}.not` })).toContain("can't be read");
+  expect(why({ ...one, TLS_KEY: two.TLS_KEY })).toContain('no certificate with its key');
+  expect(why({ ...one, TLS_CERT: one.TLS_KEY })).toContain('no certificate with its key');
+  const later = new Date(Date.now() + 40 * 86_400_000);
+  expect(why(one, later)).toMatch(/ended on \d{4}-\d\d-\d\d/);
+});
+
 describe('the program', () => {
   const start = (env: Record<string, string>) => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
@@ -178,6 +208,26 @@ describe('the program', () => {
     expect((await fetch(address)).status).toBe(200);
     child.kill('SIGTERM');
     expect(await ended).toBe(0);
+  }, 60_000);
+
+  test('with a certificate it speaks TLS, and says so in its address', async () => {
+    const tls = certificate('program', 2);
+    const { child, said, ended } = start({ PORT: '0', ...tls });
+    const address = await said(/https:\/\/127\.0\.0\.1:\d+/);
+    const where = await new Promise<string>((done, fail) =>
+      https
+        .get(`${address}/rooms/where`, { ca: readFileSync(tls.TLS_CERT) }, (res) =>
+          res.setEncoding('utf8').on('data', done),
+        )
+        .on('error', fail),
+    );
+    expect(JSON.parse(where)).toEqual({ addresses: [address] });
+    child.kill('SIGTERM');
+    expect(await ended).toBe(0);
+    const half = start({ PORT: '0', TLS_CERT: tls.TLS_CERT });
+    const told = half.said(/TLS_KEY is missing/);
+    expect(await half.ended).toBe(1);
+    await told;
   }, 60_000);
 
   test('a busy port and a bad port are told in plain words', async () => {
