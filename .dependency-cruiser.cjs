@@ -1,5 +1,5 @@
 /** The import rules of docs/ARCHITECTURE.md. Layers inside core import downwards only. */
-const TEST = '\\.(test|e2e)\\.tsx?$|^(core|web)/tests/|^core/[^/]+/tests/';
+const TEST = '\\.(test|e2e)\\.tsx?$|^(core|web)/tests/|^(core|server)/[^/]+/tests/';
 /** Everything that computes what a machine does. */
 const BELOW_OIL = [
   'numerics',

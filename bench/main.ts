@@ -15,7 +15,7 @@ import { benchFaults } from './faults';
 import { benchReasons } from './reasons';
 import { benchDualClutch } from './dualClutch';
 import { benchOil } from './oil';
-import { benchRoom } from './room';
+import { benchRooms } from './rooms';
 import { benchStripDown } from './stripDown';
 import { benchUnits } from './units';
 
@@ -71,6 +71,6 @@ benchReasons();
 benchStripDown();
 benchOil();
 benchDualClutch();
-await benchRoom();
+await benchRooms();
 await benchUnits();
 if (!Number.isFinite(checksum)) throw new Error('bench: a solution was not a number');

@@ -4,13 +4,14 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { createApp } from '../server/app';
+import { fileStore } from '../server/rooms/fileStore';
 import { Rooms } from '../server/rooms/rooms';
 import { addRoomRoutes, attachRooms } from '../server/rooms/wire';
 
 /** The real server on the built application, on a free port; its rooms in a folder of their own. */
 export async function startServer(): Promise<{ url: string; stop(): Promise<void> }> {
   const data = mkdtempSync(path.join(tmpdir(), 'rooms-'));
-  const rooms = new Rooms(data);
+  const rooms = await Rooms.start(fileStore(data));
   const urlOf = () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const app = createApp(path.resolve('dist/web'), (to) =>
     addRoomRoutes(to, rooms, () => [urlOf()]),
@@ -27,7 +28,7 @@ export async function startServer(): Promise<{ url: string; stop(): Promise<void
       server.closeAllConnections();
       // The socket server closes the other one with it.
       await live.close();
-      rooms.close();
+      await rooms.close();
       rmSync(data, { recursive: true, force: true });
     },
   };

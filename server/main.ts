@@ -4,6 +4,7 @@ import { addressesOf } from './addresses';
 import { createApp } from './app';
 import { portFrom } from './portFrom';
 import { Rooms } from './rooms/rooms';
+import { storeFrom } from './rooms/storeFrom';
 import { addRoomRoutes, attachRooms } from './rooms/wire';
 import { serverFor, SLOWEST_MS } from './serverFor';
 import { tlsFrom } from './tlsFrom';
@@ -23,15 +24,19 @@ if (!secured.ok) {
 const { tls } = secured;
 
 const dist = path.resolve(process.env['DIST'] ?? 'dist/web');
-/** Rooms are kept here, so that a class goes on where it was when the server comes back. */
-const rooms = new Rooms(path.resolve(process.env['DATA'] ?? 'data'));
+/** Rooms are kept, so that a class goes on where it was when the server comes back. */
+const kept = await storeFrom(process.env).catch((error: Error) => {
+  console.error(`Rooms can't be kept: ${error.message}`);
+  process.exit(1);
+});
+const rooms = await Rooms.start(kept.store);
 const urls = () => {
   const { port: bound } = server.address() as AddressInfo;
   return addressesOf(host).map((address) => `${tls ? 'https' : 'http'}://${address}:${bound}`);
 };
 const app = createApp(dist, (to) => addRoomRoutes(to, rooms, urls));
 const server = serverFor(app, SLOWEST_MS, tls);
-const live = attachRooms(server, rooms);
+const live = attachRooms(server, rooms, kept.adapter);
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(
     error.code === 'EADDRINUSE'
@@ -46,8 +51,10 @@ server.listen(port, host, () => {
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
-    void live.close();
-    server.close(() => process.exit(0));
+    void live
+      .close()
+      .then(() => rooms.close().catch(() => undefined))
+      .then(() => process.exit(0));
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   });

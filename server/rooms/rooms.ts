@@ -1,14 +1,14 @@
 import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
-import { mkdirSync } from 'node:fs';
 import { lessonHash, openValue } from '../../core/formats';
 import type { Lesson } from '../../core/lesson';
 import { apply, type Pace, type Room, type RoomEvent, type RoomRefusal } from '../../core/room';
-import { Journal, journalsIn } from './journal';
+import type { RoomStore } from './store';
 
 /** Letters and figures that nobody takes for each other. */
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_LENGTH = 6;
-const DAY_MS = 24 * 3600 * 1000;
+/** A room ends after a day. */
+export const ROOM_LIFE_MS = 24 * 3600 * 1000;
 export const MOST_ROOMS = 500;
 
 export type Trouble = RoomRefusal | 'no-room' | 'not-kept' | 'not-a-lesson' | 'too-many-rooms';
@@ -29,52 +29,55 @@ interface Held {
   /** Hashes of the keys: a journal that is read gives nobody's place away. */
   readonly hostKey: string;
   readonly students: Map<string, string>;
-  readonly journal: Journal;
+  /** Lines that are in `room`. */
+  lines: number;
 }
 
 const hashed = (key: string): string => createHash('sha256').update(key).digest('hex');
 const same = (key: string, hash: string): boolean =>
   timingSafeEqual(Buffer.from(hashed(key)), Buffer.from(hash));
 const newKey = (): string => randomBytes(18).toString('base64url');
+const newCode = (): string =>
+  Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join('');
 
-/** Every room of this server: in memory, and line by line on the disk. */
+/**
+ * Every room that this process has to do with: its lines in a store, what they add up to in memory. Other processes may write
+ * into the same store: whatever is asked of a room, its newest lines are read before.
+ */
 export class Rooms {
-  readonly #dir: string;
+  readonly #store: RoomStore;
   readonly #now: () => number;
   readonly #held = new Map<string, Held>();
+  /** What is done in a room is done one after the other. */
+  readonly #turns = new Map<string, Promise<unknown>>();
 
-  /** Rooms that were open when the server stopped are open again. @throws Error when the folder can't be made */
-  constructor(dir: string, now: () => number = Date.now) {
-    this.#dir = dir;
+  private constructor(store: RoomStore, now: () => number) {
+    this.#store = store;
     this.#now = now;
-    mkdirSync(dir, { recursive: true, mode: 0o700 });
-    for (const code of journalsIn(dir)) this.#replay(code);
-    this.sweep();
   }
 
-  #replay(code: string): void {
-    const { journal, lines } = Journal.open(this.#dir, code);
-    const held = replayed(lines, journal);
-    if (held) this.#held.set(code, held);
-    else journal.remove();
+  /** Rooms that were open when the server stopped are open again. */
+  static async start(store: RoomStore, now: () => number = Date.now): Promise<Rooms> {
+    const rooms = new Rooms(store, now);
+    await rooms.sweep();
+    return rooms;
   }
 
-  get count(): number {
-    return this.#held.size;
-  }
-
-  /** Lets go of rooms that are a day old, or closed. */
-  sweep(): void {
-    for (const [code, { room, journal }] of this.#held)
-      if (room.closed || this.#now() - Date.parse(room.openedAt) > DAY_MS) {
-        journal.remove();
+  /** Lets go of rooms that are a day old, or closed, or of which not even the opening is whole. @returns how many are left */
+  async sweep(): Promise<number> {
+    let left = 0;
+    for (const code of await this.#store.codes()) {
+      const room = await this.room(code);
+      if (room && !room.closed && this.#now() - Date.parse(room.openedAt) <= ROOM_LIFE_MS) left++;
+      else {
         this.#held.delete(code);
+        await this.#store.remove(code);
       }
+    }
+    return left;
   }
 
-  open(document: unknown, pace: Pace): Told<{ code: string; hostKey: string }> {
-    this.sweep();
-    if (this.#held.size >= MOST_ROOMS) return trouble('too-many-rooms');
+  async open(document: unknown, pace: Pace): Promise<Told<{ code: string; hostKey: string }>> {
     const opened = openValue(document, 'fair-sprocket/lesson');
     if (!opened.ok) return trouble('not-a-lesson');
     const lesson = opened.document;
@@ -87,104 +90,112 @@ export class Rooms {
     };
     const applied = apply(null, event);
     if (!applied.ok) return trouble(applied.refusal);
-    const [code, hostKey] = [this.#newCode(), newKey()];
+    const hostKey = newKey();
+    const line: Line = { event, lesson, hostKey: hashed(hostKey) };
     try {
-      const journal = Journal.create(this.#dir, code);
-      try {
-        journal.add({ event, lesson, hostKey: hashed(hostKey) } satisfies Line);
-      } catch (error) {
-        journal.remove();
-        throw error;
-      }
-      const held = {
-        lesson,
-        hostKey: hashed(hostKey),
-        students: new Map<string, string>(),
-        journal,
-      };
-      this.#held.set(code, { ...held, room: applied.room });
+      if ((await this.sweep()) >= MOST_ROOMS) return trouble('too-many-rooms');
+      let code = newCode();
+      while (!(await this.#store.create(code, line))) code = newCode();
+      return told({ code, hostKey });
     } catch {
       return trouble('not-kept');
     }
-    return told({ code, hostKey });
   }
 
-  #newCode(): string {
-    for (;;) {
-      const letters = Array.from(
-        { length: CODE_LENGTH },
-        () => ALPHABET[randomInt(ALPHABET.length)],
-      );
-      const code = letters.join('');
-      if (!this.#held.has(code)) return code;
-    }
-  }
-
-  room(code: string): Room | null {
-    return this.#held.get(code)?.room ?? null;
-  }
-
-  lesson(code: string): Lesson | null {
-    return this.#held.get(code)?.lesson ?? null;
-  }
-
-  isHost(code: string, key: string): boolean {
+  /** In turn: the room with all that was kept of it, by whomever. @throws Error when the store does not answer */
+  async #current(code: string): Promise<Held | null> {
     const held = this.#held.get(code);
-    return held !== undefined && same(key, held.hostKey);
+    const lines = (await this.#store.after(code, held?.lines ?? 0)) as Line[] | null;
+    if (lines && held) for (const line of lines) take(held, line);
+    const now = lines && (held ?? replayed(lines));
+    if (now) this.#held.set(code, now);
+    else this.#held.delete(code);
+    return now;
+  }
+
+  #inTurn<T>(code: string, task: () => Promise<T>): Promise<T> {
+    const turn = (this.#turns.get(code) ?? Promise.resolve()).then(task, task);
+    this.#turns.set(code, turn);
+    const last = () => {
+      if (this.#turns.get(code) === turn) this.#turns.delete(code);
+    };
+    turn.then(last, last);
+    return turn;
+  }
+
+  #ask<T>(code: string, what: (held: Held) => T): Promise<T | null> {
+    return this.#inTurn(code, async () => {
+      const held = await this.#current(code);
+      return held && what(held);
+    });
+  }
+
+  room(code: string): Promise<Room | null> {
+    return this.#ask(code, ({ room }) => room);
+  }
+
+  lesson(code: string): Promise<Lesson | null> {
+    return this.#ask(code, ({ lesson }) => lesson);
+  }
+
+  async isHost(code: string, key: string): Promise<boolean> {
+    return (await this.#ask(code, ({ hostKey }) => same(key, hostKey))) ?? false;
   }
 
   /** The student whose key this is; `null` for nobody in the room. */
-  studentOf(code: string, key: string): string | null {
-    const held = this.#held.get(code);
-    for (const [student, hash] of held?.students ?? [])
-      if (same(key, hash))
-        return held!.room.students.some((s) => s.id === student) ? student : null;
-    return null;
+  studentOf(code: string, key: string): Promise<string | null> {
+    return this.#ask(code, ({ room, students }) => {
+      for (const [student, hash] of students)
+        if (same(key, hash)) return room.students.some((s) => s.id === student) ? student : null;
+      return null;
+    });
   }
 
-  join(code: string, name: string): Told<{ student: string; key: string }> {
+  async join(code: string, name: string): Promise<Told<{ student: string; key: string }>> {
     const [student, key] = [newKey(), newKey()];
-    const done = this.happen(code, { kind: 'joined', student, name }, hashed(key));
+    const done = await this.happen(code, { kind: 'joined', student, name }, hashed(key));
     return done.ok ? told({ student, key }) : done;
   }
 
-  /** One more event: first onto the disk, then into the room. */
-  happen(code: string, event: RoomEvent, studentKey?: string): Told<Room> {
-    const held = this.#held.get(code);
-    if (!held) return trouble('no-room');
-    const applied = apply(held.room, event);
-    if (!applied.ok) return trouble(applied.refusal);
-    try {
-      held.journal.add({
-        event,
-        ...(studentKey === undefined ? {} : { studentKey }),
-      } satisfies Line);
-    } catch {
-      return trouble('not-kept');
-    }
-    take(held, event, studentKey);
-    held.room = applied.room;
-    return told(held.room);
+  /** One more event: first into the store, then into the room. */
+  happen(code: string, event: RoomEvent, studentKey?: string): Promise<Told<Room>> {
+    const line: Line = { event, ...(studentKey === undefined ? {} : { studentKey }) };
+    return this.#inTurn(code, async () => {
+      try {
+        for (;;) {
+          const held = await this.#current(code);
+          if (!held) return trouble('no-room');
+          const applied = apply(held.room, event);
+          if (!applied.ok) return trouble(applied.refusal);
+          const done = await this.#store.append(code, held.lines, line);
+          if (done === 'gone') return trouble('no-room');
+          if (done === 'behind') continue;
+          take(held, line);
+          return told(held.room);
+        }
+      } catch {
+        return trouble('not-kept');
+      }
+    });
   }
-
-  close(): void {
-    for (const { journal } of this.#held.values()) journal.close();
+  close(): Promise<void> {
     this.#held.clear();
+    return this.#store.close();
   }
 }
 
-function take(
-  held: Pick<Held, 'students'>,
-  event: RoomEvent,
-  studentKey: string | undefined,
-): void {
-  if (event.kind === 'joined' && studentKey !== undefined)
-    held.students.set(event.student, studentKey);
+/** What one more line of the journal makes of a room; what can't be, never was. */
+function take(held: Held, line: Line): void {
+  held.lines++;
+  const next = apply(held.room, line.event);
+  if (!next.ok) return;
+  held.room = next.room;
+  if (line.event.kind === 'joined' && 'studentKey' in line && line.studentKey !== undefined)
+    held.students.set(line.event.student, line.studentKey);
 }
 
 /** A room out of its journal; `null` when not even its opening is there. */
-function replayed(lines: readonly unknown[], journal: Journal): Held | null {
-  const [first, ...rest] = lines as Line[];
+function replayed([first, ...rest]: readonly Line[]): Held | null {
   if (!first || !('hostKey' in first) || first.event.kind !== 'opened') return null;
   const opened = openValue(first.lesson, 'fair-sprocket/lesson');
   const applied = apply(null, first.event);
@@ -194,13 +205,8 @@ function replayed(lines: readonly unknown[], journal: Journal): Held | null {
     lesson: opened.document,
     hostKey: first.hostKey,
     students: new Map(),
-    journal,
+    lines: 1,
   };
-  for (const line of rest) {
-    const next = apply(held.room, line.event);
-    if (!next.ok) continue;
-    held.room = next.room;
-    take(held, line.event, 'studentKey' in line ? line.studentKey : undefined);
-  }
+  for (const line of rest) take(held, line);
   return held;
 }

@@ -1,7 +1,7 @@
 import type { Server as HttpServer } from 'node:http';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { Server, type DefaultEventsMap, type Socket } from 'socket.io';
+import { Server, type DefaultEventsMap, type ServerOptions, type Socket } from 'socket.io';
 import {
   hostAction,
   roomCode,
@@ -10,7 +10,7 @@ import {
   roomOpening,
   type RoomEntrance,
 } from '../../core/formats';
-import { studentView } from '../../core/room';
+import { studentView, type RoomEvent } from '../../core/room';
 import type { Rooms, Told } from './rooms';
 
 /** A lesson at most; one message of a student at most. */
@@ -23,11 +23,16 @@ const WINDOW_MS = 10 * 60 * 1000;
 
 /** What is known of a connection. */
 interface Known {
+  /** Has asked to be let in, or is. */
+  entering?: boolean;
   code?: string;
   student?: string;
 }
-type Live = Server<DefaultEventsMap, DefaultEventsMap, DefaultEventsMap, Known>;
-type Wire = Socket<DefaultEventsMap, DefaultEventsMap, DefaultEventsMap, Known>;
+interface BetweenProcesses {
+  kept: (code: string) => void;
+}
+type Io = Server<DefaultEventsMap, DefaultEventsMap, BetweenProcesses, Known>;
+type Wire = Socket<DefaultEventsMap, DefaultEventsMap, BetweenProcesses, Known>;
 
 type Ack = (answer: unknown) => void;
 const isAck = (value: unknown): value is Ack => typeof value === 'function';
@@ -54,23 +59,27 @@ export function addRoomRoutes(app: Express, rooms: Rooms, addresses: () => strin
     '/rooms',
     limit(OPENINGS, false),
     express.json({ limit: LESSON_BYTES, strict: true }),
-    (req, res) => {
+    async (req, res) => {
       const asked = roomOpening.safeParse(req.body);
       if (!asked.success) {
         res.status(400).json({ why: 'not-a-lesson' });
         return;
       }
-      const opened = rooms.open(asked.data.lesson, asked.data.pace);
+      const opened = await rooms.open(asked.data.lesson, asked.data.pace);
       if (opened.ok) res.status(201).set('Cache-Control', 'no-store').json(opened.value);
       else res.status(opened.why === 'not-kept' ? 507 : 400).json({ why: opened.why });
     },
   );
-  app.get('/rooms/:code/lesson', limit(WRONG_CODES, true), (req, res) => {
+  app.get('/rooms/:code/lesson', limit(WRONG_CODES, true), async (req, res) => {
     const code = roomCode.safeParse(req.params['code']);
-    const lesson = code.success ? rooms.lesson(code.data) : null;
     res.set('Cache-Control', 'no-store');
-    if (lesson) res.json(lesson);
-    else res.status(404).json({ why: 'no-room' });
+    try {
+      const lesson = code.success ? await rooms.lesson(code.data) : null;
+      if (lesson) res.json(lesson);
+      else res.status(404).json({ why: 'no-room' });
+    } catch {
+      res.status(503).json({ why: 'not-kept' });
+    }
   });
 }
 
@@ -96,9 +105,27 @@ class WrongCodes {
   }
 }
 
-/** Everything that is live in a room. */
-export function attachRooms(http: HttpServer, rooms: Rooms): Live {
-  const io: Live = new Server(http, {
+/** One process's part in its rooms. */
+interface Live {
+  readonly io: Io;
+  readonly rooms: Rooms;
+  /** Whether other processes have devices of the same rooms. */
+  readonly shared: boolean;
+  /** Rooms whose devices are told within moments. */
+  readonly due: Set<string>;
+}
+
+/**
+ * Everything that is live in a room.
+ * @param adapter how processes that share their rooms hear of each other; left out, there is this one
+ */
+export function attachRooms(
+  http: HttpServer,
+  rooms: Rooms,
+  adapter?: ServerOptions['adapter'],
+): Io {
+  const io: Io = new Server(http, {
+    ...(adapter ? { adapter } : {}),
     maxHttpBufferSize: MESSAGE_BYTES,
     serveClient: false,
     // Only pages of this very server: others send another origin.
@@ -107,7 +134,10 @@ export function attachRooms(http: HttpServer, rooms: Rooms): Live {
       done(null, origin === undefined || sameHost(origin, host));
     },
   });
+  const live: Live = { io, rooms, shared: adapter !== undefined, due: new Set() };
   const wrong = new WrongCodes();
+  // Another process has kept something: its devices are told by it, ours by us.
+  io.on('kept', (code: string) => tellSoon(live, code));
   io.on('connection', (socket) => {
     let [began, count] = [Date.now(), 0];
     socket.use((_event, next) => {
@@ -123,16 +153,22 @@ export function attachRooms(http: HttpServer, rooms: Rooms): Live {
         return;
       }
       const entrance = roomEntrance.safeParse(message);
-      if (!entrance.success || socket.data.code !== undefined) {
+      if (!entrance.success || socket.data.entering) {
         ack({ ok: false, why: 'not-understood' });
         return;
       }
-      if (!rooms.room(entrance.data.code)) {
-        wrong.add(address);
-        ack({ ok: false, why: 'no-room' });
-        return;
-      }
-      enter(io, rooms, socket, entrance.data, ack, () => wrong.add(address));
+      socket.data.entering = true;
+      enter(live, socket, entrance.data).then(
+        (answer) => {
+          if (!answer.ok) socket.data.entering = false;
+          if (answer.why === 'no-room' || answer.why === 'not-the-host') wrong.add(address);
+          ack(answer);
+        },
+        () => {
+          socket.data.entering = false;
+          ack({ ok: false, why: 'not-kept' });
+        },
+      );
     });
   });
   return io;
@@ -146,39 +182,36 @@ function sameHost(origin: string, host: string | undefined): boolean {
   }
 }
 
-function enter(
-  io: Live,
-  rooms: Rooms,
-  socket: Wire,
-  entrance: RoomEntrance,
-  ack: Ack,
-  onWrong: () => void,
-): void {
+/** What a device hears of its request. */
+type Answer = { readonly ok: boolean; readonly why?: string } & Record<string, unknown>;
+
+async function enter(live: Live, socket: Wire, entrance: RoomEntrance): Promise<Answer> {
+  const { rooms } = live;
   const { code } = entrance;
+  if (!(await rooms.room(code))) return { ok: false, why: 'no-room' };
   if ('host' in entrance) {
-    if (!rooms.isHost(code, entrance.host)) {
-      onWrong();
-      ack({ ok: false, why: 'not-the-host' });
-      return;
-    }
-    asHost(io, rooms, socket, code);
-    ack({ ok: true, room: rooms.room(code) });
-    return;
+    if (!(await rooms.isHost(code, entrance.host))) return { ok: false, why: 'not-the-host' };
+    asHost(live, socket, code);
+    return { ok: true, room: await rooms.room(code) };
   }
   const joined: Told<{ student: string; key: string }> =
-    'name' in entrance ? rooms.join(code, entrance.name) : comeBack(rooms, code, entrance.student);
-  if (!joined.ok) {
-    ack({ ok: false, why: joined.why });
-    return;
-  }
+    'name' in entrance
+      ? await rooms.join(code, entrance.name)
+      : await comeBack(rooms, code, entrance.student);
+  if (!joined.ok) return { ok: false, why: joined.why };
   const { student, key } = joined.value;
-  asStudent(io, rooms, socket, code, student);
-  ack({ ok: true, key, view: studentView(rooms.room(code)!, student) });
-  tell(io, rooms, code);
+  asStudent(live, socket, code, student);
+  tell(live, code);
+  const room = await rooms.room(code);
+  return { ok: true, key, view: room && studentView(room, student) };
 }
 
-function comeBack(rooms: Rooms, code: string, key: string): Told<{ student: string; key: string }> {
-  const student = rooms.studentOf(code, key);
+async function comeBack(
+  rooms: Rooms,
+  code: string,
+  key: string,
+): Promise<Told<{ student: string; key: string }>> {
+  const student = await rooms.studentOf(code, key);
   return student === null
     ? { ok: false, why: 'unknown-student' }
     : { ok: true, value: { student, key } };
@@ -189,61 +222,69 @@ function answer<T>(
   socket: Wire,
   event: string,
   schema: { safeParse(message: unknown): { success: true; data: T } | { success: false } },
-  act: (message: T) => Told<unknown>,
+  act: (message: T) => Promise<Told<unknown>>,
 ): void {
-  socket.on(event, (message: unknown, ack: unknown) => {
+  socket.on(event, async (message: unknown, ack: unknown) => {
     if (!isAck(ack)) return;
     const read = schema.safeParse(message);
     const done: { ok: true } | { ok: false; why: string } = read.success
-      ? act(read.data)
+      ? await act(read.data)
       : { ok: false, why: 'not-understood' };
     ack(done.ok ? { ok: true } : { ok: false, why: done.why });
   });
 }
 
-function asHost(io: Live, rooms: Rooms, socket: Wire, code: string): void {
+function asHost(live: Live, socket: Wire, code: string): void {
   socket.data.code = code;
-  void socket.join(`${code} host`);
-  answer(socket, 'act', hostAction, (action) => {
-    const done = rooms.happen(code, action);
-    if (done.ok) tell(io, rooms, code);
-    return done;
-  });
+  void socket.join(hostsOf(code));
+  answer(socket, 'act', hostAction, (action) => happen(live, code, action));
 }
 
-function asStudent(io: Live, rooms: Rooms, socket: Wire, code: string, student: string): void {
+function asStudent(live: Live, socket: Wire, code: string, student: string): void {
   socket.data.code = code;
   socket.data.student = student;
   void socket.join(code);
-  answer(socket, 'commit', roomCommit, (commit) => {
-    const done = rooms.happen(code, { kind: 'committed', student, ...commit });
-    if (done.ok) tell(io, rooms, code);
-    return done;
-  });
+  answer(socket, 'commit', roomCommit, (commit) =>
+    happen(live, code, { kind: 'committed', student, ...commit }),
+  );
+}
+
+const hostsOf = (code: string): string => `${code} host`;
+
+async function happen(live: Live, code: string, event: RoomEvent): Promise<Told<unknown>> {
+  const done = await live.rooms.happen(code, event);
+  if (done.ok) tell(live, code);
+  return done;
+}
+
+function tell(live: Live, code: string): void {
+  tellSoon(live, code);
+  if (live.shared) live.io.serverSideEmit('kept', code);
 }
 
 /** What a class does at one moment is told once, ms. */
 const TOGETHER_MS = 15;
-const telling = new WeakMap<Live, Set<string>>();
 
-function tell(io: Live, rooms: Rooms, code: string): void {
-  const due = telling.get(io) ?? new Set<string>();
-  telling.set(io, due);
-  if (due.has(code)) return;
-  due.add(code);
+function tellSoon(live: Live, code: string): void {
+  if (live.due.has(code)) return;
+  live.due.add(code);
   setTimeout(() => {
-    due.delete(code);
-    tellNow(io, rooms, code);
+    live.due.delete(code);
+    // What can't be read now is told with the next thing that happens.
+    tellNow(live, code).catch(() => undefined);
   }, TOGETHER_MS).unref();
 }
 
-/** The room as it is now: all of it to the instructor, to each student their own. */
-function tellNow(io: Live, rooms: Rooms, code: string): void {
-  const room = rooms.room(code);
+/** The room as it is now, to the devices of this process: all of it to the instructor, to each student their own. */
+async function tellNow({ io, rooms }: Live, code: string): Promise<void> {
+  const { adapter, sockets } = io.sockets;
+  const devices = [...(adapter.rooms.get(code) ?? [])];
+  if (devices.length === 0 && !adapter.rooms.has(hostsOf(code))) return;
+  const room = await rooms.room(code);
   if (!room) return;
-  io.to(`${code} host`).emit('room', room);
-  for (const id of io.sockets.adapter.rooms.get(code) ?? []) {
-    const socket = io.sockets.sockets.get(id);
+  io.local.to(hostsOf(code)).emit('room', room);
+  for (const id of devices) {
+    const socket = sockets.get(id);
     const student = socket?.data.student;
     if (!socket || student === undefined) continue;
     const view = studentView(room, student);

@@ -43,5 +43,12 @@ export const addressesOfServer = async (): Promise<string[]> =>
 
 export async function newSocket(): Promise<Socket> {
   const { io } = await import('socket.io-client');
-  return io({ autoConnect: false, reconnectionDelay: 500, reconnectionDelayMax: 3000 });
+  return io({
+    autoConnect: false,
+    reconnectionDelay: 500,
+    reconnectionDelayMax: 3000,
+    // One connection meets one process, where a school has several; where none can be held open, requests have to do.
+    transports: ['websocket', 'polling'],
+    tryAllTransports: true,
+  });
 }
