@@ -33,6 +33,7 @@ const BENCHES = {
 const ALL_BENCHES = Object.keys(BENCHES);
 const WEB = {
   shared: [],
+  serviceWorker: [],
   storage: ['shared'],
   workers: ['shared'],
   state: ['shared', 'storage', 'workers'],

@@ -1,5 +1,6 @@
 import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
+import { VitePWA } from 'vite-plugin-pwa';
 import { KEPT_FILES } from './web/app/keptFiles';
 
 /** What takes work out to a file is kept first; of the fonts only what the first visit would ask for. */
@@ -22,9 +23,48 @@ const listKeptFiles: Plugin = {
   },
 };
 
+const icon = (sizes: string, purpose: 'any' | 'maskable' = 'any') => ({
+  src: `/icon-${purpose === 'any' ? '' : 'maskable-'}${sizes.split('x')[0]}.png`,
+  sizes,
+  type: 'image/png',
+  purpose,
+});
+
+/** What makes it installable, and the worker that starts it without its server. */
+const offline = VitePWA({
+  strategies: 'injectManifest',
+  srcDir: 'serviceWorker',
+  filename: 'sw.ts',
+  // The page registers it itself, when it is idle.
+  injectRegister: false,
+  manifest: {
+    id: '/',
+    name: 'Fair Sprocket',
+    short_name: 'Fair Sprocket',
+    description:
+      'Drivetrain lessons out of live models: predict, commit, then see what the model says and why.',
+    start_url: '/',
+    scope: '/',
+    display: 'standalone',
+    background_color: '#efede5',
+    theme_color: '#efede5',
+    icons: [icon('192x192'), icon('512x512'), icon('512x512', 'maskable')],
+  },
+  includeManifestIcons: false,
+  injectManifest: {
+    globPatterns: [
+      'index.html',
+      'sprocket.svg',
+      'assets/*.{js,css}',
+      'assets/*-latin-{wdth,wght}-*.woff2',
+    ],
+    maximumFileSizeToCacheInBytes: 4_000_000,
+  },
+});
+
 export default defineConfig({
   root: 'web',
-  plugins: [react(), listKeptFiles],
+  plugins: [react(), listKeptFiles, offline],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

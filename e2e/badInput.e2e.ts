@@ -11,12 +11,8 @@ beforeAll(() => {
   b = run.browser();
 });
 
-type Devtools = { sendDevToolsCommand(command: string, params: object): Promise<void> };
 const beforeEveryPage = (browser: Browser, source: string) =>
-  (browser.driver as unknown as Devtools).sendDevToolsCommand(
-    'Page.addScriptToEvaluateOnNewDocument',
-    { source },
-  );
+  browser.devtools('Page.addScriptToEvaluateOnNewDocument', { source });
 
 const good = readFileSync('demo/lessons/name-the-parts.json', 'utf8');
 const changed = (change: (lesson: Record<string, unknown>) => void): string => {

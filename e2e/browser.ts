@@ -40,6 +40,8 @@ export interface Browser {
   offline(off: boolean): Promise<void>;
   /** Opens the same page as a browser that may fetch ahead, and waits until all files are there. */
   kept(): Promise<void>;
+  /** A command of Chromium's own. @returns what it answers */
+  devtools(command: string, parameters?: object): Promise<unknown>;
   /** Console messages of level warning and above since the last call. */
   consoleProblems(): Promise<string[]>;
   /** What axe finds: by all its rules, or by those named. */
@@ -81,8 +83,10 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
   ) => wait(condition, timeout, message, pause)) as typeof wait;
   const downloads = downloadsOf(running);
 
+  const devtools = (command: string, parameters: object = {}): Promise<unknown> =>
+    driver.sendAndGetDevToolsCommand(command, parameters);
   const viewport = (width: number, height: number) =>
-    driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+    devtools('Emulation.setDeviceMetricsOverride', {
       width,
       height,
       deviceScaleFactor: 1,
@@ -92,7 +96,7 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
 
   // Hundreds of files are fetched ahead for nothing where no test takes the network away.
   const savesData = (dataSaverEnabled: boolean) =>
-    driver.sendDevToolsCommand('Emulation.setDataSaverOverride', { dataSaverEnabled });
+    devtools('Emulation.setDataSaverOverride', { dataSaverEnabled });
   await savesData(true);
 
   async function look<T>(what: string, role: string, name?: string | RegExp): Promise<T[]> {
@@ -162,6 +166,7 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
     downloads,
     role,
     text,
+    devtools,
     viewport: async (width, height) => void (await viewport(width, height)),
     open,
     go,
@@ -229,7 +234,7 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
       });
     },
     offline: async (off) =>
-      void (await driver.sendDevToolsCommand('Network.emulateNetworkConditions', {
+      void (await devtools('Network.emulateNetworkConditions', {
         offline: off,
         latency: 0,
         downloadThroughput: -1,

@@ -10,20 +10,14 @@ beforeAll(() => {
   b = run.browser();
 });
 
-interface Devtools {
-  sendDevToolsCommand(command: string, parameters: object): Promise<void>;
-  sendAndGetDevToolsCommand(command: string, parameters: object): Promise<unknown>;
-}
-const devtools = () => b.driver as unknown as Devtools;
-
 /** Listeners that scripts have registered and that are still there. */
 async function listeners(): Promise<number> {
   // What one pass finds free may free more in the next.
   for (let pass = 0; pass < 3; pass++) {
-    await devtools().sendDevToolsCommand('HeapProfiler.collectGarbage', {});
+    await b.devtools('HeapProfiler.collectGarbage', {});
     await b.driver.sleep(250);
   }
-  const said = (await devtools().sendAndGetDevToolsCommand('Performance.getMetrics', {})) as {
+  const said = (await b.devtools('Performance.getMetrics', {})) as {
     metrics: { name: string; value: number }[];
   };
   return said.metrics.find((m) => m.name === 'JSEventListeners')!.value;
@@ -48,7 +42,7 @@ const ROUTES = [
 
 test('going round all screens again and again leaves no listener behind', async () => {
   await b.open(run.at('/'));
-  await devtools().sendDevToolsCommand('Performance.enable', {});
+  await b.devtools('Performance.enable', {});
   const round = async () => {
     for (const route of ROUTES) {
       await b.go(route);
@@ -69,7 +63,7 @@ test('going round all screens again and again leaves no listener behind', async 
 });
 
 test('a unit at every limit of the format: no press waits for all of it to be drawn', async () => {
-  await devtools().sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+  await b.devtools('Page.addScriptToEvaluateOnNewDocument', {
     source: `window.long_ = [];
       new PerformanceObserver((list) => window.long_.push(...list.getEntries().map((e) => e.duration)))
         .observe({ type: 'longtask', buffered: true });`,

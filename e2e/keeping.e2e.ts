@@ -11,10 +11,6 @@ const b = new Proxy({} as ReturnType<typeof run.browser>, {
   get: (_none, name) => Reflect.get(run.browser(), name) as unknown,
 });
 
-interface Devtools {
-  sendDevToolsCommand(command: string, parameters: object): Promise<void>;
-}
-
 const LESSON = '/learn/lessons/what-the-held-part-feels';
 
 /** Every document that the browser keeps, by its key. */
@@ -181,10 +177,9 @@ test('once the page has settled, work comes out as a file with no server', async
 
 test('a part that can’t be fetched says so on its screen, and comes when the server is back', async () => {
   await b.open(run.at('/teach/lessons'));
-  const block = (urls: string[]) =>
-    (b.driver as unknown as Devtools).sendDevToolsCommand('Network.setBlockedURLs', { urls });
+  const block = (urls: string[]) => b.devtools('Network.setBlockedURLs', { urls });
   // The browser may have kept the part from another visit.
-  await (b.driver as unknown as Devtools).sendDevToolsCommand('Network.enable', {});
+  await b.devtools('Network.enable', {});
   await block(['*ClassBookScreen*']);
   await b.offline(true);
   try {

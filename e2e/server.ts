@@ -9,21 +9,24 @@ import { Rooms } from '../server/rooms/rooms';
 import { addRoomRoutes, attachRooms } from '../server/rooms/wire';
 
 /** The real server on the built application, on a free port; its rooms in a folder of their own. */
-export async function startServer(): Promise<{ url: string; stop(): Promise<void> }> {
+export async function startServer({ dist = path.resolve('dist/web'), port = 0 } = {}): Promise<{
+  url: string;
+  port: number;
+  stop(): Promise<void>;
+}> {
   const data = mkdtempSync(path.join(tmpdir(), 'rooms-'));
   const rooms = await Rooms.start(fileStore(data));
   const urlOf = () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const app = createApp(path.resolve('dist/web'), (to) =>
-    addRoomRoutes(to, rooms, () => [urlOf()]),
-  );
+  const app = createApp(dist, (to) => addRoomRoutes(to, rooms, () => [urlOf()]));
   const server = createServer(app);
   const live = attachRooms(server, rooms);
   await new Promise<void>((ready, fail) => {
     server.once('error', fail);
-    server.listen(0, '127.0.0.1', ready);
+    server.listen(port, '127.0.0.1', ready);
   });
   return {
     url: urlOf(),
+    port: (server.address() as AddressInfo).port,
     async stop() {
       server.closeAllConnections();
       // The socket server closes the other one with it.

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { selectStorageTrouble } from '../state/librarySlice';
@@ -6,6 +6,7 @@ import { Loading } from '../shared/PartMissing';
 import { useShortcuts } from '../shared/useShortcuts';
 import { useAppSelector } from '../state/hooks';
 import { moreWords } from './i18n';
+import { isVersionWaiting, listenForVersion } from './newVersion';
 import { ShellTools } from './ShellTools';
 import { SprocketMark } from './SprocketMark';
 import './Shell.css';
@@ -20,6 +21,10 @@ const KeysSheet = lazy(async () => ({
 
 const StorageNotice = lazy(async () => ({
   default: (await withWords(import('./StorageNotice'))).StorageNotice,
+}));
+
+const NewVersionNotice = lazy(async () => ({
+  default: (await withWords(import('./NewVersionNotice'))).NewVersionNotice,
 }));
 
 /** What a whole class looks at has the whole wall. */
@@ -54,6 +59,7 @@ const NAV = {
 /** The bar over every screen: two doors, the parts behind the open one, and the settings of the wall. */
 export function Shell() {
   const { t } = useTranslation();
+  const newVersion = useSyncExternalStore(listenForVersion, isVersionWaiting);
   const storageTrouble = useAppSelector(selectStorageTrouble);
   const loading = useAppSelector(({ library }) => library.status === 'loading');
   const { pathname, search } = useLocation();
@@ -126,6 +132,11 @@ export function Shell() {
       {storageTrouble && (
         <Suspense fallback={null}>
           <StorageNotice />
+        </Suspense>
+      )}
+      {newVersion && !bare && (
+        <Suspense fallback={null}>
+          <NewVersionNotice />
         </Suspense>
       )}
       <div className="shell-screen" ref={screen} data-at={pathname + search}>

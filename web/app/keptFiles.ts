@@ -1,3 +1,5 @@
+import { versionWaits } from './newVersion';
+
 /**
  * Every file of the application is fetched once into the browser's own store, so that all of it works when the server is
  * gone. They are only fetched: a screen is read and run when it is opened.
@@ -70,6 +72,38 @@ interface NetworkSaying {
 /** Whoever asked the browser to save data pays for it: only what is opened is fetched. */
 export const savesData = ({ connection }: NetworkSaying): boolean => connection?.saveData === true;
 
-export function keepFilesWhenIdle(): void {
-  if (!savesData(navigator as NetworkSaying)) setTimeout(() => void keepFiles(), FIRST_PAUSE_MS);
+/** A tab that stays open for days hears of a new build, too. */
+const ASK_AGAIN_MS = 3_600_000;
+
+/** @throws Error when this browser refuses, or not all could be fetched */
+async function keepByWorker(): Promise<void> {
+  const { Workbox } = await import('workbox-window');
+  const worker = new Workbox('/sw.js');
+  worker.addEventListener('waiting', () => versionWaits(worker));
+  let asked = Date.now();
+  document.addEventListener('visibilitychange', () => {
+    if (document.hidden || Date.now() - asked < ASK_AGAIN_MS) return;
+    asked = Date.now();
+    // No server, no new build.
+    worker.update().catch(() => undefined);
+  });
+  await worker.register({ immediate: true });
+  await navigator.serviceWorker.ready;
+  performance.mark(KEPT_MARK);
 }
+
+/**
+ * Where the browser allows it (this machine, or TLS) a service worker keeps all files and starts the application without its
+ * server; on a shop's plain network they are fetched, so that what is open goes on.
+ */
+async function keep(): Promise<void> {
+  const worker = import.meta.env.PROD && isSecureContext ? navigator.serviceWorker : undefined;
+  // What a worker keeps already must hear of new builds.
+  if (savesData(navigator as NetworkSaying) && !worker?.controller) return;
+  if (worker) await keepByWorker().catch(keepFiles);
+  else await keepFiles();
+}
+
+export const keepFilesWhenIdle = (): void => {
+  setTimeout(() => void keep(), FIRST_PAUSE_MS);
+};
