@@ -55,6 +55,7 @@ const offline = VitePWA({
     globPatterns: [
       'index.html',
       'sprocket.svg',
+      'examples/*.webp',
       'assets/*.{js,css}',
       'assets/*-latin-{wdth,wght}-*.woff2',
     ],

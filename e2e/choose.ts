@@ -3,7 +3,7 @@ import type { Browser } from './browser';
 
 const OPTIONS = '.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option';
 
-/** Opens a list by its name and takes the option with just this text. @throws Error naming what was there instead */
+/** Opens a list by its name and takes the option with just this name. @throws Error naming what was there instead */
 export async function chooseOption(
   b: Browser,
   list: string | RegExp,
@@ -19,8 +19,9 @@ export async function chooseOption(
   await b.driver.sleep(150);
   const there = await b.driver.executeScript<string[] | null>(
     `const all = [...document.querySelectorAll(arguments[0])];
-     const one = all.find((o) => o.textContent.trim() === arguments[1]);
-     if (!one) return all.map((o) => o.textContent);
+     const name = (o) => (o.querySelector('.kind-name') ?? o).textContent.trim();
+     const one = all.find((o) => name(o) === arguments[1]);
+     if (!one) return all.map(name);
      one.click();
      return null;`,
     OPTIONS,

@@ -106,7 +106,7 @@ test('an instructor adds a clutch question and a bench; the answer is computed a
   await b.driver.actions().click(select).perform();
   await b.driver.sleep(300);
   await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-item-option')].find((o) => o.textContent === 'Which noise test').click()`,
+    `[...document.querySelectorAll('.ant-select-item-option')].find((o) => o.querySelector('.kind-name')?.textContent === 'Which noise test').click()`,
   );
   await b.see('first touch, neutral or pedal down, neutral');
 });

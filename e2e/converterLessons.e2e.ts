@@ -1,6 +1,7 @@
 import { By, Key, Origin } from 'selenium-webdriver';
 import type { Browser } from './browser';
 import { answering } from './answering';
+import { chooseOption } from './choose';
 import { session } from './session';
 
 /** Questions about converters as a student meets them: sketched, operated, read off, predicted, put in order. */
@@ -135,17 +136,7 @@ test('an instructor asks a question about a converter, and the lesson carries th
   await b.visit(run.at('/teach/lessons'));
   await b.press('button', 'New lesson');
   await b.press('button', 'Question');
-  const pick = async (label: string, option: string) => {
-    const select = await b.role('combobox', label);
-    await select.sendKeys(Key.ARROW_DOWN);
-    await b.driver.sleep(250);
-    await b.driver.executeScript(
-      `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')]
-         .find((e) => e.innerText.trim() === arguments[0]).click()`,
-      option,
-    );
-    await b.driver.sleep(200);
-  };
+  const pick = (label: string, option: string) => chooseOption(b, label, option);
   await pick('Kind of question', 'What a change does');
   await b.see('The model answers: down from');
   await pick('What is changed', 'Stator seized');

@@ -22,7 +22,7 @@ const OTHERS = [
 const SIZES = process.env['WIDTHS'] === 'others' ? OTHERS : USUAL;
 
 /** By script, since an open dialog lies over the bar. */
-async function switchPaper(b: Browser): Promise<void> {
+export async function switchPaper(b: Browser): Promise<void> {
   await b.driver.executeScript(
     'document.querySelector(".shell-tools button:nth-child(2)").click()',
   );

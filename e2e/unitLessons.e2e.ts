@@ -3,6 +3,7 @@ import { openText } from '../core/formats';
 import type { Browser } from './browser';
 import { bytesOf, downloaded } from './files';
 import { answering } from './answering';
+import { chooseOption } from './choose';
 import { session } from './session';
 
 /** Lessons about whole units: predicted on the drawing and in the chart, by mouse and by key. */
@@ -115,12 +116,7 @@ test('an instructor asks about a unit; the lesson carries it', async () => {
   await b.press('button', 'Whole unit');
   await b.see(/student may change/i);
   await b.press('button', 'Question');
-  const kind = await b.role('combobox', 'Kind of question');
-  await kind.sendKeys(Key.ARROW_DOWN);
-  await b.driver.sleep(200);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-item-option')].find((e) => e.innerText.trim() === 'Who holds the reaction').click()`,
-  );
+  await chooseOption(b, 'Kind of question', 'Who holds the reaction');
   await b.see(/The model answers:/);
   await b.see('Saved');
   await b.press('link', 'Try as a student');

@@ -1,8 +1,7 @@
-import { Checkbox, Select } from 'antd';
+import { Checkbox } from 'antd';
 import { useTranslation } from 'react-i18next';
 import type { Model } from '../../../core/formats';
 import {
-  FAMILY_NAMES,
   canAskWhy,
   familyOf,
   familyNamed,
@@ -15,6 +14,7 @@ import {
 import { editorOf } from '../families/editors';
 import { useAppSelector } from '../../state/hooks';
 import { useLessonShelf } from './useLessonShelf';
+import { KindPicker } from './KindPicker';
 import type { EditsBlock } from './editsBlock';
 import { WhatItTells } from './WhatItTells';
 
@@ -40,20 +40,7 @@ export function QuestionEditor({ block, onBlock }: Props) {
   return (
     <>
       <div className="row">
-        <Select
-          aria-label={t('question.kind')}
-          value={question.kind}
-          onChange={change}
-          style={{ width: 260 }}
-          listHeight={560}
-          virtual={false}
-          options={FAMILY_NAMES.map((name) => ({
-            label: t(editorOf(name).label),
-            options: editorOf(name)
-              .kinds(shelf)
-              .map((kind) => ({ value: kind, label: t(`questionKinds.${kind}`) })),
-          })).filter(({ options }) => options.length > 0)}
-        />
+        <KindPicker kind={question.kind} shelf={shelf} onKind={change} />
         {varies(familyNamed(family), question) && (
           <Checkbox
             checked={'vary' in question && question.vary === true}
