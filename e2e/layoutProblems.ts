@@ -105,6 +105,22 @@ const LOOK = String.raw`
       if (layerOf(d.el) !== layerOf(x.el)) continue;
       problems.push('drawing ' + named(d.el).slice(0, 24) + ' lies over ' + named(x.el));
     }
+  // What is seen where a text stands: the text, or something opaque that lies over it.
+  const opaque = (el) => {
+    const [, alpha = '1'] = /rgba\([^)]*[, /]+([\d.]+)\)/.exec(styleOf(el).backgroundColor) || [];
+    return Number(alpha) > 0.5 || ['IMG', 'CANVAS'].includes(el.tagName);
+  };
+  for (const { el, rect } of texts) {
+    if (sizeOf(rect) < 6) continue;
+    // Near its end as well: most of it may be in sight.
+    for (const share of [0.5, 0.92]) {
+      const top = document.elementFromPoint(rect.left + share * (rect.right - rect.left), (rect.top + rect.bottom) / 2);
+      if (!top || top.closest('svg') || top.contains(el) || el.contains(top) || layerOf(top) !== layerOf(el) || fixedOf(top) !== fixedOf(el)) continue;
+      let over = top;
+      while (over && !over.contains(el) && !opaque(over)) over = over.parentElement;
+      if (over && !over.contains(el)) problems.push('covered: ' + named(el) + ' by ' + named(over));
+    }
+  }
   const things = [...texts, ...controls].filter((x) => sizeOf(x.rect) > 6);
   const told = new Set();
   for (let i = 0; i < things.length; i++)

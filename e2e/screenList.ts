@@ -23,6 +23,17 @@ export function screenList(browser: () => Browser): Screen[] {
     ],
     ['builder', '/teach/lessons/hold-one-drive-one', [() => b.see('The model answers')]],
     [
+      'builder, live gear set',
+      '/teach/lessons/name-the-parts',
+      [
+        () => b.see('Live gear set'),
+        () =>
+          browser().driver.executeScript(
+            'document.querySelector(".end-view-field").scrollIntoView({ block: "center" })',
+          ),
+      ],
+    ],
+    [
       'worksheets',
       '/teach/lessons/hold-one-drive-one/paper',
       [() => b.see('Ring held, sun drives')],

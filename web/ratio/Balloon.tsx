@@ -13,26 +13,14 @@ interface Props {
   state: string;
   selected: boolean;
   corner: 'top-left' | 'top-right' | 'bottom-left';
-  /** What else the sheet shows: how high the rows are on a phone. */
-  rows: string;
   children?: ReactNode;
 }
 
 /** A numbered balloon of the drawing: names a part, says its role, and carries its controls. */
-export function Balloon({
-  number,
-  port,
-  detail,
-  role,
-  state,
-  selected,
-  corner,
-  rows,
-  children,
-}: Props) {
+export function Balloon({ number, port, detail, role, state, selected, corner, children }: Props) {
   const { t } = useTranslation();
   return (
-    <div className={`balloon balloon-${corner}`} data-rows={rows}>
+    <div className={`balloon balloon-${corner}`}>
       <span className="balloon-mark" data-mark={port} data-selected={selected} aria-hidden="true">
         {number}
       </span>
@@ -43,7 +31,7 @@ export function Balloon({
         </div>
         {role && (
           <div className={`balloon-state role-${paintOf(role)}`}>
-            {t(`roles.${role}`)} {state}
+            <span className="balloon-role">{t(`roles.${role}`)}</span> {state}
           </div>
         )}
         {children}

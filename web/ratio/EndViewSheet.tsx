@@ -1,4 +1,5 @@
 import {
+  type CSSProperties,
   useEffect,
   useLayoutEffect,
   useRef,
@@ -56,9 +57,8 @@ export function EndViewSheet(props: Props) {
   const field = useRef<HTMLDivElement>(null);
   const size = useElementSize(field);
   const foot = useRef<HTMLDivElement>(null);
-  const corner = useCorner(foot);
-  const rows: Rows = onRole ? 'assign' : footer === undefined ? 'bare' : mode;
-  const place = placeDrawing(size, model.view.extent, rows, corner);
+  const below = useFooter(foot);
+  const place = placeDrawing(size, model.view.extent, onRole !== undefined, below);
   const role = (port: Port) =>
     mode === 'assign' ? (given?.[port] ?? null) : roleOf(setup.roles, port);
   const roles = { sun: role('sun'), carrier: role('carrier'), ring: role('ring') };
@@ -75,7 +75,12 @@ export function EndViewSheet(props: Props) {
 
   return (
     <Sheet label={t('bench.endView')}>
-      <div ref={field} className="end-view-field" data-mode={mode}>
+      <div
+        ref={field}
+        className="end-view-field"
+        data-mode={mode}
+        style={{ '--footer': `${below.height}px` } as CSSProperties}
+      >
         {size.width > 0 && (
           <EndViewPicture
             width={size.width}
@@ -108,7 +113,6 @@ export function EndViewSheet(props: Props) {
             role={roles[port]}
             state={states[port]}
             selected={selected === port}
-            rows={rows}
           >
             {onRole && <RoleStrip port={port} role={roles[port]} onRole={(r) => onRole(port, r)} />}
           </Balloon>
@@ -161,24 +165,26 @@ interface Place {
 /** Narrower than this, px, the parts stand in rows: as in Balloon.css. */
 const NARROW = 500;
 
-/** What the rows of the parts take over and under the drawing on a narrow sheet, px: as in Balloon.css. */
-type Rows = SheetMode | 'bare';
-const NARROW_ROWS: Readonly<Record<Rows, readonly [number, number]>> = {
-  bare: [88, 50],
-  assign: [164, 148],
-  live: [88, 112],
-  sealed: [88, 84],
-};
+/** How far apart the parts' rows stand on a narrow sheet, px, plain and with their roles to choose: as in Balloon.css. */
+const ROW = { plain: 30, worked: 48 };
+/** Over the first row, and between the last one and the footer, px: as in Balloon.css. */
+const [ROWS_TOP, ROWS_FOOT] = [26, 10];
 
 /** Balloons keep the corners, the footer keeps the lower edge. */
-function placeDrawing({ width, height }: Size, extent: number, rows: Rows, corner: Size): Place {
+function placeDrawing(
+  { width, height }: Size,
+  extent: number,
+  worked: boolean,
+  below: Footer,
+): Place {
   const footer = 62;
   if (width < NARROW) {
     // Two parts stand over the drawing and one under it.
-    const [top, bottom] = NARROW_ROWS[rows];
+    const row = worked ? ROW.worked : ROW.plain;
+    const [top, bottom] = [ROWS_TOP + 2 * row, ROWS_FOOT + row + below.height];
     const radius = Math.min(width * 0.46, (height - top - bottom) / 2);
     const y = top + (height - top - bottom) / 2;
-    return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };
+    return { scale: Math.max(48, radius) / (extent + 2.6), centre: { x: width / 2, y } };
   }
   const tall = height > width;
   // A tall sheet has room for the balloons above and below, a wide one in its corners.
@@ -186,7 +192,7 @@ function placeDrawing({ width, height }: Size, extent: number, rows: Rows, corne
   const room = tall
     ? Math.min(width * 0.46, (height - 2 * 118) * 0.5)
     : Math.min(width * 0.36, (height - footer) * 0.455);
-  const radius = Math.min(room, clearOf(corner, { width, height }, y));
+  const radius = Math.min(room, clearOf(below.last, { width, height }, y));
   return { scale: Math.max(60, radius) / (extent + 2.6), centre: { x: width / 2, y } };
 }
 
@@ -198,11 +204,15 @@ function clearOf(corner: Size, { width, height }: Size, y: number): number {
   return Math.hypot(across, down);
 }
 
-const NO_CORNER: Size = { width: 0, height: 0 };
+interface Footer {
+  readonly height: number;
+  /** The size of what stands last in it, at the right: the crank, or a title block. */
+  readonly last: Size;
+}
+const NO_FOOTER: Footer = { height: 0, last: { width: 0, height: 0 } };
 
-/** The size of what stands last in the footer: the crank, or a title block. */
-function useCorner(foot: RefObject<HTMLElement | null>): Size {
-  const [size, setSize] = useState(NO_CORNER);
+function useFooter(foot: RefObject<HTMLElement | null>): Footer {
+  const [footer, setFooter] = useState(NO_FOOTER);
   useEffect(() => {
     const element = foot.current;
     if (!element) return undefined;
@@ -210,12 +220,17 @@ function useCorner(foot: RefObject<HTMLElement | null>): Size {
     const observer = new ResizeObserver(() => {
       const last = element.children.length > 1 ? element.lastElementChild : null;
       const { width = 0, height = 0 } = last?.getBoundingClientRect() ?? {};
-      setSize((old) => (old.width === width && old.height === height ? old : { width, height }));
+      const now: Footer = { height: element.offsetHeight, last: { width, height } };
+      setFooter((old) =>
+        old.height === now.height && old.last.width === width && old.last.height === height
+          ? old
+          : now,
+      );
     });
     observer.observe(element);
     return () => observer.disconnect();
   }, [foot]);
-  return size;
+  return footer;
 }
 
 /** Where a part's leader ends: on the part, on the side of its balloon. */

@@ -38,7 +38,7 @@ export function BenchStage({ block, heading, blocks, next }: Props) {
   const { allow } = block;
   return (
     <>
-      <div className="player-sheet">
+      <div className="player-sheet is-worked">
         <EndViewSheet
           setup={setup}
           model={model}

@@ -49,6 +49,7 @@ function Stage({ block, subject, round, ...frame }: StageProps<'gear-set'>) {
       {...frame}
       asked={asked}
       words={GEAR_SET_WORDS}
+      sheetClass={assignable ? 'is-worked' : ''}
       sheet={
         <EndViewSheet
           setup={setup}
