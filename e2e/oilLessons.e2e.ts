@@ -50,6 +50,27 @@ test('a slack cable: shift by shift, and the speeds are the plan’s own', async
   await b.see(/With nothing wrong, 2 comes at \d+ rev\/min/);
 });
 
+test('where is the ball: two gauges and a shift, found and sound; a wrong one hears what it would have read', async () => {
+  await begin('where-is-the-ball');
+  await b.see('whichever side presses pushes it onto the other');
+  await b.press('button', /^3 Low in reverse/);
+  await b.see('One ball of the separator plate is not in its place');
+  const rows = await b.driver.executeScript<string[][]>(
+    'return [...document.querySelectorAll(".oil-evidence tbody tr")].map((r) => [...r.children].map((c) => c.innerText))',
+  );
+  expect(rows.map(([name]) => name)).toEqual(['C0, R', 'C0, N', '3–4 at 40 % throttle']);
+  expect(rows[0]![1]).not.toBe(rows[0]![2]);
+  expect(rows[1]![1]).toBe(rows[1]![2]);
+  expect(rows[2]).toEqual(['3–4 at 40 % throttle', 'does not take hold', 'takes hold']);
+  // What presses stays hidden until the commit.
+  expect(await b.count('group', /^C0 piston: (on|off)/)).toBe(0);
+  await b.press('radio', /^C0 ball, 1 of 2/);
+  await sure();
+  await b.see('Takes the ball before the element that reads low');
+  await b.see(/With the ball out \(C0 ball, 1 of 2 from the valves\) the gauge \(C0, N\) reads/);
+  await b.see('C2 ball');
+});
+
 test('kick-down: gear and engine speed', async () => {
   await begin('foot-to-the-floor');
   await b.press('button', /^Next/);

@@ -79,6 +79,11 @@ export function screenList(browser: () => Browser): Screen[] {
         press('Work it out'),
       ],
     ],
+    [
+      'player, where is the ball',
+      '/teach/lessons/where-is-the-ball/preview?step=s3',
+      [press('Begin'), () => b.see('One ball of the separator plate')],
+    ],
     ['player, bench', '/teach/lessons/name-the-parts/preview', [press('Begin')]],
     ['record', '/teach/lessons/name-the-parts/preview', [press('Begin'), press('Your record')]],
     ['ratio bench', '/teach/ratio', []],

@@ -25,5 +25,8 @@ for (const plan of [
     throttle: 'solenoid',
     shifting: 'solenoids',
   }),
+  made('capstan-five', 'Capstan five-speed, by valves', 'yard-capstan-valves', {
+    throttle: 'cable',
+  }),
 ])
   writeFileSync(`demo/hydraulics/${plan.id}.json`, `${JSON.stringify(plan, null, 2)}\n`);

@@ -18,6 +18,8 @@ const driven = { lever: z.string().max(200), throttle, outputRpm };
 /** Id of a part of a plan. */
 const partId = z.string().min(1).max(120);
 
+const gauge = z.strictObject({ lever: z.string().max(200), gear, element: z.string().max(80) });
+
 const between = ([least, most]: readonly [number, number]) => z.number().min(least).max(most);
 const setting = z.strictObject({
   slack: between(SETTING_LIMITS.slack),
@@ -56,6 +58,14 @@ export const oilQuestions = [
     dip: z.number().min(-10).max(1),
     kelvin: z.number().min(0).max(1000),
   }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('which-ball'),
+    throttle,
+    ball: z.string().max(120),
+    gauges: z.tuple([gauge, gauge]),
+    gear,
+  }),
   z.strictObject({ ...base, kind: z.literal('kick-down'), gear, throttle, outputRpm, tolerance }),
 ] as const;
 
@@ -83,6 +93,7 @@ export const oilAnswers = [
     kind: z.literal('oil-fault-row'),
     row: z.array(z.enum(SHIFT_MOMENTS)).max(MOST_RANGES),
   }),
+  z.strictObject({ kind: z.literal('which-ball'), ball: partId }),
   z.strictObject({ kind: z.literal('set-shift'), setting }),
   z.strictObject({ kind: z.literal('kick-down'), gear, engineRpm: answerNumbers.magnitude }),
 ] as const;

@@ -60,6 +60,7 @@ const MINUTES: Readonly<Record<QuestionKind, number>> = {
   'spool-places': 3,
   'shift-speed': 3,
   'oil-fault-row': 3,
+  'which-ball': 4,
   'kick-down': 3,
   'set-shift': 6,
   'free-now': 3,

@@ -162,6 +162,8 @@ export { OIL_SLIPS } from './families/oil/slips';
 export { oilKey, type OilKey } from './families/oil/key';
 export { newOilQuestion } from './families/oil/defaults';
 export { drivenUp, gearsFor, linesFor, standingFrom } from './families/oil/runs';
+export { ballsOf, gaugeReads, standingWithout, takesHold } from './families/oil/balls';
+export { gaugesOf, tellingBall } from './families/oil/defaults';
 export { oilRigOf } from './carried';
 export { planSet, shiftedWith, shiftSet } from './families/oil/runs';
 export {
@@ -170,10 +172,12 @@ export {
   SHIFT_SETTINGS,
   SHIFT_MOMENTS,
   type OilAnswer,
+  type OilGauge,
   type OilQuestion,
   type OilRig,
   type ShiftMoment,
   type ShiftSetting,
+  type WhichBallQuestion,
 } from './families/oil/kinds';
 export { OWN_FAMILY } from './families/own/family';
 export { STRIP_FAMILY } from './families/strip-down/family';

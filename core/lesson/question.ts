@@ -65,6 +65,7 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'spool-places': 'oil',
   'shift-speed': 'oil',
   'oil-fault-row': 'oil',
+  'which-ball': 'oil',
   'kick-down': 'oil',
   'set-shift': 'oil',
   'free-now': 'strip-down',

@@ -132,6 +132,8 @@ function guessOf(question: Question, key: AnyKey): number | null {
         : null;
     case 'oil-fault-row':
       return SHIFT_MOMENTS.length ** -key.row.length;
+    case 'which-ball':
+      return null;
     case 'kick-down':
       return question.kind === 'kick-down' ? numberGuess(key.engineRpm, question.tolerance) : null;
     case 'set-shift':

@@ -4,13 +4,14 @@ const QUAY = { unit: 'quay-four', hydraulics: 'quay-valves' } as const;
 const SKERRY = { unit: 'skerry-three', hydraulics: 'skerry-vacuum' } as const;
 const QUAY_MODELS = ['units/quay-four', 'hydraulics/quay-valves'];
 const SKERRY_MODELS = ['units/skerry-three', 'hydraulics/skerry-vacuum'];
+const CAPSTAN = { unit: 'capstan-five', hydraulics: 'yard-capstan-valves' } as const;
 const FIVE_PERCENT = { kind: 'percent', value: 5 } as const;
 const TEN_PERCENT = { kind: 'percent', value: 10 } as const;
 const driveQuay = { plan: QUAY.hydraulics, unit: QUAY.unit, lever: 'D', throttle: 0.4 };
 const driveSkerry = { plan: SKERRY.hydraulics, unit: SKERRY.unit, lever: 'D', throttle: 0.3 };
 const CABLE = 'throttle-valve';
 
-/** Five lessons about oil: where it goes, when it shifts, and what goes wrong with it. */
+/** Six lessons about oil: where it goes, when it shifts, and what goes wrong with it. */
 export const OIL_COURSES: readonly Course[] = [
   {
     id: 'where-the-oil-goes',
@@ -250,6 +251,66 @@ export const OIL_COURSES: readonly Course[] = [
           ...SKERRY,
           throttle: 0.4,
           fault: { part: 'shift-1', kind: 'valve-stuck-down' },
+        },
+      },
+    ],
+  },
+  {
+    id: 'where-is-the-ball',
+    title: 'Where is the ball?',
+    summary: 'Five loose balls, one gone: two gauges and one shift say which.',
+    models: ['units/capstan-five', 'hydraulics/yard-capstan-valves'],
+    steps: [
+      {
+        title: 'What a ball is for',
+        caution: 'springs',
+        text: 'An element that two passages can feed has a ball between them: **whichever side presses pushes it onto the other**. Without its ball the oil runs out through the passage that does not press, in that gear only. Find all five on the plan, then drive it.',
+        oil: { plan: CAPSTAN.hydraulics, unit: CAPSTAN.unit, lever: 'D', throttle: 0.4 },
+      },
+      {
+        title: 'Low in drive, sound in reverse',
+        text: 'In which passage is the oil lost, and when is that one shut?',
+        ask: {
+          kind: 'which-ball',
+          ...CAPSTAN,
+          throttle: 0.4,
+          ball: 'ball-C0-2',
+          gauges: [
+            { lever: 'D', gear: 1, element: 'C0' },
+            { lever: 'R', gear: 1, element: 'C0' },
+          ],
+          gear: 2,
+        },
+      },
+      {
+        title: 'Low in reverse, sound in neutral',
+        text: 'The gauge is at C0 both times.',
+        ask: {
+          kind: 'which-ball',
+          ...CAPSTAN,
+          throttle: 0.4,
+          ball: 'ball-C2-1',
+          gauges: [
+            { lever: 'R', gear: 1, element: 'C0' },
+            { lever: 'N', gear: 1, element: 'C0' },
+          ],
+          gear: 3,
+        },
+      },
+      {
+        title: 'One of your own',
+        text: 'Everyone has another ball missing.',
+        ask: {
+          kind: 'which-ball',
+          ...CAPSTAN,
+          vary: true,
+          throttle: 0.4,
+          ball: 'ball-B2-1',
+          gauges: [
+            { lever: 'D', gear: 1, element: 'C0' },
+            { lever: 'R', gear: 1, element: 'C0' },
+          ],
+          gear: 1,
         },
       },
     ],

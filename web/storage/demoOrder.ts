@@ -20,6 +20,7 @@ export const DEMO_ORDER: readonly string[] = [
   'the-gear-that-waits',
   'draw-the-crossing',
   'where-the-oil-goes',
+  'where-is-the-ball',
   'when-it-shifts',
   'the-slack-cable',
   'foot-to-the-floor',

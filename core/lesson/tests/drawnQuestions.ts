@@ -15,7 +15,8 @@ import { newConverterQuestion } from '../families/converter/defaults';
 import { newClutchQuestion } from '../families/clutch/defaults';
 import { newFaultQuestion } from '../families/fault/defaults';
 import { newGearboxQuestion } from '../families/gearbox/defaults';
-import { newOilQuestion } from '../families/oil/defaults';
+import { ballsOf } from '../families/oil/balls';
+import { gaugesOf, newOilQuestion, tellingBall } from '../families/oil/defaults';
 import { newStripQuestion } from '../families/strip-down/defaults';
 import { newOwnQuestion } from '../families/own/defaults';
 import type { OwnQuestion } from '../families/own/kinds';
@@ -149,6 +150,12 @@ const CHANGES: { readonly [K in QuestionKind]?: (random: Random, drawn: Drawn) =
     load: 60,
   }),
   'oil-fault-row': (r) => ({ fault: pick(r, OIL_FAULTS) }),
+  'which-ball': (r, { subject }) => {
+    if (subject.kind !== 'oil') return {};
+    const balls = ballsOf(subject.rig);
+    const told = tellingBall(subject.rig, 0.4, [pick(r, balls), ...balls], gaugesOf(subject.rig));
+    return { throttle: 0.4, ...told };
+  },
   'symptom-row': faultOf,
   'which-element': faultOf,
 };

@@ -1,6 +1,7 @@
 import { flipsAt, partsOf, withPart, type PlanFault } from '../../../hydraulics';
 import { sameNumber } from '../../../numerics';
-import type { OilQuestion, OilRig, ShiftSetting } from './kinds';
+import { gaugeReads, takesHold } from './balls';
+import type { OilGauge, OilQuestion, OilRig, ShiftSetting } from './kinds';
 import {
   drivenUp,
   gearsFor,
@@ -28,6 +29,10 @@ export type OilClaim =
       /** Whether the valve's difference area helps to hold it once it is up. */
       latched: boolean;
     }
+  /** Pa at a gauge with a ball out, or with none out. */
+  | { claim: 'gauge-reads'; gauge: OilGauge; ball: string | null; pressure: number }
+  /** Whether the next gear takes hold with a ball out. */
+  | { claim: 'ball-holds'; ball: string; gear: number; way: 'holds' | 'lets-go' }
   | { claim: 'pair-never'; gear: number; throttle: number; with: PlanFault | null }
   /** With the foot on the floor at this speed a gear comes, or the one that was in stays. */
   | { claim: 'floored'; from: number; to: number; rpm: number; way: FlooredWay }
@@ -127,6 +132,16 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
     case 'pair-never':
       return linesFor(rig, claim.with, [claim.throttle]).some(
         (l) => l.from === claim.gear && l.points[0]!.up === null,
+      );
+    case 'gauge-reads':
+      return (
+        question.kind === 'which-ball' &&
+        sameNumber(gaugeReads(rig, claim.ball, question.throttle, claim.gauge), claim.pressure)
+      );
+    case 'ball-holds':
+      return (
+        question.kind === 'which-ball' &&
+        takesHold(rig, claim.ball, question.throttle, claim.gear) === (claim.way === 'holds')
       );
     case 'floored':
       return (

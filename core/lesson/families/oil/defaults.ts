@@ -1,5 +1,12 @@
 import { faultsOn, partsOf, type PlanFault } from '../../../hydraulics';
-import { AS_MADE, type OilQuestion, type OilRig } from './kinds';
+import { ballsOf, GAUGE_PA, gaugeReads, takesHold } from './balls';
+import {
+  AS_MADE,
+  type OilGauge,
+  type OilQuestion,
+  type OilRig,
+  type WhichBallQuestion,
+} from './kinds';
 import { drivenUp, gearsFor, linesFor, shiftedWith } from './runs';
 
 const FIVE_PERCENT = { kind: 'percent', value: 5 } as const;
@@ -30,9 +37,63 @@ export function newOilQuestion(kind: OilQuestion['kind'], rig: OilRig): OilQuest
       const vehicle = rig.vehicle?.id ?? '';
       return { ...base, kind, vehicle, gear, throttle, found, ...limitsFor(rig, gear, throttle) };
     }
+    case 'which-ball':
+      return { ...base, kind, throttle, ...firstBall(rig, throttle) };
     case 'kick-down':
       return { ...base, kind, gear: 2, throttle, outputRpm, tolerance: FIVE_PERCENT };
   }
+}
+
+/** Every gauge that can be read: each element, in each gear of each lever place that a range has. */
+export const gaugesOf = (rig: OilRig): OilGauge[] => {
+  const { gearOf } = gearsFor(rig);
+  const places = new Map<string, Omit<OilGauge, 'element'>>();
+  for (const range of rig.unit.ranges) {
+    const place = { lever: range.lever, gear: gearOf(range) };
+    places.set(JSON.stringify(place), place);
+  }
+  const levers = partsOf(rig.plan, 'manual-valve').flatMap((v) => v.places.map((p) => p.lever));
+  return [...places.values()]
+    .filter((p) => levers.includes(p.lever))
+    .flatMap((p) => partsOf(rig.plan, 'piston').map(({ element }) => ({ ...p, element })));
+};
+
+type Telling = Pick<WhichBallQuestion, 'ball' | 'gauges' | 'gear'>;
+
+/** A ball, two gauges of which at least one tells, and a shift: as few other balls as can be show the same. */
+export function tellingBall(
+  rig: OilRig,
+  throttle: number,
+  balls: readonly string[],
+  gauges: readonly OilGauge[],
+): Telling | null {
+  const shifts = gearsFor(rig)
+    .forward.slice(1)
+    .map((_f, k) => k + 1);
+  for (const ball of balls) {
+    const reads = (of: string | null, g: OilGauge) => gaugeReads(rig, of, throttle, g);
+    const isLow = (g: OilGauge) => reads(null, g) - reads(ball, g) > GAUGE_PA;
+    const first = gauges.find(isLow);
+    // One that is as it should be says as much as one that is not.
+    const second =
+      gauges.find((g) => reads(null, g) > GAUGE_PA && !isLow(g)) ??
+      gauges.find((g) => g !== first && isLow(g));
+    const gear = shifts.find((k) => !takesHold(rig, ball, throttle, k)) ?? shifts[0];
+    if (first && second && gear !== undefined) return { ball, gauges: [first, second], gear };
+  }
+  return null;
+}
+
+function firstBall(rig: OilRig, throttle: number): Telling {
+  const [ball = ''] = ballsOf(rig);
+  const nowhere = { lever: '', gear: 1, element: '' };
+  return (
+    tellingBall(rig, throttle, ballsOf(rig), gaugesOf(rig)) ?? {
+      ball,
+      gauges: [nowhere, nowhere],
+      gear: 1,
+    }
+  );
 }
 
 /** A little worse than the plan as it was made: what a good setting keeps. */

@@ -1,5 +1,6 @@
 import { partsOf } from '../../../hydraulics';
 import { among, ids, noneTwice, type Family } from '../../family';
+import { ballsOf } from './balls';
 import { judge } from './grade';
 import { SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
 import { oilKey } from './key';
@@ -22,6 +23,7 @@ export const OIL_FAMILY: Family<OilTypes> = {
     'shift-speed': () => true,
     'oil-fault-row': ({ key, answer: { row } }) =>
       key.kind === 'oil-fault-row' && row.length === key.row.length,
+    'which-ball': ({ subject: { rig }, answer: { ball } }) => ballsOf(rig).includes(ball),
     'set-shift': ({ answer: { setting } }) =>
       SHIFT_SETTINGS.every((k) => {
         const [least, most] = SETTING_LIMITS[k];

@@ -45,6 +45,9 @@ export const judge: Family<OilTypes>['judge'] = {
       of: `${k + 1}–${k + 2}`,
     })),
   }),
+  'which-ball': ({ key, answer }) => ({
+    parts: [{ part: 'ball', right: keyAs(key, 'which-ball').balls.includes(answer.ball) }],
+  }),
   'set-shift': ({ question, subject: { rig }, answer }) => {
     const { jerk, flare, dip, kelvin } = shiftedWith(rig, question, answer.setting);
     return {

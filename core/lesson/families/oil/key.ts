@@ -1,7 +1,8 @@
 import { unitFindings } from '../../../geartrain';
 import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
 import { found, refused, type KeyResult } from '../../family';
-import type { OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
+import { ballsOf, fitsEvidence } from './balls';
+import type { OilGauge, OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
 import {
   drivenUp,
   gearsFor,
@@ -20,6 +21,7 @@ export type OilKey =
   | { readonly kind: 'spool-places'; readonly up: readonly string[] }
   | { readonly kind: 'shift-speed'; readonly up: number; readonly down: number }
   | { readonly kind: 'oil-fault-row'; readonly row: readonly ShiftMoment[] }
+  | { readonly kind: 'which-ball'; readonly balls: readonly string[] }
   | { readonly kind: 'kick-down'; readonly gear: number; readonly engineRpm: number }
   | { readonly kind: 'set-shift'; readonly setting: ShiftSetting; readonly comes: ShiftedAs };
 
@@ -35,6 +37,9 @@ export type OilKeyFault =
   | 'never-shifts'
   | 'fault-not-here'
   | 'changes-nothing'
+  | 'no-such-ball'
+  | 'no-such-gauge'
+  | 'tells-nothing'
   | 'vehicle-missing'
   | 'not-reachable'
   | 'right-as-found'
@@ -73,6 +78,8 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
         ? refused('changes-nothing')
         : found({ kind: 'oil-fault-row', row });
     }
+    case 'which-ball':
+      return ballKey(question, rig);
     case 'set-shift':
       return setKey(question, rig);
     case 'kick-down': {
@@ -104,6 +111,23 @@ function setKey(question: Extract<OilQuestion, { kind: 'set-shift' }>, rig: OilR
     if (keepsWithin(question, comes)) return found({ kind: 'set-shift', setting, comes });
   }
   return refused('not-reachable');
+}
+
+/** Every ball whose absence would show just so. */
+function ballKey(question: Extract<OilQuestion, { kind: 'which-ball' }>, rig: OilRig): Result {
+  const all = ballsOf(rig);
+  const { forward } = gearsFor(rig);
+  if (!all.includes(question.ball)) return refused('no-such-ball');
+  if (!forward[question.gear - 1] || !forward[question.gear]) return refused('no-such-shift');
+  const elements = partsOf(rig.plan, 'piston').map((p) => p.element);
+  const isThere = ({ lever, gear, element }: OilGauge) =>
+    knows(rig, lever) && gear <= forward.length && elements.includes(element);
+  if (!question.gauges.every(isThere)) return refused('no-such-gauge');
+  if (fitsEvidence(rig, question, null).all) return refused('changes-nothing');
+  const balls = all.filter((ball) => fitsEvidence(rig, question, ball).all);
+  return balls.length === all.length
+    ? refused('tells-nothing')
+    : found({ kind: 'which-ball', balls });
 }
 
 const knows = ({ plan }: OilRig, lever: string): boolean =>

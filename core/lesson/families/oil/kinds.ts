@@ -76,6 +76,24 @@ export interface SetShiftQuestion extends OilQuestionBase {
   kelvin: number;
 }
 
+/** Where a gauge is read: at an element, with the valves standing as in a gear of a lever place, 1 for the first. */
+export interface OilGauge {
+  lever: string;
+  gear: number;
+  element: string;
+}
+
+/** Two gauges and one shift: which ball of the plate is not in its place? */
+export interface WhichBallQuestion extends OilQuestionBase {
+  kind: 'which-ball';
+  throttle: number;
+  /** The one that is gone; only its readings are shown. */
+  ball: string;
+  gauges: [OilGauge, OilGauge];
+  /** The lower gear of the shift. */
+  gear: number;
+}
+
 /** What is set of a shift: slack of the cable as a share of its travel, the rest over what it was made as. */
 export interface ShiftSetting {
   slack: number;
@@ -99,6 +117,7 @@ export type OilQuestion =
   | SpoolPlacesQuestion
   | ShiftSpeedQuestion
   | OilFaultRowQuestion
+  | WhichBallQuestion
   | KickDownQuestion;
 
 /** What becomes of the moment of an upshift. */
@@ -114,6 +133,8 @@ export type OilAnswer =
   | { kind: 'shift-speed'; up: number; down: number }
   /** One for each upshift. */
   | { kind: 'oil-fault-row'; row: ShiftMoment[] }
+  /** Id of a ball. */
+  | { kind: 'which-ball'; ball: string }
   | { kind: 'kick-down'; gear: number; engineRpm: number }
   | { kind: 'set-shift'; setting: ShiftSetting };
 

@@ -9,7 +9,10 @@ import {
   oilKey,
   type OilAnswer,
   type OilQuestion,
+  type OilRig,
+  type WhichBallQuestion,
 } from '../..';
+import { standingWithout } from './balls';
 import { marked } from '../../tests/marked';
 import { flooredWay, latches } from './claims';
 
@@ -262,5 +265,73 @@ describe('set it right', () => {
     expect(keyed({ ...slack, found: AS_MADE })).toBe('right-as-found');
     expect(keyed({ ...slack, jerk: 0 })).toBe('not-reachable');
     expect(oilKey(slack, { ...rig, vehicle: null })).toMatchObject({ fault: 'vehicle-missing' });
+  });
+});
+
+describe('where is the ball', () => {
+  const capstan = demoUnit('capstan-five');
+  const five = { unit: capstan, plan: planFor(capstan), vehicle: null };
+  const asked = (change: Partial<WhichBallQuestion>) =>
+    ({ ...newOilQuestion('which-ball', five), ...change }) as WhichBallQuestion;
+  const C0 = (lever: string, gear = 1) => ({ lever, gear, element: 'C0' });
+  const drive = asked({ ball: 'ball-C0-2', gauges: [C0('D'), C0('R')], gear: 2 });
+  const keyOf = (question: WhichBallQuestion, of: OilRig = five) => {
+    const result = oilKey(question, of);
+    return result.ok ? result.key : result.fault;
+  };
+
+  test('oil is lost where a ball should shut the side that does not press, and there alone', () => {
+    const { plan: whole } = five;
+    for (const { id, first, second, to } of partsOf(whole, 'shuttle'))
+      for (const lever of ['R', 'D'])
+        for (const gear of [1, 2, 3]) {
+          const stands = (ball: string | null) =>
+            standingWithout(five, ball, 0.4, { lever, gear }).state.pressures;
+          const sound = (line: string) => stands(null).get(line) ?? 0;
+          // Common practice, no source: one side presses and the other is drained, or nothing is missed.
+          const one = Math.max(sound(first), sound(second));
+          const other = Math.min(sound(first), sound(second));
+          const lost = one > 3e5 && other < 0.5e5;
+          const now = stands(id).get(to) ?? 0;
+          if (lost)
+            expect([id, lever, gear, now < 0.5 * sound(to)]).toEqual([id, lever, gear, true]);
+          else expect(Math.abs(now - sound(to))).toBeLessThan(0.5e5);
+        }
+  });
+
+  test('every ball that shows just so is right; what tells nothing is not asked', () => {
+    expect(keyOf(drive)).toEqual({ kind: 'which-ball', balls: ['ball-C0-2'] });
+    // Two that show the same are both right.
+    const second = { lever: 'D', gear: 2, element: 'B0' };
+    expect(keyOf(asked({ ball: 'ball-B0-1', gauges: [second, C0('R')], gear: 1 }))).toMatchObject({
+      balls: ['ball-B0-1', 'ball-B2-1'],
+    });
+    expect(keyOf({ ...drive, gauges: [C0('R'), C0('N')], gear: 4 })).toBe('changes-nothing');
+    expect(keyOf({ ...drive, ball: 'nowhere' })).toBe('no-such-ball');
+    expect(keyOf({ ...drive, gauges: [C0('D'), C0('X')] })).toBe('no-such-gauge');
+    expect(keyOf({ ...drive, gauges: [C0('D'), C0('D', 9)] })).toBe('no-such-gauge');
+    expect(keyOf({ ...drive, gear: 5 })).toBe('no-such-shift');
+    const skerry = demoUnit('skerry-three');
+    const one = { unit: skerry, plan: planFor(skerry), vehicle: null };
+    expect(keyOf(newOilQuestion('which-ball', one) as WhichBallQuestion, one)).toBe(
+      'tells-nothing',
+    );
+  });
+
+  test('who went by one gauge hears what the other would have read', () => {
+    const reverse = asked({ ball: 'ball-C2-1', gauges: [C0('R'), C0('N')], gear: 3 });
+    const answer = (ball: string): OilAnswer => ({ kind: 'which-ball', ball });
+    const result = assess(reverse, { kind: 'oil', rig: five }, answer('ball-C0-1'));
+    if (!result.ok) throw new Error(result.fault);
+    expect(result.grade.score).toBe(0);
+    const { named } = result.grade.why;
+    expect(named.map((n) => n.slip)).toContain('ball-of-the-low-gauge');
+    expect(named[0]!.claims).toContainEqual(
+      expect.objectContaining({ claim: 'gauge-reads', ball: 'ball-C0-1', gauge: C0('N') }),
+    );
+    const right = assess(reverse, { kind: 'oil', rig: five }, answer('ball-C2-1'));
+    expect(right.ok && right.grade.score).toBe(1);
+    const grader = graderOf(reverse, { kind: 'oil', rig: five });
+    expect(grader.ok && grader.fits(answer('pump'))).toBe(false);
   });
 });

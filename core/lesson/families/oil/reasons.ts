@@ -1,5 +1,6 @@
 import { partsOf } from '../../../hydraulics';
 import type { Reasons } from '../../family';
+import { ballThoughts, shownBy } from './ballReasons';
 import { oilClaimHolds, weighed } from './claims';
 import { comes, spoolThoughts, traceThoughts } from './pathReasons';
 import { linesFor } from './runs';
@@ -33,6 +34,10 @@ const facts: Reasons<OilTypes>['facts'] = {
     ];
   },
   'oil-fault-row': (asked) => rowClaims(asked, () => true),
+  'which-ball': (asked) =>
+    asked.key.kind === 'which-ball'
+      ? asked.key.balls.slice(0, 1).flatMap((b) => shownBy(asked, b))
+      : [],
   'kick-down': (asked) => kicked(asked),
   'set-shift': (asked) =>
     asked.key.kind === 'set-shift'
@@ -46,6 +51,7 @@ export const reasons: Reasons<OilTypes> = {
     'spool-places': spoolThoughts,
     'shift-speed': speedThoughts,
     'oil-fault-row': rowThoughts,
+    'which-ball': ballThoughts,
     'kick-down': kickThoughts,
     'set-shift': setThoughts,
   },

@@ -9,6 +9,8 @@ export const OIL_SLIPS = [
   'slack-is-late',
   'the-other-way',
   'only-its-own-shift',
+  'ball-of-the-low-gauge',
+  'one-gauge-only',
   'kick-down-adds-pressure',
   'kick-down-to-first',
   'engine-stays-as-it-was',

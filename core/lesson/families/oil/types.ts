@@ -12,6 +12,7 @@ export type OilPart =
   | 'speed-up'
   | 'speed-down'
   | 'moment'
+  | 'ball'
   | 'kicked'
   | 'engine-then'
   | 'jerk-kept'

@@ -1,6 +1,8 @@
 import { partsOf } from '../../../hydraulics';
 import type { Random } from '../../../numerics';
 import type { Family } from '../../family';
+import { ballsOf } from './balls';
+import { gaugesOf, tellingBall } from './defaults';
 import { AS_MADE, type OilRig, type ShiftSetting } from './kinds';
 import { drivenUp, gearsFor, linesFor } from './runs';
 import type { OilTypes } from './types';
@@ -28,6 +30,15 @@ export const vary: Family<OilTypes>['vary'] = {
     prompt: '',
     throttle: random.whole(2, 8) / 10,
   }),
+  'which-ball': (question, { rig }, random) => {
+    const throttle = random.whole(2, 7) / 10;
+    const turned = <T>(list: readonly T[]): T[] => {
+      const k = random.whole(0, Math.max(0, list.length - 1));
+      return [...list.slice(k), ...list.slice(0, k)];
+    };
+    const told = tellingBall(rig, throttle, turned(ballsOf(rig)), turned(gaugesOf(rig)));
+    return told ? { ...question, prompt: '', throttle, ...told } : question;
+  },
   'set-shift': (question, _subject, random) => ({
     ...question,
     prompt: '',

@@ -2,11 +2,15 @@ import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
+  ballsOf,
+  gaugesOf,
   gearsFor,
   newOilQuestion,
   oilKey,
   SETTING_LIMITS,
   SHIFT_SETTINGS,
+  tellingBall,
+  type OilGauge,
   type OilRig,
 } from '../../../../core/lesson';
 import { partsOf } from '../../../../core/hydraulics';
@@ -19,7 +23,7 @@ import { QuestionFrame } from '../../builder/QuestionFrame';
 import { Within } from '../../builder/Within';
 import { useLessonModels } from '../../builder/useLessonModels';
 import type { EditorProps } from '../familyEditor';
-import { oilKeyText, oilPrompt, settingValue } from './words';
+import { ballName, gaugeName, oilKeyText, oilPrompt, settingValue } from './words';
 
 type Props = EditorProps<'oil'>;
 
@@ -134,6 +138,36 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
           onValue={(element) => onQuestion({ ...question, element })}
         />
       )}
+      {question.kind === 'which-ball' && (
+        <>
+          <Choose
+            label={t('oilPrompts.ball')}
+            value={question.ball}
+            of={ballsOf(rig)}
+            named={(id) => ballName(t, rig, id)}
+            onValue={(ball) =>
+              onQuestion({
+                ...question,
+                ...(tellingBall(rig, question.throttle, [ball], gaugesOf(rig)) ?? { ball }),
+              })
+            }
+          />
+          {question.gauges.map((gauge, k) => (
+            <Choose
+              key={k}
+              label={t('oilPrompts.gaugeNo', { n: k + 1 })}
+              value={JSON.stringify(gauge)}
+              of={gaugesOf(rig).map((g) => JSON.stringify(g))}
+              named={(text) => gaugeName(rig, JSON.parse(text) as OilGauge)}
+              onValue={(text) => {
+                const next = JSON.parse(text) as OilGauge;
+                const [first, second] = question.gauges;
+                onQuestion({ ...question, gauges: k === 0 ? [next, second] : [first, next] });
+              }}
+            />
+          ))}
+        </>
+      )}
       {question.kind === 'set-shift' && (
         <>
           <ModelPicker
@@ -199,11 +233,13 @@ function Choose({
   label,
   value,
   of,
+  named = (v) => v,
   onValue,
 }: {
   label: string;
   value: string;
   of: readonly string[];
+  named?: (value: string) => string;
   onValue: (value: string) => void;
 }) {
   return (
@@ -214,7 +250,7 @@ function Choose({
         value={value}
         style={{ width: 160 }}
         onChange={onValue}
-        options={of.map((v) => ({ value: v, label: v }))}
+        options={of.map((v) => ({ value: v, label: named(v) }))}
       />
     </label>
   );

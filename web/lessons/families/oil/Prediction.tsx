@@ -1,5 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import {
+  ballsOf,
   gearsFor,
   SETTING_LIMITS,
   SHIFT_MOMENTS,
@@ -17,7 +18,8 @@ import { Choices } from '../../player/Choices';
 import { NumberInput } from '../../player/NumberInput';
 import { PredictionForm } from '../../player/PredictionForm';
 import type { OilDraft } from './draft';
-import { oilPrompt, settingValue } from './words';
+import { BallEvidence } from './BallEvidence';
+import { ballName, oilPrompt, settingValue } from './words';
 
 interface Props {
   question: OilQuestion;
@@ -90,6 +92,18 @@ function Fields({ question, rig, draft, onDraft }: Omit<Props, 'onCommit'>) {
           options={SHIFT_MOMENTS.map((m) => ({ value: m, label: t(`oilWords.moments.${m}`) }))}
         />
       ));
+    case 'which-ball':
+      return (
+        <>
+          <BallEvidence question={question} rig={rig} />
+          <Choices
+            label={t('oilPrompts.ball')}
+            value={draft.ball}
+            onValue={(ball) => onDraft({ ball })}
+            options={ballsOf(rig).map((id) => ({ value: id, label: ballName(t, rig, id) }))}
+          />
+        </>
+      );
     case 'set-shift': {
       const setting = draft.setting ?? question.found;
       return SHIFT_SETTINGS.map((key) => (
@@ -148,6 +162,8 @@ function answerOf(question: OilQuestion, rig: OilRig, draft: OilDraft): OilAnswe
         ? { kind, row }
         : null;
     }
+    case 'which-ball':
+      return draft.ball === null ? null : { kind, ball: draft.ball };
     case 'set-shift':
       return draft.setting && { kind, setting: draft.setting };
     case 'kick-down':

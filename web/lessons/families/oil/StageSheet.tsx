@@ -4,6 +4,7 @@ import {
   gearsFor,
   shiftSet,
   standingFrom,
+  standingWithout,
   type OilAnswer,
   type OilQuestion,
   type OilRig,
@@ -54,27 +55,27 @@ function ShiftAsSet({
 
 function Plan({ question, rig, draft, answer, onDraft }: Props) {
   const { t } = useTranslation();
-  const at = useMemo(() => drivenAs(question, rig), [question, rig]);
-  const state = useMemo(
-    () =>
-      question.kind === 'kick-down'
-        ? standingFrom(rig, at, question.gear).state
-        : drivenUp(rig, at).state,
-    [question, rig, at],
-  );
+  const { running, state } = useMemo(() => runningAs(question, rig), [question, rig]);
   const traced = question.kind === 'trace-oil';
   const press = (id: string) =>
     onDraft({
       parts: draft.parts.includes(id) ? draft.parts.filter((p) => p !== id) : [...draft.parts, id],
     });
-  const chosen = answer?.kind === 'trace-oil' ? answer.parts : draft.parts;
+  const asksBall = question.kind === 'which-ball';
+  const chosen = traced
+    ? answer?.kind === 'trace-oil'
+      ? answer.parts
+      : draft.parts
+    : asksBall
+      ? [answer?.kind === 'which-ball' ? answer.ball : (draft.ball ?? '')]
+      : [];
   return (
     <Sheet label={t('oil.sheet')}>
       <OilPlanView
         plan={rig.plan}
         state={state}
-        running={{ ...at, engineRpm: USUAL_ENGINE.idleRpm, celsius: WARM_C }}
-        chosen={traced ? chosen : []}
+        running={running}
+        chosen={chosen}
         onPart={traced && !answer ? press : undefined}
         hidden={answer ? 'nothing' : traced ? 'pressures' : 'all'}
       />
@@ -82,8 +83,18 @@ function Plan({ question, rig, draft, answer, onDraft }: Props) {
   );
 }
 
+/** The plan as it stands in the question; where a ball is looked for, as the first gauge is read. */
+function runningAs(question: OilQuestion, rig: OilRig) {
+  if (question.kind === 'which-ball')
+    return standingWithout(rig, question.ball, question.throttle, question.gauges[0]);
+  const at = drivenAs(question, rig);
+  const { state } =
+    question.kind === 'kick-down' ? standingFrom(rig, at, question.gear) : drivenUp(rig, at);
+  return { state, running: { ...at, engineRpm: USUAL_ENGINE.idleRpm, celsius: WARM_C } };
+}
+
 /** What the lever, the pedal and the speed are; kick-down has the foot on the floor, a speed is looked at just past its upshift. */
-function drivenAs(question: OilQuestion, rig: OilRig) {
+function drivenAs(question: Exclude<OilQuestion, { kind: 'which-ball' }>, rig: OilRig) {
   const lever = gearsFor(rig).mainLever ?? '';
   switch (question.kind) {
     case 'trace-oil':

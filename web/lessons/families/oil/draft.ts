@@ -9,6 +9,7 @@ export interface OilDraft {
   readonly moments: readonly (ShiftMoment | null)[];
   readonly up: number | null;
   readonly down: number | null;
+  readonly ball: string | null;
   readonly gear: number | null;
   readonly engineRpm: number | null;
   /** As it is found, until something is turned. */
@@ -21,6 +22,7 @@ export const EMPTY: OilDraft = {
   moments: [],
   up: null,
   down: null,
+  ball: null,
   gear: null,
   engineRpm: null,
   setting: null,

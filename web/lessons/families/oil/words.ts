@@ -6,6 +6,7 @@ import {
   SHIFT_SETTINGS,
   type ClaimOf,
   type OilAnswer,
+  type OilGauge,
   type OilKey,
   type OilQuestion,
   type OilRig,
@@ -13,7 +14,7 @@ import {
 } from '../../../../core/lesson';
 import type { PlanFault } from '../../../../core/hydraulics';
 import { formatNumber, formatShare, type Numbers } from '../../../shared/numbers';
-import { cableText, partName } from '../../../shift/oilWords';
+import { belongsTo, cableText, partName } from '../../../shift/oilWords';
 import { plain, type Worded } from '../../worded';
 import { claimText, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
@@ -57,6 +58,8 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
         fault: oilFaultText(t, rig, question.fault),
         throttle: formatShare(question.throttle),
       });
+    case 'which-ball':
+      return t('oilPrompts.which-ball');
     case 'set-shift':
       return t('oilPrompts.set-shift', {
         ...pair(rig, question.gear),
@@ -72,6 +75,25 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
         throttle: formatShare(question.throttle),
       });
   }
+}
+
+/** A ball by the element it works for, and which of several on the way there. */
+export function ballName(t: TFunction, rig: OilRig, id: string): string {
+  const { plan } = rig;
+  const balls = plan.parts.filter((p) => p.kind === 'shuttle');
+  const of = (p: (typeof balls)[number]) => belongsTo(p, plan);
+  const one = balls.find((p) => p.id === id);
+  if (!one) return id;
+  const alike = balls.filter((p) => of(p) === of(one));
+  return alike.length > 1
+    ? t('oilWords.ballNth', { of: of(one), n: alike.indexOf(one) + 1, count: alike.length })
+    : partName(t, one, plan);
+}
+
+/** An element in a gear of a lever place. */
+export function gaugeName(rig: OilRig, { lever, gear, element }: OilGauge): string {
+  const named = gearsFor(rig).rangeAt(lever, gear)?.gear ?? String(gear);
+  return `${element}, ${named === lever ? lever : `${lever} ${named}`}`;
 }
 
 /** What was turned, and nothing else. */
@@ -123,6 +145,10 @@ function said(t: TFunction, rig: OilRig, given: OilAnswer | OilKey): Worded {
           )
           .join(', '),
       );
+    case 'which-ball': {
+      const balls = 'balls' in given ? given.balls : [given.ball];
+      return plain(balls.map((id) => ballName(t, rig, id)).join(', '));
+    }
     case 'set-shift':
       return plain(settingText(t, given.setting));
     case 'kick-down':
@@ -146,6 +172,8 @@ function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): str
     case 'spool-places':
     case 'set-shift':
       return formatShare(score);
+    case 'which-ball':
+      return ballName(t, rig, answer.ball);
     case 'shift-speed':
       return `${rpm(answer.up)} / ${rpm(answer.down)}`;
     case 'oil-fault-row':
@@ -185,6 +213,19 @@ function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: 
         flare: exactRpm,
         dip: formatShare,
         kelvin: exactRpm,
+      });
+    case 'gauge-reads':
+      return claimText(
+        t,
+        claim,
+        { ...formats, gauge: (g: OilGauge) => gaugeName(rig, g), pressure },
+        claim.ball === null ? 'sound' : 'out',
+        { ball: claim.ball === null ? '' : ballName(t, rig, claim.ball) },
+      );
+    case 'ball-holds':
+      return claimText(t, claim, formats, claim.way, {
+        ...pair(rig, claim.gear),
+        ball: ballName(t, rig, claim.ball),
       });
     case 'engine-in-gear':
       return claimText(t, claim, formats, null, { gear: gearName(claim.gear) });
