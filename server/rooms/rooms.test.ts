@@ -1,24 +1,14 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { AttemptAnswer, Lesson } from '../../core/lesson';
+import type { Lesson } from '../../core/lesson';
 import { randomFromSeed } from '../../core/numerics';
 import { fileStore } from './fileStore';
 import { Rooms } from './rooms';
-import { demoFile } from '../../core/tests/demoFile';
+import { entry, lesson, question } from './tests/aLesson';
 
-const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
-const question = lesson.steps.flatMap((s) => s.blocks).find((b) => b.kind === 'question')!.id;
 /** Quick to open a thousand times. */
 const short: Lesson = { ...lesson, steps: [{ id: 's', title: 'S', blocks: [] }] };
-const entry = (value: number, of = question): AttemptAnswer => ({
-  question: of,
-  round: 0,
-  answer: { kind: 'number', value, direction: 'same' },
-  confidence: 'certain',
-  at: '2030-01-01T08:00:00.000Z',
-  score: 0,
-});
 
 let dir: string;
 beforeEach(() => {

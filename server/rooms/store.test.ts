@@ -1,28 +1,16 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import type { Lesson } from '../../core/lesson';
-import { demoFile } from '../../core/tests/demoFile';
 import { fileStore } from './fileStore';
 import { redisAt, redisStore } from './redisStore';
 import { ROOM_LIFE_MS, Rooms } from './rooms';
 import type { RoomStore } from './store';
+import { lesson } from './tests/aLesson';
+import { places } from './tests/places';
 import { startRedis } from './tests/startRedis';
 
-let dir: string;
-let redis: Awaited<ReturnType<typeof startRedis>>;
-beforeAll(async () => {
-  dir = mkdtempSync(path.join(tmpdir(), 'rooms-'));
-  redis = await startRedis();
-}, 30_000);
-afterAll(async () => {
-  await redis.end();
-  rmSync(dir, { recursive: true, force: true });
-});
+const at = places();
 
 const STORES: [string, () => Promise<RoomStore>][] = [
-  ['a folder', () => Promise.resolve(fileStore(dir))],
-  ['Redis', async () => redisStore(await redisAt(redis.url))],
+  ['a folder', () => Promise.resolve(fileStore(at.dir))],
+  ['Redis', async () => redisStore(await redisAt(at.redisUrl))],
 ];
 
 test.each(STORES)('%s keeps lines in order, and one line at each place', async (_name, make) => {
@@ -48,7 +36,7 @@ test.each(STORES)('%s keeps lines in order, and one line at each place', async (
 });
 
 test('in Redis a room ends with its day, whoever is still there to end it', async () => {
-  const client = await redisAt(redis.url);
+  const client = await redisAt(at.redisUrl);
   const store = redisStore(client);
   await store.create('CCCCCC', {});
   await store.append('CCCCCC', 1, {});
@@ -68,7 +56,6 @@ test('a Redis that goes away: what is not kept does not count, and it goes on wh
   const rooms = await Rooms.start(
     redisStore(await redisAt(own.url, ({ message }) => troubles.push(message))),
   );
-  const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
   const opened = await rooms.open(lesson, 'led');
   const code = opened.ok ? opened.value.code : '';
   expect(await rooms.join(code, 'Ina')).toMatchObject({ ok: true });

@@ -1,28 +1,14 @@
-import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import path from 'node:path';
 import { io, type Socket } from 'socket.io-client';
-import type { AttemptAnswer, Lesson } from '../../core/lesson';
 import type { Room, StudentView } from '../../core/room';
-import { demoFile } from '../../core/tests/demoFile';
 import { createApp } from '../app';
 import { Rooms } from './rooms';
 import { storeFrom } from './storeFrom';
-import { startRedis } from './tests/startRedis';
+import { entry, lesson, question } from './tests/aLesson';
+import { places } from './tests/places';
 import { addRoomRoutes, attachRooms } from './wire';
-
-const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
-const question = lesson.steps.flatMap((s) => s.blocks).find((b) => b.kind === 'question')!.id;
-const entry = (value: number, of = question): AttemptAnswer => ({
-  question: of,
-  round: 0,
-  answer: { kind: 'number', value, direction: 'same' },
-  confidence: 'certain',
-  at: '2030-01-01T08:00:00.000Z',
-  score: 0,
-});
 
 /** A process that serves rooms. */
 interface Process {
@@ -48,21 +34,12 @@ async function startProcess(env: Record<string, string>): Promise<Process> {
   };
 }
 
-let dir: string;
-let redis: Awaited<ReturnType<typeof startRedis>>;
-beforeAll(async () => {
-  dir = mkdtempSync(path.join(tmpdir(), 'rooms-'));
-  redis = await startRedis();
-}, 30_000);
-afterAll(async () => {
-  await redis.end();
-  rmSync(dir, { recursive: true, force: true });
-});
+const at = places();
 
 describe.each([
-  ['a folder', 1, () => ({ DATA: dir })],
-  ['Redis', 1, () => ({ REDIS_URL: redis.url })],
-  ['Redis, two processes', 2, () => ({ REDIS_URL: redis.url })],
+  ['a folder', 1, () => ({ DATA: at.dir })],
+  ['Redis', 1, () => ({ REDIS_URL: at.redisUrl })],
+  ['Redis, two processes', 2, () => ({ REDIS_URL: at.redisUrl })],
 ])('rooms in %s', (_name, count, env) => {
   const processes: Process[] = [];
   const open: Socket[] = [];
