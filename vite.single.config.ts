@@ -54,9 +54,9 @@ const light = process.env['SINGLE'] === 'light';
 
 /** Words of screens that a page does not have, by their first name. */
 const NO_SCREENS =
-  'draft modelFields problems unitEditor modelLibrary import keys builder partEditor paper search csv casePreview models everything failures tells';
+  'draft modelFields problems unitEditor modelLibrary import keys builder partEditor paper search csv casePreview models everything failures tells questionLines tryThese firstSteps versions unitLibrary takeAll richText newVersion fit modelFacts caseFields packFields';
 const NO_HEAVY =
-  'strip faults stripDown desk pack stall breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts oil oilPrompts oilWords oilParts oilBlock';
+  'strip faults stripDown desk pack stall breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts oil oilPrompts oilWords oilParts oilBlock atlas torus pairFindings';
 const silent = new Set(`${NO_SCREENS} ${light ? NO_HEAVY : ''}`.split(' '));
 const fewerWords: Plugin = {
   name: 'fewer-words',

@@ -1,6 +1,7 @@
 import { Slider } from 'antd';
-import { useEffect, useRef, type CSSProperties, type KeyboardEvent } from 'react';
+import { useEffect, useLayoutEffect, useRef, type CSSProperties, type KeyboardEvent } from 'react';
 import { keyedValue } from './keyedValue';
+import { useLatest } from './useLatest';
 
 interface Props {
   label: string;
@@ -22,29 +23,35 @@ interface Props {
  */
 export function ValueSlider(props: Props) {
   const { label, value, onValue, min, max, step = 1, text, marks, disabled, style } = props;
+  /** Where the keys have brought it, until that is told. */
   const pressed = useRef<number | null>(null);
+  /** What was told last: a press may come before what it changed is drawn. */
+  const at = useRef(value);
   const frame = useRef(0);
-  const latest = useRef(onValue);
-  useEffect(() => {
-    latest.current = onValue;
+  const latest = useLatest(onValue);
+  useLayoutEffect(() => {
+    if (pressed.current === null) at.current = value;
   });
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
+  const tell = () => {
+    cancelAnimationFrame(frame.current);
+    const to = pressed.current;
+    pressed.current = null;
+    if (to === null) return;
+    at.current = to;
+    latest.current(to);
+  };
   const onKey = (event: KeyboardEvent) => {
     if (disabled || event.ctrlKey || event.altKey || event.metaKey) return;
-    const next = keyedValue(event.key, pressed.current ?? value, { min, max, step });
+    const next = keyedValue(event.key, pressed.current ?? at.current, { min, max, step });
     if (next === null) return;
     event.preventDefault();
     event.stopPropagation();
-    if (pressed.current === null)
-      frame.current = requestAnimationFrame(() => {
-        const to = pressed.current;
-        pressed.current = null;
-        if (to !== null) latest.current(to);
-      });
+    if (pressed.current === null) frame.current = requestAnimationFrame(tell);
     pressed.current = next;
   };
   return (
-    <div style={style} onKeyDownCapture={onKey}>
+    <div style={style} onKeyDownCapture={onKey} onBlurCapture={tell}>
       <Slider
         min={min}
         max={max}
