@@ -47,6 +47,7 @@ const HEAVY: typeof LEFT_OUT = [
     /player[\\/]ClutchBenchStage\.tsx$/,
     'export const ClutchBenchStage = () => null; export const PackBenchStage = () => null;',
   ],
+  [/apply[\\/]CrossingView\.tsx$/, 'export const CrossingView = () => null;'],
   [/player[\\/]FaultTableStage\.tsx$/, 'export const FaultTableStage = () => null;'],
   [/workers[\\/](clutch|converter|fault|oil)\.worker\.ts$/, ''],
 ];

@@ -1,6 +1,5 @@
 import { createClient } from 'redis';
-import { ROOM_LIFE_MS } from './rooms';
-import type { RoomStore } from './store';
+import { ROOM_LIFE_MS, type RoomStore } from './store';
 
 const PREFIX = 'fair-sprocket:room:';
 const LIST = 'fair-sprocket:rooms';

@@ -93,6 +93,24 @@ test('a journal of which not even the opening is whole is no room', async () => 
   expect(readdirSync(dir)).toEqual([]);
 });
 
+test('a room that only a newer version can read is left alone until its day is over', async () => {
+  let now = Date.now();
+  const rooms = await Rooms.start(fileStore(dir), () => now);
+  const { code } = await opened(rooms);
+  await rooms.close();
+  const file = path.join(dir, readdirSync(dir)[0]!);
+  writeFileSync(file, readFileSync(file, 'utf8').replace('"version":1', '"version":99'));
+  const older = await Rooms.start(fileStore(dir), () => now);
+  expect(await older.room(code)).toBeNull();
+  expect(await older.join(code, 'Ina')).toEqual({ ok: false, why: 'no-room' });
+  expect(await older.sweep()).toBe(1);
+  expect(readdirSync(dir)).toHaveLength(1);
+  now += 25 * 3600_000;
+  expect(await older.sweep()).toBe(0);
+  expect(readdirSync(dir)).toEqual([]);
+  await older.close();
+});
+
 test('a disk that is full: what can’t be kept does not count, and is told', async () => {
   const rooms = await Rooms.start(fileStore(dir));
   const { code } = await opened(rooms);

@@ -2,13 +2,11 @@ import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto
 import { lessonHash, openValue } from '../../core/formats';
 import type { Lesson } from '../../core/lesson';
 import { apply, type Pace, type Room, type RoomEvent, type RoomRefusal } from '../../core/room';
-import type { RoomStore } from './store';
+import { ROOM_LIFE_MS, type RoomStore } from './store';
 
 /** Letters and figures that nobody takes for each other. */
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_LENGTH = 6;
-/** A room ends after a day. */
-export const ROOM_LIFE_MS = 24 * 3600 * 1000;
 export const MOST_ROOMS = 500;
 
 export type Trouble = RoomRefusal | 'no-room' | 'not-kept' | 'not-a-lesson' | 'too-many-rooms';
@@ -19,9 +17,19 @@ const told = <T>(value: T): Told<T> => ({ ok: true, value });
 const trouble = (why: Trouble) => ({ ok: false, why }) as const;
 
 /** A line of a journal: what happened, and with it what only the server knows. */
-type Line =
-  | { event: RoomEvent; lesson: Lesson; hostKey: string }
-  | { event: RoomEvent; studentKey?: string };
+type Line = Opening | { event: RoomEvent; studentKey?: string };
+type Opened = Extract<RoomEvent, { kind: 'opened' }>;
+interface Opening {
+  readonly event: Opened;
+  readonly lesson: Lesson;
+  readonly hostKey: string;
+}
+
+/** The line that a room begins with; `null` where it is not whole. */
+function openingOf(lines: readonly unknown[] | null): Opening | null {
+  const first = lines?.[0] as Line | undefined;
+  return first && 'hostKey' in first && first.event.kind === 'opened' ? first : null;
+}
 
 interface Held {
   room: Room;
@@ -63,25 +71,31 @@ export class Rooms {
     return rooms;
   }
 
-  /** Lets go of rooms that are a day old, or closed, or of which not even the opening is whole. @returns how many are left */
+  /** Lets go of rooms that are over. @returns how many are left */
   async sweep(): Promise<number> {
     let left = 0;
     for (const code of await this.#store.codes()) {
-      const room = await this.room(code);
-      if (room && !room.closed && this.#now() - Date.parse(room.openedAt) <= ROOM_LIFE_MS) left++;
-      else {
+      if (await this.#isOver(code)) {
         this.#held.delete(code);
         await this.#store.remove(code);
-      }
+      } else left++;
     }
     return left;
+  }
+
+  /** Closed, a day old, or not even its opening is whole. A room that only this version can't read is another process's. */
+  async #isOver(code: string): Promise<boolean> {
+    const room = await this.room(code);
+    if (room?.closed) return true;
+    const openedAt = room?.openedAt ?? openingOf(await this.#store.after(code, 0))?.event.at;
+    return openedAt === undefined || this.#now() - Date.parse(openedAt) > ROOM_LIFE_MS;
   }
 
   async open(document: unknown, pace: Pace): Promise<Told<{ code: string; hostKey: string }>> {
     const opened = openValue(document, 'fair-sprocket/lesson');
     if (!opened.ok) return trouble('not-a-lesson');
     const lesson = opened.document;
-    const event: RoomEvent = {
+    const event: Opened = {
       kind: 'opened',
       at: new Date(this.#now()).toISOString(),
       title: lesson.title,
@@ -178,6 +192,7 @@ export class Rooms {
       }
     });
   }
+
   close(): Promise<void> {
     this.#held.clear();
     return this.#store.close();
@@ -194,9 +209,10 @@ function take(held: Held, line: Line): void {
     held.students.set(line.event.student, line.studentKey);
 }
 
-/** A room out of its journal; `null` when not even its opening is there. */
-function replayed([first, ...rest]: readonly Line[]): Held | null {
-  if (!first || !('hostKey' in first) || first.event.kind !== 'opened') return null;
+/** A room out of its journal; `null` when its opening is not there, or is none that this version can read. */
+function replayed(lines: readonly Line[]): Held | null {
+  const first = openingOf(lines);
+  if (!first) return null;
   const opened = openValue(first.lesson, 'fair-sprocket/lesson');
   const applied = apply(null, first.event);
   if (!opened.ok || !applied.ok) return null;
@@ -207,6 +223,6 @@ function replayed([first, ...rest]: readonly Line[]): Held | null {
     students: new Map(),
     lines: 1,
   };
-  for (const line of rest) take(held, line);
+  for (const line of lines.slice(1)) take(held, line);
   return held;
 }

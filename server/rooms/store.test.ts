@@ -1,7 +1,7 @@
 import { fileStore } from './fileStore';
 import { redisAt, redisStore } from './redisStore';
-import { ROOM_LIFE_MS, Rooms } from './rooms';
-import type { RoomStore } from './store';
+import { Rooms } from './rooms';
+import { ROOM_LIFE_MS, type RoomStore } from './store';
 import { lesson } from './tests/aLesson';
 import { places } from './tests/places';
 import { startRedis } from './tests/startRedis';

@@ -1,3 +1,6 @@
+/** A room ends after a day. */
+export const ROOM_LIFE_MS = 24 * 3600 * 1000;
+
 /** How one more line of a room went: it is kept · others came before it · the room is not there (any more). */
 export type Appended = 'kept' | 'behind' | 'gone';
 

@@ -1,5 +1,6 @@
-import type { Lesson } from '../../core/lesson';
-import { demoAll, demoFile } from '../../core/tests/demoFile';
+import type { Unit } from '../../core/geartrain';
+import { newBlock, type Lesson } from '../../core/lesson';
+import { demoAll, demoFile, demoUnit } from '../../core/tests/demoFile';
 import { carriedIn, carriedText, fromBase64, pageFor, pageWith, toBase64 } from './onePage';
 
 const lesson = demoFile<Lesson>('lessons/hold-one-drive-one');
@@ -46,4 +47,13 @@ test('the light page takes what it can show, and nothing else', () => {
   expect(pageFor(demoFile('lessons/follow-the-power'))).toBe('light');
   for (const file of ['why-it-multiplies', 'good-gears-bad-gears', 'set-it', 'draw-the-crossing'])
     expect([file, pageFor(demoFile(`lessons/${file}`))]).toEqual([file, 'full']);
+  // A whole unit to drive is drawn without curves, but where two clutches cross.
+  const driven = (unit: Unit): Lesson => ({
+    ...lesson,
+    units: [unit],
+    steps: [{ id: 's', title: '', blocks: [newBlock('unit-bench', 'b', undefined, { unit })] }],
+  });
+  expect(pageFor(driven(demoUnit('quay-four')))).toBe('light');
+  expect(pageFor(driven(demoUnit('winch-manual')))).toBe('light');
+  expect(pageFor(driven(demoUnit('ferry-dual')))).toBe('full');
 });

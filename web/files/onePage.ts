@@ -1,5 +1,13 @@
 import { openValue } from '../../core/formats';
-import { familyOf, mediaOf, type BlockKind, type FamilyName, type Lesson } from '../../core/lesson';
+import {
+  familyOf,
+  mediaOf,
+  type Block,
+  type BlockKind,
+  type FamilyName,
+  type Lesson,
+} from '../../core/lesson';
+import { isDualClutch } from '../../core/shift';
 import { download, fileName } from '../shared/download';
 import type { DocumentStore } from '../storage/documentStore';
 
@@ -64,13 +72,18 @@ const LIGHT_BLOCKS: ReadonlySet<BlockKind> = new Set([
   'question',
 ]);
 
+/** Both clutches of a unit over time are curves, which the light page does not draw. */
+const drawsCurves = (block: Block, { units = [] }: Lesson): boolean =>
+  block.kind === 'unit-bench' && units.some((u) => u.id === block.unit && isDualClutch(u));
+
 /** Which of the pages beside the application a lesson needs. */
-export const pageFor = ({ steps }: Lesson): 'light' | 'full' =>
-  steps
+export const pageFor = (lesson: Lesson): 'light' | 'full' =>
+  lesson.steps
     .flatMap((s) => s.blocks)
     .every(
       (b) =>
         LIGHT_BLOCKS.has(b.kind) &&
+        !drawsCurves(b, lesson) &&
         (b.kind !== 'question' || LIGHT_FAMILIES.has(familyOf(b.question))),
     )
     ? 'light'

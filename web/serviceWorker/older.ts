@@ -1,15 +1,17 @@
-import { cacheNames } from 'workbox-core';
-
 /** What the build before this one had and this one has not. */
 export const OLDER = 'older-build';
 
-/** Puts aside what pages of the build before may still ask for, before its cache is tidied. */
+/**
+ * Puts aside what pages of the build before may still ask for, before its cache is tidied.
+ * @param kept name of the cache that both builds keep their files in
+ */
 export async function keepOlder(
   caches: CacheStorage,
+  kept: string,
   files: readonly { readonly url: string }[],
 ): Promise<void> {
-  const now = await caches.open(cacheNames.precache);
-  const ours = new Set(files.map(({ url }) => new URL(url, location.origin).pathname));
+  const now = await caches.open(kept);
+  const ours = new Set(files.map(({ url }) => `/${url}`));
   const theirs = (await now.keys()).filter(({ url }) => {
     const { pathname } = new URL(url);
     return pathname.startsWith('/assets/') && !ours.has(pathname);

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { clientsClaim } from 'workbox-core';
+import { cacheNames, clientsClaim } from 'workbox-core';
 import {
   cleanupOutdatedCaches,
   createHandlerBoundToURL,
@@ -17,7 +17,9 @@ declare const self: ServiceWorkerGlobalScope & {
  * beside it until somebody asks for it, and leaves what older pages may still need.
  */
 const files = self.__WB_MANIFEST;
-self.addEventListener('install', (event) => event.waitUntil(keepOlder(caches, files)));
+self.addEventListener('install', (event) =>
+  event.waitUntil(keepOlder(caches, cacheNames.precache, files)),
+);
 self.addEventListener('message', ({ data }: { data: unknown }) => {
   if ((data as { type?: unknown } | null)?.type === 'SKIP_WAITING') void self.skipWaiting();
 });

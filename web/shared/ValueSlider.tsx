@@ -23,32 +23,29 @@ interface Props {
  */
 export function ValueSlider(props: Props) {
   const { label, value, onValue, min, max, step = 1, text, marks, disabled, style } = props;
-  /** Where the keys have brought it, until that is told. */
-  const pressed = useRef<number | null>(null);
-  /** What was told last: a press may come before what it changed is drawn. */
+  /** Where the keys have brought it: ahead of what is drawn while they come quicker than that. */
   const at = useRef(value);
+  /** Of the frame in which that is told; 0: nothing is to be told. */
   const frame = useRef(0);
   const latest = useLatest(onValue);
   useLayoutEffect(() => {
-    if (pressed.current === null) at.current = value;
+    if (frame.current === 0) at.current = value;
   });
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
   const tell = () => {
+    if (frame.current === 0) return;
     cancelAnimationFrame(frame.current);
-    const to = pressed.current;
-    pressed.current = null;
-    if (to === null) return;
-    at.current = to;
-    latest.current(to);
+    frame.current = 0;
+    latest.current(at.current);
   };
   const onKey = (event: KeyboardEvent) => {
     if (disabled || event.ctrlKey || event.altKey || event.metaKey) return;
-    const next = keyedValue(event.key, pressed.current ?? at.current, { min, max, step });
+    const next = keyedValue(event.key, at.current, { min, max, step });
     if (next === null) return;
     event.preventDefault();
     event.stopPropagation();
-    if (pressed.current === null) frame.current = requestAnimationFrame(tell);
-    pressed.current = next;
+    at.current = next;
+    if (frame.current === 0) frame.current = requestAnimationFrame(tell);
   };
   return (
     <div style={style} onKeyDownCapture={onKey} onBlurCapture={tell}>

@@ -12,28 +12,37 @@ interface Props {
   onKind: (kind: QuestionKind) => void;
 }
 
+interface Offered {
+  readonly value: QuestionKind;
+  readonly label: string;
+  readonly line: string;
+}
+
+interface Family {
+  readonly label: string;
+  readonly options: Offered[];
+}
+
+/** Found by a word of its own; all of a family by a word of the family's name. */
+const holds = (one: Offered | Family, text: string): boolean =>
+  `${one.label} ${'line' in one ? one.line : ''}`.toLowerCase().includes(text.trim().toLowerCase());
+
 /** Every kind of question, with how it is asked: a picture from a lesson, and a line. Found by any word of it. */
 export function KindPicker({ kind, shelf, onKind }: Props) {
   const { t } = useTranslation();
   const paper = useAppSelector((state) => state.settings.paper);
-  const options = FAMILY_NAMES.map((name) => ({
+  const families = FAMILY_NAMES.map((name): Family => ({
     label: t(editorOf(name).label),
     options: editorOf(name)
       .kinds(shelf)
-      .map((value) => ({
+      .map((value): Offered => ({
         value,
         label: t(`questionKinds.${value}`),
         line: t(`questionLines.${value}`),
       })),
-  })).filter((family) => family.options.length > 0);
-  const lines = new Map(options.flatMap((family) => family.options.map((o) => [o.value, o.line])));
-  const known = new Map(
-    options.flatMap((family) =>
-      family.options.map((o) => [o.value, `${o.label} ${o.line}`.toLowerCase()]),
-    ),
-  );
+  })).filter(({ options }) => options.length > 0);
   return (
-    <Select<QuestionKind>
+    <Select<QuestionKind, Offered | Family>
       aria-label={t('question.kind')}
       value={kind}
       onChange={onKind}
@@ -43,25 +52,26 @@ export function KindPicker({ kind, shelf, onKind }: Props) {
       listHeight={560}
       virtual={false}
       showSearch={{
-        filterOption: (text, option) =>
-          known.get(option?.value as QuestionKind)?.includes(text.trim().toLowerCase()) ?? false,
+        filterOption: (text, option) => option !== undefined && holds(option, text),
       }}
-      options={options}
-      optionRender={({ label, value }) => (
-        <span className="kind-option">
-          <img
-            src={`/examples/${value}-${paper}.webp`}
-            alt=""
-            width={120}
-            height={90}
-            loading="lazy"
-          />
-          <span>
-            <span className="kind-name">{label}</span>
-            <span className="kind-line">{lines.get(value as QuestionKind)}</span>
+      options={families}
+      optionRender={({ data }) =>
+        'line' in data && (
+          <span className="kind-option">
+            <img
+              src={`/examples/${data.value}-${paper}.webp`}
+              alt=""
+              width={120}
+              height={90}
+              loading="lazy"
+            />
+            <span>
+              <span className="kind-name">{data.label}</span>
+              <span className="kind-line">{data.line}</span>
+            </span>
           </span>
-        </span>
-      )}
+        )
+      }
     />
   );
 }

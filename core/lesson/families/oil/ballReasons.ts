@@ -1,18 +1,14 @@
-import { partsOf } from '../../../hydraulics';
-import { ballsOf, fitsEvidence, gaugeReads, takesHold } from './balls';
+import { ballsOf, fitsEvidence, gaugeReads, GAUGE_PA, takesHold } from './balls';
 import type { OilClaim } from './claims';
-import type { OilGauge, OilRig } from './kinds';
+import type { OilGauge } from './kinds';
+import { wayBack } from './runs';
 import type { KeyedOf, Thoughts } from './types';
 
 /** Why one ball is missed and no other. */
 
 type Asked = KeyedOf<'which-ball'>;
 
-const reads = (
-  { question, subject: { rig } }: Asked,
-  ball: string | null,
-  gauge: OilGauge,
-): OilClaim => ({
+const reads = ({ question, subject: { rig } }: Asked, ball: string, gauge: OilGauge): OilClaim => ({
   claim: 'gauge-reads',
   gauge,
   ball,
@@ -41,34 +37,34 @@ function against(asked: Asked, ball: string): OilClaim[] {
   ];
 }
 
-/** Balls on the way to an element. */
-function ballsBefore({ plan }: OilRig, element: string): string[] {
-  const piston = partsOf(plan, 'piston').find((p) => p.element === element);
-  const feed = partsOf(plan, 'feed').find((f) => f.to === piston?.line);
-  const ends = new Set([feed?.from ?? piston?.line]);
-  const found: string[] = [];
-  for (const ball of partsOf(plan, 'shuttle').toReversed())
-    if (ends.has(ball.to)) {
-      found.push(ball.id);
-      ends.add(ball.first).add(ball.second);
-    }
-  return found;
-}
-
 export function ballThoughts(asked: Asked): Thoughts<'which-ball'> {
   const { question, subject, key } = asked;
   if (key.kind !== 'which-ball') return [];
   const { rig } = subject;
-  const wrong = ballsOf(rig).filter((ball) => !key.balls.includes(ball));
+  const { ball: missing, gauges, throttle } = question;
   const lost = (g: OilGauge) =>
-    gaugeReads(rig, null, question.throttle, g) -
-    gaugeReads(rig, question.ball, question.throttle, g);
-  const low = [...question.gauges].sort((a, b) => lost(b) - lost(a))[0]!;
-  const before = ballsBefore(rig, low.element).filter((ball) => wrong.includes(ball));
-  const partly = wrong.filter((ball) => fitsEvidence(rig, question, ball).gauges.includes(true));
+    gaugeReads(rig, null, throttle, g) - gaugeReads(rig, missing, throttle, g);
+  const isLow = gauges.map((g) => lost(g) > GAUGE_PA);
+  const before = gauges
+    .filter((_g, k) => isLow[k])
+    .flatMap((g) => wayBack(rig.plan, g.element).balls);
+  const wrong = ballsOf(rig)
+    .filter((ball) => !key.balls.includes(ball))
+    .map((ball) => ({ ball, fit: fitsEvidence(rig, question, ball).gauges }));
+  const named = (those: typeof wrong) => those.map(({ ball }) => ball);
   return [
-    ...thought(asked, 'ball-of-the-low-gauge', before),
-    ...thought(asked, 'one-gauge-only', partly),
+    ...thought(
+      asked,
+      'ball-of-the-low-gauge',
+      named(wrong.filter(({ ball }) => before.includes(ball))),
+    ),
+    // A gauge that reads as it should tells most balls nothing: only one that is low can have been gone by.
+    ...thought(
+      asked,
+      'one-gauge-only',
+      named(wrong.filter(({ fit }) => !fit.every(Boolean) && fit.some((f, k) => f && isLow[k]))),
+    ),
+    ...thought(asked, 'shift-left-out', named(wrong.filter(({ fit }) => fit.every(Boolean)))),
   ];
 }
 

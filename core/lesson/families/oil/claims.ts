@@ -29,8 +29,8 @@ export type OilClaim =
       /** Whether the valve's difference area helps to hold it once it is up. */
       latched: boolean;
     }
-  /** Pa at a gauge with a ball out, or with none out. */
-  | { claim: 'gauge-reads'; gauge: OilGauge; ball: string | null; pressure: number }
+  /** Pa at a gauge with a ball out. */
+  | { claim: 'gauge-reads'; gauge: OilGauge; ball: string; pressure: number }
   /** Whether the next gear takes hold with a ball out. */
   | { claim: 'ball-holds'; ball: string; gear: number; way: 'holds' | 'lets-go' }
   | { claim: 'pair-never'; gear: number; throttle: number; with: PlanFault | null }

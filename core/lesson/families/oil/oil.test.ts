@@ -8,11 +8,15 @@ import {
   newOilQuestion,
   oilKey,
   type OilAnswer,
+  type OilGauge,
   type OilQuestion,
   type OilRig,
   type WhichBallQuestion,
 } from '../..';
-import { standingWithout } from './balls';
+import { randomFromSeed } from '../../../numerics';
+import { ballsOf, fitsEvidence, GAUGE_PA, gaugeReads, standingWithout } from './balls';
+import { OIL_FAMILY } from './family';
+import { wayBack } from './runs';
 import { marked } from '../../tests/marked';
 import { flooredWay, latches } from './claims';
 
@@ -333,5 +337,66 @@ describe('where is the ball', () => {
     expect(right.ok && right.grade.score).toBe(1);
     const grader = graderOf(reverse, { kind: 'oil', rig: five });
     expect(grader.ok && grader.fits(answer('pump'))).toBe(false);
+  });
+
+  test('an answer is called by what it went by, and only where that is so', () => {
+    const about = { kind: 'oil' as const, rig: five };
+    const namedFor = (question: WhichBallQuestion, ball: string) => {
+      const result = assess(question, about, { kind: 'which-ball', ball });
+      return result.ok ? result.grade.why.named.map((n) => n.slip) : [result.fault];
+    };
+    const wrongOf = (question: WhichBallQuestion) => {
+      const key = keyOf(question);
+      if (typeof key === 'string' || key.kind !== 'which-ball') throw new Error('no key');
+      return ballsOf(five).filter((ball) => !key.balls.includes(ball));
+    };
+    const seen = new Set<string>();
+    for (const ball of ballsOf(five))
+      for (const gauges of [
+        [C0('D'), C0('R')],
+        [C0('R'), C0('N')],
+        [{ lever: 'D', gear: 3, element: 'C2' }, C0('R')],
+      ] as [OilGauge, OilGauge][])
+        for (const gear of [1, 2, 3, 4]) {
+          const question = asked({ ball, gauges, gear });
+          if (typeof keyOf(question) === 'string') continue;
+          const low = gauges.filter(
+            (g) => gaugeReads(five, null, 0.4, g) - gaugeReads(five, ball, 0.4, g) > GAUGE_PA,
+          );
+          for (const wrong of wrongOf(question)) {
+            const fit = fitsEvidence(five, question, wrong);
+            for (const slip of namedFor(question, wrong)) {
+              seen.add(slip);
+              // With no gauge low nobody can have gone by a low one.
+              if (slip !== 'shift-left-out') expect(low.length).toBeGreaterThan(0);
+              if (slip === 'shift-left-out')
+                expect([fit.gauges, fit.shift]).toEqual([[true, true], false]);
+              if (slip === 'one-gauge-only') expect(new Set(fit.gauges).size).toBe(2);
+            }
+          }
+        }
+    expect([...seen].sort()).toEqual(['ball-of-the-low-gauge', 'one-gauge-only', 'shift-left-out']);
+  });
+
+  test('the way back to the valves is every passage and ball that can feed an element', () => {
+    const { passages, balls } = wayBack(five.plan, 'C0');
+    expect(balls).toEqual(['ball-C0-2', 'ball-C0-1']);
+    const [one] = partsOf(five.plan, 'shuttle').filter((s) => s.id === 'ball-C0-1');
+    expect(passages).toEqual(new Set([...passages, one!.first, one!.second]));
+    expect(wayBack(five.plan, 'C1')).toMatchObject({ balls: [] });
+    expect(wayBack(five.plan, 'nowhere').passages.size).toBe(0);
+  });
+
+  test('what is drawn for a student can be asked, and is not the same for all', () => {
+    const about = { kind: 'oil' as const, rig: five };
+    const drawn = new Set<string>();
+    for (let k = 0; k < 12; k++) {
+      const question = OIL_FAMILY.vary['which-ball']!(drive, about, randomFromSeed(`ball ${k}`));
+      if (question.kind !== 'which-ball') throw new Error(question.kind);
+      drawn.add(question.ball);
+      const key = keyOf(question);
+      expect(key).toMatchObject({ kind: 'which-ball' });
+    }
+    expect(drawn.size).toBeGreaterThan(2);
   });
 });

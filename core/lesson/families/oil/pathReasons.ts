@@ -1,7 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import { weighed, type OilClaim } from './claims';
 import type { OilAnswer, OilRig } from './kinds';
-import { drivenUp, gearsFor } from './runs';
+import { drivenUp, gearsFor, wayBack } from './runs';
 import type { KeyedOf, Thoughts } from './types';
 
 /** Why oil comes where it does, and where spools stand. */
@@ -56,14 +56,10 @@ export function traceThoughts({
 
 /** Whether a valve could feed an element in another gear. */
 function leadsTo({ plan }: OilRig, valve: string, element: string): boolean {
-  const piston = partsOf(plan, 'piston').find((p) => p.element === element);
-  const feed = partsOf(plan, 'feed').find((f) => f.to === piston?.line);
   const shift = partsOf(plan, 'shift-valve').find((v) => v.id === valve);
-  if (!feed || !shift) return false;
-  const ends = new Set([feed.from]);
-  for (const ball of partsOf(plan, 'shuttle').toReversed())
-    if (ends.has(ball.to)) ends.add(ball.first).add(ball.second);
-  return [...shift.up, ...shift.down].some((w) => ends.has(w.to));
+  if (!shift) return false;
+  const { passages } = wayBack(plan, element);
+  return [...shift.up, ...shift.down].some((w) => passages.has(w.to));
 }
 
 export function spoolThoughts({

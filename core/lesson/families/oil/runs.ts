@@ -143,6 +143,24 @@ export function pathTo({ plan }: OilRig, state: OilState, element: string): stri
   return path.has(pump.id) ? plan.parts.map((p) => p.id).filter((id) => path.has(id)) : null;
 }
 
+/** From an element back towards the valves, whichever side of each ball presses: passages that can feed it, and its balls. */
+export function wayBack(
+  plan: HydraulicPlan,
+  element: string,
+): { readonly passages: ReadonlySet<string>; readonly balls: readonly string[] } {
+  const piston = partsOf(plan, 'piston').find((p) => p.element === element);
+  const feed = partsOf(plan, 'feed').find((f) => f.to === piston?.line);
+  const passages = new Set(feed ? [feed.from] : []);
+  const balls: string[] = [];
+  // A set that grows while it is gone through: each passage is looked behind once.
+  for (const passage of passages)
+    for (const ball of partsOf(plan, 'shuttle').filter((s) => s.to === passage)) {
+      balls.push(ball.id);
+      passages.add(ball.first).add(ball.second);
+    }
+  return { passages, balls };
+}
+
 /** Passages from which a part lets oil into this one as it stands. */
 function feedsOf(part: HydraulicPlan['parts'][number], line: string, state: OilState): string[] {
   switch (part.kind) {

@@ -11,6 +11,7 @@ export const OIL_SLIPS = [
   'only-its-own-shift',
   'ball-of-the-low-gauge',
   'one-gauge-only',
+  'shift-left-out',
   'kick-down-adds-pressure',
   'kick-down-to-first',
   'engine-stays-as-it-was',

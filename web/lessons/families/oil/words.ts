@@ -215,13 +215,11 @@ function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: 
         kelvin: exactRpm,
       });
     case 'gauge-reads':
-      return claimText(
-        t,
-        claim,
-        { ...formats, gauge: (g: OilGauge) => gaugeName(rig, g), pressure },
-        claim.ball === null ? 'sound' : 'out',
-        { ball: claim.ball === null ? '' : ballName(t, rig, claim.ball) },
-      );
+      return claimText(t, claim, {
+        ball: (id: string) => ballName(t, rig, id),
+        gauge: (g: OilGauge) => gaugeName(rig, g),
+        pressure,
+      });
     case 'ball-holds':
       return claimText(t, claim, formats, claim.way, {
         ...pair(rig, claim.gear),
