@@ -36,6 +36,8 @@ export interface Browser {
   see(text: string | RegExp): Promise<void>;
   text(): Promise<string>;
   viewport(width: number, height: number): Promise<void>;
+  /** Pressed by a finger, or by a mouse. */
+  finger(on: boolean): Promise<void>;
   /** Takes the network away, or brings it back. */
   offline(off: boolean): Promise<void>;
   /** Opens the same page as a browser that may fetch ahead, and waits until all files are there. */
@@ -233,6 +235,8 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
         throw new Error(`expected to see ${String(wanted)} in:\n${(await text()).slice(0, 3000)}`);
       });
     },
+    finger: async (enabled) =>
+      void (await devtools('Emulation.setTouchEmulationEnabled', { enabled })),
     offline: async (off) =>
       void (await devtools('Network.emulateNetworkConditions', {
         offline: off,
@@ -259,7 +263,10 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
     },
     settled: () =>
       driver.executeAsyncScript<void>(
-        'const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 40)))',
+        `const [done, until] = [arguments[0], Date.now() + 5000];
+         const look = () => (document.querySelector('.shell-screen .ant-spin-spinning') && Date.now() < until
+           ? setTimeout(look, 50) : requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 40))));
+         look();`,
       ),
     async axe(rules) {
       if (!(await driver.executeScript<boolean>('return !!window.axe')))

@@ -138,3 +138,39 @@ const LOOK = String.raw`
 
 export const layoutProblems = (b: Browser): Promise<string[]> =>
   b.driver.executeScript<string[]>(LOOK);
+
+/** What is pressed by a finger is 44 px each way (WCAG 2.2, 2.5.5; published); links within a sentence are exempt there. */
+const TARGETS = String.raw`
+  const small = [];
+  for (const el of document.querySelectorAll('main :is(button, [role="button"], input, select, textarea, a[href], [role="slider"], [role="switch"])')) {
+    if (el.disabled || !el.checkVisibility({ visibilityProperty: true })) continue;
+    if (el.closest('svg, p, li > a, .visually-hidden, [aria-hidden="true"], .ant-input-number-actions')) continue;
+    const target = el.closest('label, .ant-slider, .ant-select, .ant-input-number, .ant-input-affix-wrapper') || el;
+    const { width, height } = target.getBoundingClientRect();
+    // A switch is pressed round about, too.
+    const reach = target.matches('.ant-switch') ? 22 : 0;
+    if (width === 0 || height === 0 || Math.min(width, height + reach) >= 43.5) continue;
+    small.push('too small for a finger, ' + Math.round(width) + '×' + Math.round(height) + ': '
+      + String(target.className).split(' ')[0] + ' “' + (el.getAttribute('aria-label') || el.textContent || '').trim().slice(0, 30) + '”');
+  }
+  return [...new Set(small)].slice(0, 8);
+`;
+
+export const smallTargets = (b: Browser): Promise<string[]> =>
+  b.driver.executeScript<string[]>(TARGETS);
+
+/** Letters on a drawing as they come to the screen, px; a drawing that is pinched larger (its own \`.zoom\`) is exempt. */
+const LETTERS = String.raw`
+  const small = [];
+  for (const el of document.querySelectorAll('main svg text, main svg tspan')) {
+    if (![...el.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim() !== '')) continue;
+    if (!el.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
+    const { a, b } = el.getScreenCTM();
+    const px = Number.parseFloat(getComputedStyle(el).fontSize) * Math.hypot(a, b);
+    if (px < 9) small.push('letters of ' + px.toFixed(1) + ' px: ' + (el.closest('svg').getAttribute('class') || '') + ' .' + (el.getAttribute('class') || '') + ' “' + el.textContent.trim().slice(0, 20) + '”');
+  }
+  return [...new Set(small)].slice(0, 4);
+`;
+
+export const smallLetters = (b: Browser): Promise<string[]> =>
+  b.driver.executeScript<string[]>(LETTERS);

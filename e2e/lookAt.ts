@@ -1,5 +1,5 @@
 import type { Browser } from './browser';
-import { layoutProblems } from './layoutProblems';
+import { layoutProblems, smallLetters, smallTargets } from './layoutProblems';
 import { screenList } from './screenList';
 import type { Session } from './session';
 
@@ -20,6 +20,10 @@ const OTHERS = [
 ] as const;
 
 const SIZES = process.env['WIDTHS'] === 'others' ? OTHERS : USUAL;
+
+/** Where students go with a phone in their hand. */
+const STUDENTS =
+  /^\/(learn|room)|\/preview|^\/teach\/(ratio|apply|converter|clutch|shift|faults|strip-down)\b/;
 
 /** By script, since an open dialog lies over the bar. */
 export async function switchPaper(b: Browser): Promise<void> {
@@ -43,9 +47,14 @@ export function lookAtScreens(run: Session, quarter: 0 | 1 | 2 | 3): void {
       for (const step of steps) await step();
       const found: string[] = [];
       for (const [width, height] of SIZES) {
+        const phone = width <= 640 || height <= 480;
+        await b().finger(phone);
         await b().viewport(width, height);
         await b().settled();
-        for (const problem of await layoutProblems(b())) found.push(`${width}: ${problem}`);
+        const problems = await layoutProblems(b());
+        if (phone && STUDENTS.test(route))
+          problems.push(...(await smallTargets(b())), ...(await smallLetters(b())));
+        for (const problem of problems) found.push(`${width}: ${problem}`);
       }
       // On the paper that is there, then on the other: nothing but the colours is another.
       const paper = () =>

@@ -2,6 +2,7 @@ import { By } from 'selenium-webdriver';
 import { io, type Socket } from 'socket.io-client';
 import type { AttemptAnswer, Lesson } from '../core/lesson';
 import { openBrowser, type Browser } from './browser';
+import { layoutProblems, smallLetters, smallTargets } from './layoutProblems';
 import { session } from './session';
 
 /** A class of twelve in one room: an instructor, a phone that is a real one, and ten that are told what to say. */
@@ -12,6 +13,7 @@ const others: Socket[] = [];
 beforeAll(async () => {
   host = run.browser();
   phone = await openBrowser();
+  await phone.finger(true);
   await phone.viewport(390, 844);
 });
 afterAll(async () => {
@@ -36,6 +38,14 @@ const everyone = async (vote: 1 | 2, value: (k: number) => number) => {
   }
   return answers;
 };
+/** Nothing cut off, covered or too small for the finger that presses it. */
+const phoneIsGood = async () => {
+  await phone.settled();
+  const found = await Promise.all(
+    [layoutProblems, smallTargets, smallLetters].map((f) => f(phone)),
+  );
+  expect(found.flat()).toEqual([]);
+};
 const predicts = async (ratio: string) => {
   await phone.fill('spinbutton', 'Ratio', ratio);
   await phone.press('radio', 'same way');
@@ -57,6 +67,7 @@ test('a room is opened on a lesson; students come in with code and name', async 
   await phone.fill('textbox', /^Your name/, 'Ina Hawse');
   await phone.press('button', 'Come in');
   await phone.see('Wait for the first question');
+  await phoneIsGood();
   await host.see('Ina Hawse');
   const response = await fetch(run.at(`/rooms/${code}/lesson`));
   const lesson = (await response.json()) as Lesson;
@@ -75,6 +86,7 @@ test('a room is opened on a lesson; students come in with code and name', async 
 test('ask, commit, spread, talk, commit again: no phone is told before the reveal', async () => {
   await host.press('button', 'Ask the first question');
   await phone.see('What ratio comes out');
+  await phoneIsGood();
   await predicts('2.33');
   expect(await phone.text()).not.toMatch(/3\.33|Partly right|Left the carrier/);
   expect(await everyone(1, (k) => (k < 4 ? 10 / 3 : 3.5))).toContainEqual({ ok: true });
@@ -95,6 +107,7 @@ test('the reveal: the model on every phone, who moved on the board, and the boar
   await host.press('button', 'Reveal');
   await phone.see('Left the carrier');
   await phone.see('After talking you said: 3.33');
+  await phoneIsGood();
   await host.see('After talking: 7 to right, 0 to wrong; 4 stayed right, 0 stayed wrong.');
   await host.press('button', 'Next question');
   await phone.see('Hold the sun');

@@ -4,6 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import './app/theme.css';
+import './app/touch.css';
 import { App } from './app/App';
 import { ServicesContext } from './state/hooks';
 import { startWords } from './app/i18n';

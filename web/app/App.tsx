@@ -9,7 +9,7 @@ import { refreshLesson } from '../state/librarySlice';
 import { refreshModel } from '../state/modelsSlice';
 import { refreshAttempt } from '../state/attemptsSlice';
 import type { AppRouter } from './routes';
-import { themeFor } from './theme';
+import { FINGER, themeFor } from './theme';
 
 /** Theme, units and keys around the routes; keeps settings and other tabs' saves in step. */
 export function App({ router }: { router: AppRouter }) {
@@ -17,6 +17,7 @@ export function App({ router }: { router: AppRouter }) {
   const services = useServices();
   const dispatch = useAppDispatch();
   const still = useMedia('(prefers-reduced-motion: reduce)');
+  const finger = useMedia(FINGER);
 
   useEffect(() => {
     document.documentElement.dataset['theme'] = settings.paper;
@@ -36,7 +37,7 @@ export function App({ router }: { router: AppRouter }) {
   );
 
   return (
-    <ConfigProvider theme={themeFor(settings.paper, !still)}>
+    <ConfigProvider theme={themeFor(settings.paper, { motion: !still, finger })}>
       <UnitSystemContext value={settings.units}>
         <SingleKeysContext value={settings.singleKeys}>
           <RouterProvider router={router} />

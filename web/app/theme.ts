@@ -50,13 +50,34 @@ const papers = {
   },
 } as const;
 
-export function themeFor(paper: Paper, motion: boolean): ThemeConfig {
+/** A finger on a phone; the same words stand in touch.css. */
+export const FINGER = '(pointer: coarse) and ((max-width: 640px) or (max-height: 480px))';
+
+/** Nothing to be pressed is smaller than 44 px under a finger (WCAG 2.2, 2.5.5; published). */
+const FINGERTIP = { controlHeight: 44, controlHeightSM: 44, controlHeightLG: 48 };
+
+interface Hand {
+  readonly motion: boolean;
+  readonly finger: boolean;
+}
+
+export function themeFor(paper: Paper, { motion, finger }: Hand): ThemeConfig {
   return {
     algorithm: paper === 'night' ? theme.darkAlgorithm : theme.defaultAlgorithm,
-    token: { ...shared, ...papers[paper], motion, boxShadow: 'none', boxShadowSecondary: 'none' },
+    token: {
+      ...shared,
+      ...papers[paper],
+      ...(finger ? FINGERTIP : {}),
+      motion,
+      boxShadow: 'none',
+      boxShadowSecondary: 'none',
+    },
     components: {
       Button: { fontWeight: 620, primaryShadow: 'none', defaultShadow: 'none' },
-      Segmented: { trackBg: paper === 'night' ? '#2a3036' : '#e3dfd2' },
+      Segmented: {
+        trackBg: paper === 'night' ? '#2a3036' : '#e3dfd2',
+        ...(finger ? { trackPadding: 0 } : {}),
+      },
       Select: {
         optionSelectedBg: papers[paper].colorText,
         optionSelectedColor: papers[paper].colorBgContainer,

@@ -78,7 +78,7 @@ export function SleevesView({ unit, solution, roles, applied, onApplied }: Props
       <svg
         className="sleeves-view"
         viewBox={`0 0 ${width} ${HEIGHT}`}
-        style={{ minWidth: width * 0.6 }}
+        style={{ minWidth: width * 0.68 }}
         role="group"
         aria-label={t('sleeves.shows')}
       >

@@ -76,7 +76,13 @@ export function UnitSheet(props: Props) {
         {view === LEVER ? (
           <UnitLever unit={unit} solution={solution} roles={roles} />
         ) : view === CROSSING && dual ? (
-          <Suspense fallback={<Spin />}>
+          <Suspense
+            fallback={
+              <div className="sheet-wait">
+                <Spin />
+              </div>
+            }
+          >
             <CrossingView unit={unit} />
           </Suspense>
         ) : view === SLEEVES && sleeves ? (

@@ -11,6 +11,7 @@ import {
 } from '../../core/drawing';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
+import { leastLetters } from '../shared/leastLetters';
 import { useElementSize } from '../shared/useElementSize';
 import type { ClutchModel } from './useClutchModel';
 import { useGapText } from '../shared/useGapText';
@@ -46,6 +47,7 @@ export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: 
         ref={sheet}
         className="clutch-section"
         viewBox={`-4 -6 ${drawing.width + 8} ${drawing.height + 8}`}
+        style={leastLetters(size, drawing)}
         role="group"
         aria-label={t('clutch.drawing')}
       >

@@ -2,36 +2,47 @@ import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cascade, type BladeRow, type Cascade } from '../../core/drawing';
 import type { Turning } from '../bench/useTurning';
+import { leastLetters } from '../shared/leastLetters';
 import { formatNumber } from '../shared/numbers';
+import { useElementSize } from '../shared/useElementSize';
 import { speedOf, wheelRole, wheelsInWords, WHEELS, type DrawingProps } from './wheelRoles';
 import './CascadeView.css';
 
-const BLADES = 9;
+/** Blades that are drawn; fewer and larger on a sheet narrower than so many px. */
+const BLADES = { wide: 9, narrow: 5 } as const;
+const NARROW = 420;
 const PITCH = 54;
-const WIDTH = 760;
 const LEFT = 120;
+/** Beside the rows: the velocity triangles. */
+const RIGHT = 154;
 /** Room for the buttons under the drawing. */
 const FOOT = 30;
 
 /** Pump, turbine and stator unrolled: blades, how fast each row moves, and the fluid's way through them. */
 export function CascadeView({ converter, point, mode, turning }: DrawingProps) {
   const { t } = useTranslation();
+  const sheet = useRef<SVGSVGElement>(null);
+  const size = useElementSize(sheet);
   if (converter.model.kind !== 'streamline') return <MemberStrip point={point} mode={mode} />;
   const drawing = cascade(converter.model, point);
   const roleOf = (row: BladeRow) => wheelRole(row.wheel, point, mode);
   const spinOf = (row: BladeRow) => speedOf(row.wheel, point, mode) ?? 0;
   const flowing = mode === 'fluid';
-  const middle = LEFT + (BLADES * PITCH) / 2;
+  const rowWidth = PITCH * (size.width > NARROW || size.width === 0 ? BLADES.wide : BLADES.narrow);
+  const middle = LEFT + rowWidth / 2;
+  const box = { width: LEFT + rowWidth + RIGHT, height: drawing.height + FOOT };
   return (
     <svg
+      ref={sheet}
       className="cascade"
-      viewBox={`0 0 ${WIDTH} ${drawing.height + FOOT}`}
+      viewBox={`0 0 ${box.width} ${box.height}`}
+      style={leastLetters(size, box)}
       role="img"
       aria-label={`${t('converter.cascadeShows')} ${wheelsInWords(t, point, mode)}`}
     >
       <defs>
         <clipPath id="cascade-rows">
-          <rect x={LEFT} y={0} width={BLADES * PITCH} height={drawing.height} />
+          <rect x={LEFT} y={0} width={rowWidth} height={drawing.height} />
         </clipPath>
         <marker
           id="flow-head"
@@ -57,13 +68,25 @@ export function CascadeView({ converter, point, mode, turning }: DrawingProps) {
         </marker>
       </defs>
       {drawing.rows.map((row) => (
-        <Row key={row.wheel} row={row} role={roleOf(row)} speed={spinOf(row)} turning={turning} />
+        <Row
+          key={row.wheel}
+          row={row}
+          width={rowWidth}
+          role={roleOf(row)}
+          speed={spinOf(row)}
+          turning={turning}
+        />
       ))}
       {flowing && <Stream stream={drawing.stream} middle={middle} />}
-      {flowing && drawing.stream.length > 0 && <TriangleLegend />}
+      {flowing && drawing.stream.length > 0 && <TriangleLegend x={LEFT + rowWidth + 20} />}
       {flowing &&
         drawing.triangles.map((tri) => (
-          <Triangle key={tri.wheel} triangle={tri} shown={drawing.stream.length > 0} />
+          <Triangle
+            key={tri.wheel}
+            triangle={tri}
+            x={LEFT + rowWidth + TRIANGLE_IN}
+            shown={drawing.stream.length > 0}
+          />
         ))}
       {(!flowing || drawing.stream.length === 0) && (
         <text className="cascade-note" x={middle} y={drawing.height - 8} textAnchor="middle">
@@ -76,6 +99,7 @@ export function CascadeView({ converter, point, mode, turning }: DrawingProps) {
 
 interface RowProps {
   row: BladeRow;
+  width: number;
   role: string;
   speed: number;
   turning: Turning;
@@ -84,7 +108,7 @@ interface RowProps {
 /** Drawing units that a row moves for a turn of 1 rad. */
 const TRAVEL = 26;
 
-function Row({ row, role, speed, turning }: RowProps) {
+function Row({ row, width, role, speed, turning }: RowProps) {
   const { t } = useTranslation();
   const blades = useRef<SVGGElement>(null);
   const { subscribe } = turning;
@@ -101,10 +125,10 @@ function Row({ row, role, speed, turning }: RowProps) {
   const blade = `M${a.x} ${a.y}Q${b.x} ${b.y} ${c.x} ${c.y}`;
   return (
     <g className={`cascade-row member-${role}`}>
-      <rect x={LEFT} y={row.top} width={BLADES * PITCH} height={row.bottom - row.top} />
+      <rect x={LEFT} y={row.top} width={width} height={row.bottom - row.top} />
       <g clipPath="url(#cascade-rows)">
         <g ref={blades}>
-          {Array.from({ length: BLADES + 6 }, (_, k) => (
+          {Array.from({ length: width / PITCH + 6 }, (_, k) => (
             <path
               key={k}
               className="cascade-blade"
@@ -133,7 +157,7 @@ function Row({ row, role, speed, turning }: RowProps) {
       {role === 'held' ? (
         <path
           className="cascade-ground"
-          d={`M${LEFT} ${row.bottom + 5}h${BLADES * PITCH}${Array.from({ length: 38 }, (_, k) => `M${LEFT + 6 + k * 12.6} ${row.bottom + 5}l-6 8`).join('')}`}
+          d={`M${LEFT} ${row.bottom + 5}h${width}${Array.from({ length: Math.floor(width / 12.6) }, (_, k) => `M${LEFT + 6 + k * 12.6} ${row.bottom + 5}l-6 8`).join('')}`}
         />
       ) : (
         Math.abs(speed) > 0.02 && (
@@ -170,14 +194,21 @@ function Stream({ stream, middle }: { stream: Cascade['stream']; middle: number 
 
 const STREAMS = Array.from({ length: 21 }, (_, k) => k - 10);
 
-const TRIANGLE_X = LEFT + BLADES * PITCH + 92;
+/** Where a triangle stands beside the rows. */
+const TRIANGLE_IN = 92;
 const TRIANGLE_SCALE = 84;
 
+interface TriangleProps {
+  triangle: Cascade['triangles'][number];
+  x: number;
+  shown: boolean;
+}
+
 /** The velocity triangle where the fluid leaves a row: rim, relative, absolute. */
-function Triangle({ triangle, shown }: { triangle: Cascade['triangles'][number]; shown: boolean }) {
+function Triangle({ triangle, x, shown }: TriangleProps) {
   if (!shown) return null;
   const { at, rim, relative, absolute } = triangle;
-  const [x, y] = [TRIANGLE_X, at.y - 58];
+  const y = at.y - 58;
   const s = TRIANGLE_SCALE;
   return (
     <g className="cascade-triangle">
@@ -197,13 +228,13 @@ function Triangle({ triangle, shown }: { triangle: Cascade['triangles'][number];
 }
 
 /** Which line of a triangle is which. */
-function TriangleLegend() {
+function TriangleLegend({ x }: { x: number }) {
   const { t } = useTranslation();
   const lines = ['absolute', 'relative', 'rim'] as const;
   return (
     <g className="cascade-triangle">
       {lines.map((line, k) => (
-        <g key={line} transform={`translate(${LEFT + BLADES * PITCH + 20} ${14 + k * 17})`}>
+        <g key={line} transform={`translate(${x} ${14 + k * 17})`}>
           <path className={`tri-${line}`} d="M0 0h24" />
           <text className="cascade-detail" x={31} y={5}>
             {t(`converter.triangle.${line}`)}

@@ -4,6 +4,7 @@ import { usualBlades, type ConverterPoint } from '../../core/converter';
 import { torus, type Torus, type TorusPlace, type TorusWheel } from '../../core/drawing';
 import type { Turning } from '../bench/useTurning';
 import { formatNumber } from '../shared/numbers';
+import { fittedScale, leastLetters } from '../shared/leastLetters';
 import { useElementSize } from '../shared/useElementSize';
 import {
   speedOf,
@@ -22,7 +23,6 @@ const CUT = 304;
 /** Beside each other on a wide sheet, one below the other on a tall one; the eye looks along the axis. */
 const WIDE = { width: 800, height: 390, eye: { x: 622, y: 178, r: 142 } } as const;
 const TALL = { width: 460, height: 760, eye: { x: 230, y: 556, r: 160 } } as const;
-const TALL_FROM = 0.85;
 
 type Eye = (typeof WIDE | typeof TALL)['eye'];
 /** Half the gap between two wheels, rad; the core's size on the circuit. */
@@ -35,7 +35,7 @@ export function TorusView({ converter, point, mode, turning }: DrawingProps) {
   const { t } = useTranslation();
   const sheet = useRef<SVGSVGElement>(null);
   const size = useElementSize(sheet);
-  const layout = size.height > TALL_FROM * size.width ? TALL : WIDE;
+  const layout = fittedScale(size, TALL) > fittedScale(size, WIDE) ? TALL : WIDE;
   const blades = converter.model.kind === 'streamline' ? converter.model : null;
   const drawing = useMemo(
     () => torus(blades ?? SHAPE, blades && mode === 'fluid' ? point : null),
@@ -47,6 +47,7 @@ export function TorusView({ converter, point, mode, turning }: DrawingProps) {
       ref={sheet}
       className="torus"
       viewBox={`0 0 ${layout.width} ${layout.height}`}
+      style={leastLetters(size, layout)}
       role="img"
       aria-label={`${t('torus.shows')} ${wheelsInWords(t, point, mode)}. ${flows}`}
     >
@@ -133,7 +134,7 @@ function Cut({ drawing, point, mode }: { drawing: Torus; point: ConverterPoint; 
       ))}
       {drawing.path.length > 0 && <RoundArrows drawing={drawing} flow={point.flow ?? 0} />}
       <Label x={CUT_X + side + 18} y={middle - 8} wheel="pump" {...{ point, mode }} />
-      <Label x={CUT_X - side - 40} y={middle - side - 6} end wheel="turbine" {...{ point, mode }} />
+      <Label x={CUT_X - side - 4} y={middle - side - 24} end wheel="turbine" {...{ point, mode }} />
       <Label x={CUT_X + side + 18} y={AXIS - 74} wheel="stator" {...{ point, mode }} />
       <text className="torus-note" x={54} y={AXIS - 22}>
         {t('torus.engine')}
@@ -161,7 +162,7 @@ function Label({ x, y, end = false, wheel, point, mode }: LabelProps) {
   return (
     <text x={x} y={y} textAnchor={end ? 'end' : 'start'}>
       <tspan className={`cascade-name text-${role}`}>{t(`converter.wheels.${wheel}`)}</tspan>
-      <tspan className="cascade-detail" x={x} dy={19}>
+      <tspan className="cascade-detail" x={x} dy="1.25em">
         {t(`memberRoles.${role}`)}
         {speed !== null && ` × ${formatNumber(speed, 2)}`}
       </tspan>

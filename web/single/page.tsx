@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, Navigate } from 'react-router';
 import '../app/theme.css';
+import '../app/touch.css';
 import { App } from '../app/App';
 import { browserServices } from '../app/browserServices';
 import { moreWords, startWords } from '../app/i18n';

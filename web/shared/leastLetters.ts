@@ -1,0 +1,15 @@
+import type { CSSProperties } from 'react';
+import type { Size } from './useElementSize';
+
+/** How small letters on a drawing may come to the screen, px. */
+const LEAST = 9.5;
+
+/** Screen px for a unit of a drawing that is fitted into a place; 1 before it is measured. */
+export function fittedScale(place: Size, drawing: Size): number {
+  const scale = Math.min(place.width / drawing.width, place.height / drawing.height);
+  return scale > 0 ? scale : 1;
+}
+
+/** For a drawing that is fitted into a small place: its letters take `max(their size, var(--least))`. */
+export const leastLetters = (place: Size, drawing: Size): CSSProperties =>
+  ({ '--least': `${(LEAST / fittedScale(place, drawing)).toFixed(2)}px` }) as CSSProperties;
