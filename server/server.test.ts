@@ -5,9 +5,13 @@ import { tmpdir } from 'node:os';
 import https from 'node:https';
 import path from 'node:path';
 import type { Server as HttpServer } from 'node:http';
+import { io } from 'socket.io-client';
+import { randomFromSeed } from '../core/numerics';
+import type { Room } from '../core/room';
 import { addressesOf } from './addresses';
 import { portFrom } from './portFrom';
 import { createApp } from './app';
+import { lesson } from './rooms/tests/aLesson';
 import { serverFor, SLOWEST_MS } from './serverFor';
 import { tlsFrom } from './tlsFrom';
 
@@ -181,10 +185,14 @@ test('TLS is asked for whole, with a key that fits and a certificate that has no
 });
 
 describe('the program', () => {
+  /** Ended with the test, whatever becomes of it. */
+  const left: (() => void)[] = [];
+  afterEach(() => left.splice(0).forEach((end) => end()));
   const start = (env: Record<string, string>) => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
       env: { ...process.env, DIST: path.join(dir, 'web'), DATA: path.join(dir, 'data'), ...env },
     });
+    left.push(() => child.kill('SIGKILL'));
     const lines: string[] = [];
     const said = (pattern: RegExp) =>
       new Promise<string>((done) => {
@@ -229,6 +237,45 @@ describe('the program', () => {
     expect(await half.ended).toBe(1);
     await told;
   }, 60_000);
+
+  test('killed while a class comes in, again and again: whoever was told so is in', async () => {
+    const random = randomFromSeed('server kills');
+    const env = { PORT: '0', DATA: path.join(dir, 'killed') };
+    let room: { code: string; hostKey: string } | null = null;
+    const told: string[] = [];
+    for (let round = 0; round < 4; round++) {
+      const { child, said, ended } = start(env);
+      const address = await said(/http:\/\/127\.0\.0\.1:\d+/);
+      const socket = () => {
+        const own = io(address, { transports: ['websocket'], forceNew: true });
+        left.push(() => own.disconnect());
+        return own;
+      };
+      room ??= (await fetch(`${address}/rooms`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ lesson, pace: 'led' }),
+      }).then((res) => res.json())) as { code: string; hostKey: string };
+      const { code, hostKey } = room;
+      const host = socket();
+      const there = (await host.emitWithAck('enter', { code, host: hostKey })) as { room: Room };
+      expect(there.room.students.map((s) => s.name)).toEqual(expect.arrayContaining(told));
+      for (let k = 0; k < 30; k++) {
+        const name = `Student ${round}.${k}`;
+        socket().emit('enter', { code, name }, (answer: { ok: boolean }) => {
+          if (answer.ok) told.push(name);
+        });
+      }
+      // Somewhere in the middle of them.
+      const few = told.length + random.whole(1, 20);
+      const patience = Date.now() + 10_000;
+      while (told.length < few && Date.now() < patience)
+        await new Promise((done) => setTimeout(done, 1));
+      child.kill('SIGKILL');
+      await ended;
+    }
+    expect(told.length).toBeGreaterThan(8);
+  }, 120_000);
 
   test('a busy port and a bad port are told in plain words', async () => {
     const blocker: Server = createServer().listen(0, '127.0.0.1');

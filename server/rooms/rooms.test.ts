@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Lesson } from '../../core/lesson';
 import { randomFromSeed } from '../../core/numerics';
+import { MOST_STUDENTS } from '../../core/room';
 import { fileStore } from './fileStore';
 import { Rooms } from './rooms';
 import { entry, lesson, question } from './tests/aLesson';
@@ -128,6 +129,19 @@ test('a disk that is full: what can’t be kept does not count, and is told', as
   expect(await again.room(code)).toEqual(before);
   expect((await joined(again, code, 'Bo')).student).toBeTruthy();
   await again.close();
+});
+
+test('ten thousand come in: as many as a room has places, and its journal grows no further', async () => {
+  const rooms = await Rooms.start(fileStore(dir));
+  const { code } = await opened(rooms, short);
+  const file = path.join(dir, readdirSync(dir)[0]!);
+  const answers = await Promise.all(
+    Array.from({ length: 10_000 }, (_, k) => rooms.join(code, `Student ${k}`)),
+  );
+  expect(answers.filter((a) => a.ok)).toHaveLength(MOST_STUDENTS);
+  expect(answers.slice(MOST_STUDENTS).every((a) => !a.ok && a.why === 'full')).toBe(true);
+  expect(readFileSync(file, 'utf8').trimEnd().split('\n')).toHaveLength(1 + MOST_STUDENTS);
+  await rooms.close();
 });
 
 test('rooms end after a day, or when they are closed; a clock that runs back ends none', async () => {
