@@ -77,6 +77,35 @@ test('the power is traced by key; power through a held member is met with its re
   await b.role('button', 'Commit prediction');
 });
 
+test('a finger beside a thin line means the nearest part; a mouse means what it points at', async () => {
+  const chosen = () =>
+    b.driver.executeScript<string[]>(
+      "return [...document.querySelectorAll('.section-chosen')].map((e) => e.getAttribute('aria-label'))",
+    );
+  await b.viewport(390, 844);
+  await b.finger(true);
+  try {
+    await begin('follow-the-power', 'Runa Fender');
+    await b.role('button', 'Input shaft');
+    await b.settled();
+    // 14 px over the line that runs in from the left: a finger's half breadth, and no part is there.
+    const { x, y } = await b.driver.executeScript<{ x: number; y: number }>(`
+      const lines = [...document.querySelector('[aria-label="Input shaft"]').querySelectorAll('path')];
+      const { left, top, bottom } = lines.map((l) => l.getBoundingClientRect()).sort((a, b) => a.left - b.left)[0];
+      return { x: Math.round(left + 12), y: Math.round((top + bottom) / 2 - 14) };`);
+    const tap = () => b.driver.actions().move({ x, y }).click().perform();
+    await b.finger(false);
+    await tap();
+    expect(await chosen()).toEqual([]);
+    await b.finger(true);
+    await tap();
+    expect(await chosen()).toEqual(['Input shaft, number 1']);
+  } finally {
+    await b.finger(false);
+    await b.viewport(1280, 800);
+  }
+});
+
 test('what a row does, who holds, and who brakes', async () => {
   await begin('what-does-this-row-do', 'Runa Bollard');
   await b.press('radio', 'drives');

@@ -1,6 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { RAMP_LIMITS, type Ramps } from '../../core/shift';
+import { fingerReach } from '../shared/fingerReach';
 import { formatNumber } from '../shared/numbers';
 import { useElementSize } from '../shared/useElementSize';
 import './RampPad.css';
@@ -70,6 +71,7 @@ export function RampPad({ ramps, onRamps, names }: Props) {
         ref={sheet}
         role="group"
         aria-label={t('crossing.ramps')}
+        {...fingerReach}
         onPointerMove={drag}
         onPointerUp={() => (held.current = null)}
       >

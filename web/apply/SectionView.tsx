@@ -10,6 +10,7 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
+import { fingerReach } from '../shared/fingerReach';
 import type { Turning } from '../bench/useTurning';
 import { formatRatio } from '../shared/numbers';
 import { linePath } from './linePath';
@@ -58,6 +59,7 @@ export function SectionView(props: Props) {
   return (
     <svg
       className="section-view"
+      {...fingerReach}
       style={{
         // Where it is low it is drawn small: more width than that would stand empty beside it.
         minWidth: `min(${width * READABLE}px, ${(100 * width) / (height - top)}cqh)`,

@@ -15,6 +15,7 @@ import {
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
 import { meeting, type Meeting } from '../../core/shift';
+import { fingerReach } from '../shared/fingerReach';
 import { useKept } from '../shared/kept';
 import { formatRatio } from '../shared/numbers';
 import { memberName } from '../shared/unitNames';
@@ -77,6 +78,7 @@ export function SleevesView({ unit, solution, roles, applied, onApplied }: Props
     <div className="section-scroll sleeves-scroll" tabIndex={0} role="region" aria-label={words}>
       <svg
         className="sleeves-view"
+        {...fingerReach}
         viewBox={`0 0 ${width} ${HEIGHT}`}
         style={{ minWidth: width * 0.68 }}
         role="group"

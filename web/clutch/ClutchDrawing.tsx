@@ -11,7 +11,7 @@ import {
 } from '../../core/drawing';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
-import { leastLetters } from '../shared/leastLetters';
+import { fittedScale, leastLetters } from '../shared/leastLetters';
 import { useElementSize } from '../shared/useElementSize';
 import type { ClutchModel } from './useClutchModel';
 import { useGapText } from '../shared/useGapText';
@@ -27,6 +27,8 @@ interface Props {
 }
 
 const STEP = 0.02;
+/** What a finger presses is so wide, px. */
+const FINGERTIP = 44;
 /** Height over width from which the pedal stands below the clutch. */
 const TALL_FROM = 0.75;
 
@@ -56,7 +58,14 @@ export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: 
         <text className="clutch-note" x={drawing.width} y={drawing.height - 1} textAnchor="end">
           {t('clutch.stretched', { times: STRETCH })}
         </text>
-        {onPedal && <Pedal drawing={drawing} model={model} onPedal={onPedal} />}
+        {onPedal && (
+          <Pedal
+            drawing={drawing}
+            model={model}
+            reach={FINGERTIP / 2 / fittedScale(size, drawing)}
+            onPedal={onPedal}
+          />
+        )}
       </svg>
     </Sheet>
   );
@@ -195,11 +204,14 @@ function Readings({ drawing, model, clutch }: Omit<Props, 'onPedal'> & { drawing
   );
 }
 
-function Pedal({
-  drawing,
-  model,
-  onPedal,
-}: Pick<Props, 'model'> & { drawing: ClutchSection; onPedal: (share: number) => void }) {
+interface PedalProps extends Pick<Props, 'model'> {
+  drawing: ClutchSection;
+  /** Round the pad that a finger may come down. */
+  reach: number;
+  onPedal: (share: number) => void;
+}
+
+function Pedal({ drawing, model, reach, onPedal }: PedalProps) {
   const { t } = useTranslation();
   const gapText = useGapText();
   const held = useRef(false);
@@ -255,7 +267,7 @@ function Pedal({
     >
       <path className="clutch-floor" d={`M${floor.x - 26} ${floor.y + 15}H${rest.x + 20}`} />
       <path className="clutch-pad" d={padShape(pivot, pad)} />
-      <circle className="clutch-grip" cx={pad.x} cy={pad.y} r={19} />
+      <circle className="clutch-grip" cx={pad.x} cy={pad.y} r={Math.max(19, reach)} />
       <text x={floor.x - 30} y={floor.y + 12} textAnchor="end" className="clutch-big">
         {formatNumber(100 * share, 0)} %
       </text>

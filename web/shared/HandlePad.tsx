@@ -1,4 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { fingerReach } from './fingerReach';
 import { padPath } from './padPath';
 import { useElementSize } from './useElementSize';
 import './HandlePad.css';
@@ -65,6 +66,7 @@ export function HandlePad(props: Props) {
       className={`handle-pad ${compact ? 'handle-pad-compact' : ''} ${props.className ?? ''}`}
       role="group"
       aria-label={label}
+      {...fingerReach}
       onPointerMove={drag}
       onPointerUp={() => (held.current = null)}
     >
