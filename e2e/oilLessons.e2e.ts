@@ -26,7 +26,7 @@ test('oil is traced by clicking, and a valve that is left out is told', async ()
   // Pressures stay hidden until the commit.
   expect(await b.count('button', /^C1 piston: on/)).toBe(0);
   for (const part of ['Pump', 'C1 feed', 'C1 piston']) await b.press('button', part);
-  await b.see('3 parts clicked');
+  await b.see('3 parts marked');
   await sure();
   await b.see('Left out the valves between pump and piston');
   await b.see('The oil of C1 comes through: Manual valve.');

@@ -190,6 +190,7 @@ try {
     if (only.length > 0 && !only.includes(name)) continue;
     const b = await openBrowser();
     try {
+      await b.finger(size[0] <= 640);
       await b.viewport(size[0], size[1]);
       await b.open(server.url + route);
       await steps?.(b);

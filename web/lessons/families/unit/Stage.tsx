@@ -51,7 +51,7 @@ function Stage({ block, subject, round, ...frame }: StageProps<'unit'>) {
       {...frame}
       asked={asked}
       words={UNIT_WORDS}
-      sheetClass={question.kind === 'fill-chart' ? 'unit-stage with-chart' : 'unit-stage'}
+      sheetClass={SHEETS[question.kind] ?? 'unit-stage'}
       sheet={
         <>
           <UnitSheet
@@ -107,6 +107,12 @@ function Stage({ block, subject, round, ...frame }: StageProps<'unit'>) {
     />
   );
 }
+
+/** What is marked, chart or drawing, is what is worked. */
+const SHEETS: Partial<Record<UnitQuestion['kind'], string>> = {
+  'fill-chart': 'unit-stage with-chart is-worked',
+  'trace-path': 'unit-stage is-worked',
+};
 
 /** What can be worked out line by line: a ratio, or the power's way through one. */
 function derivable(question: UnitQuestion, unit: Unit) {
