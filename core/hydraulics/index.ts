@@ -75,10 +75,12 @@ export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {
   holdsTrace,
   learnedFrom,
+  shiftDrawn,
   shiftInTime,
   withNothingLearned,
   type OilShift,
   type OilShiftResult,
+  type PressureDrawing,
 } from './shiftInTime';
 export {
   faultsOn,

@@ -8,6 +8,7 @@ import {
 } from '../shift';
 import type { Vehicle } from '../vehicle';
 import type { Circuit } from './circuit';
+import { chamberOf } from './chamber';
 import { exchanged } from './exchange';
 import { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 import type { OilRunning } from './laws';
@@ -53,20 +54,77 @@ const TRACE_EVERY = 0.004;
 /** s. */
 const STEP = 2e-3;
 
-export function shiftInTime(setup: OilShift): OilShiftResult {
-  const { circuit, unit, running, seconds } = setup;
+const rangesOf = ({ unit, from, to }: OilShift) => {
   const applyOf = (id: string) => unit.ranges.find((r) => r.id === id)?.apply ?? [];
-  const [was, will] = [applyOf(setup.from.range), applyOf(setup.to.range)];
+  return { was: applyOf(from.range), will: applyOf(to.range) };
+};
+const stateBefore = ({ circuit, running, from }: OilShift) =>
+  circuit.inGear(running, from.gear, from.range);
+const stateAfter = ({ circuit, running, to }: OilShift) =>
+  circuit.inGear(running, to.gear, to.range);
+
+/** As the plan's valves, orifices and accumulators make it. */
+export function shiftInTime(setup: OilShift): OilShiftResult {
+  const { circuit, running, seconds } = setup;
+  const { was, will } = rangesOf(setup);
   const { coming, going, either } = exchanged(circuit.plan, was, will);
   const filled = fill({
     circuit,
     running,
-    before: circuit.inGear(running, setup.from.gear, setup.from.range),
-    after: circuit.inGear(running, setup.to.gear, setup.to.range),
+    before: stateBefore(setup),
+    after: stateAfter(setup),
     elements: either,
     waits: waitsOf(circuit.plan, coming, going),
     seconds,
   });
+  return shiftAs(setup, filled);
+}
+
+/** Pa of what comes and of what goes at every so many s; after the last they stay. */
+export interface PressureDrawing {
+  readonly every: number;
+  readonly coming: readonly number[];
+  readonly going: readonly number[];
+}
+
+/** The same shift with its pistons pressed as somebody drew it, whatever the plan would do. */
+export function shiftDrawn(setup: OilShift, drawing: PressureDrawing): OilShiftResult {
+  const { plan, condition } = setup.circuit;
+  const { was, will } = rangesOf(setup);
+  const { coming, going, either } = exchanged(plan, was, will);
+  const [then, now] = [stateBefore(setup), stateAfter(setup)];
+  const steps = Math.round(setup.seconds / FILL_STEP) + 1;
+  const rows = (of: (k: number) => number) =>
+    Float64Array.from({ length: steps }, (_v, k) => of(k));
+  const elements = either.flatMap((id): [string, FilledElement][] => {
+    const chamber = chamberOf(plan, id, condition, 0);
+    if (!chamber) return [];
+    const drawn = coming.includes(id) ? drawing.coming : going.includes(id) ? drawing.going : null;
+    const stays = then.pressures.get(chamber.piston.line) ?? 0;
+    const pressures = rows((k) =>
+      drawn ? drawnAt(drawn, (k * FILL_STEP) / drawing.every) : stays,
+    );
+    const holds = pressures.map(chamber.holds);
+    const touches = holds[0]! > 0 ? -1 : holds.findIndex((h) => h > 0);
+    return [[id, { pressures, holds, touches: touches < 0 ? null : touches * FILL_STEP }]];
+  });
+  const pump = partsOf(plan, 'pump')[0];
+  const line = (pump && now.pressures.get(pump.to)) ?? 0;
+  return shiftAs(setup, { line: rows(() => line), elements: new Map(elements) });
+}
+
+/** On the straight line between two values of a row; the last where it ends. */
+function drawnAt(row: readonly number[], place: number): number {
+  const k = Math.min(Math.floor(place), row.length - 1);
+  const [low, high] = [row[k] ?? 0, row[k + 1] ?? row[k] ?? 0];
+  return low + (high - low) * (place - k);
+}
+
+/** The hand-over on the unit, with what its elements can hold. */
+function shiftAs(setup: OilShift, filled: Filled): OilShiftResult {
+  const { circuit, unit, seconds } = setup;
+  const { was, will } = rangesOf(setup);
+  const { coming, going } = exchanged(circuit.plan, was, will);
   const holds = new Map(
     [...filled.elements].map(([id, e]): [string, Trace] => [id, holdsTrace(e)]),
   );
