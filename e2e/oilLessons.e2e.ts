@@ -1,3 +1,4 @@
+import { By, Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
 import { PATIENCE_MS } from './browser';
 import { session } from './session';
@@ -69,6 +70,34 @@ test('where is the ball: two gauges and a shift, found and sound; a wrong one he
   await b.see('Takes the ball before the element that reads low');
   await b.see(/With the ball out \(C0 ball, 1 of 2 from the valves\) the gauge \(C0, N\) reads/);
   await b.see('C2 ball');
+});
+
+test('draw the hand-over: what lets go too soon flares, and the shift runs as it was drawn', async () => {
+  await begin('one-goes-one-comes');
+  await b.press('button', /^2 Second/);
+  await b.see('Draw both pressures so that the shift keeps within');
+  // By keys: the band is let go at once, the clutch pressed full only at the end.
+  const move = async (name: string, keys: string[]) => {
+    const handle = await b.role('slider', name);
+    await b.driver.executeScript('arguments[0].focus()', handle);
+    await b.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  };
+  const away = Array.from({ length: 10 }, () => Key.PAGE_DOWN);
+  const full = Array.from({ length: 10 }, () => Key.PAGE_UP);
+  for (const time of ['0.1', '0.2', '0.3', '0.4', '0.5', '0.6', '0.7', '0.8'])
+    await move(`Pressure at B1 at ${time} s`, away);
+  for (const time of ['0.6', '0.7', '0.8']) await move(`Pressure at C3 at ${time} s`, full);
+  await sure();
+  await b.see('Lets the one go before the other takes');
+  await b.see(/For 0\.\d+ s neither holds all that it has to/);
+  await b.see(/C3 holds it all at 0\.5\d s, B1 lets go at 0\.0\d s/);
+  const rows = await b.driver.findElement(By.css('.shift-verdicts')).getText();
+  expect(rows).toMatch(/a flare\s+smooth/);
+  // What is drawn stays as it was.
+  expect(await b.count('slider', /^Pressure at/)).toBe(0);
 });
 
 test('kick-down: gear and engine speed', async () => {

@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
 import { chooseOption } from './choose';
 
@@ -6,6 +7,12 @@ export type Screen = readonly [string, string, readonly (() => Promise<unknown>)
 
 export function screenList(browser: () => Browser): Screen[] {
   const press = (name: string | RegExp) => () => browser().press('button', name);
+  /** The first of what comes in a drawing, once up. */
+  const drawUp = async () => {
+    const handle = await browser().role('slider', /at 0\.3 s$/);
+    await browser().driver.executeScript('arguments[0].focus()', handle);
+    await browser().driver.actions().sendKeys(Key.PAGE_UP).perform();
+  };
   const radio = (name: string) => () => browser().press('radio', name);
   const b = {
     see: (text: string | RegExp) => browser().see(text),
@@ -49,6 +56,23 @@ export function screenList(browser: () => Browser): Screen[] {
       'room, led',
       '/teach/rooms/new/hold-one-drive-one',
       [press('Open the room'), () => b.see('are in'), press('Ask the first question')],
+    ],
+    [
+      'draw the hand-over',
+      '/teach/lessons/one-goes-one-comes/preview?step=s2',
+      [press('Begin'), () => b.see('comes, kPa')],
+    ],
+    [
+      'draw the hand-over, answered',
+      '/teach/lessons/one-goes-one-comes/preview?step=s3',
+      [
+        press('Begin'),
+        () => b.see('comes, kPa'),
+        drawUp,
+        radio('certain'),
+        press('Commit prediction'),
+        () => b.see('holds all that it carries'),
+      ],
     ],
     ['room, its door', '/room', [() => b.see('Your instructor has')]],
     ['preview', '/teach/lessons/hold-one-drive-one/preview', []],

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PLAN_FAULT_KINDS } from '../hydraulics';
-import { SETTING_LIMITS, SHIFT_MOMENTS } from '../lesson';
+import { DRAWN_AT, SETTING_LIMITS, SHIFT_MOMENTS } from '../lesson';
 import { MOST_OIL_PARTS, MOST_RANGES } from './limits';
 import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 
@@ -28,6 +28,20 @@ const setting = z.strictObject({
   out: between(SETTING_LIMITS.out),
 });
 
+/** A shift that has to keep within something. */
+const limited = {
+  vehicle: reference,
+  gear,
+  throttle,
+  jerk: z.number().min(0).max(1000),
+  flare: z.number().min(0).max(10_000),
+  dip: z.number().min(-10).max(1),
+  kelvin: z.number().min(0).max(1000),
+};
+
+/** Pa at each time of a drawing. */
+const drawn = z.array(z.number().min(0).max(1e7)).max(DRAWN_AT.length);
+
 export const planFault = z.strictObject({
   kind: z.enum(PLAN_FAULT_KINDS),
   part: partId,
@@ -48,15 +62,9 @@ export const oilQuestions = [
   z.strictObject({ ...base, kind: z.literal('oil-fault-row'), throttle, fault: planFault }),
   z.strictObject({
     ...base,
+    ...limited,
     kind: z.literal('set-shift'),
-    vehicle: reference,
-    gear,
-    throttle,
     found: setting,
-    jerk: z.number().min(0).max(1000),
-    flare: z.number().min(0).max(10_000),
-    dip: z.number().min(-10).max(1),
-    kelvin: z.number().min(0).max(1000),
   }),
   z.strictObject({
     ...base,
@@ -66,6 +74,7 @@ export const oilQuestions = [
     gauges: z.tuple([gauge, gauge]),
     gear,
   }),
+  z.strictObject({ ...base, ...limited, kind: z.literal('draw-pressures') }),
   z.strictObject({ ...base, kind: z.literal('kick-down'), gear, throttle, outputRpm, tolerance }),
 ] as const;
 
@@ -95,5 +104,6 @@ export const oilAnswers = [
   }),
   z.strictObject({ kind: z.literal('which-ball'), ball: partId }),
   z.strictObject({ kind: z.literal('set-shift'), setting }),
+  z.strictObject({ kind: z.literal('draw-pressures'), coming: drawn, going: drawn }),
   z.strictObject({ kind: z.literal('kick-down'), gear, engineRpm: answerNumbers.magnitude }),
 ] as const;

@@ -73,6 +73,7 @@ export {
 } from './shiftMap';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {
+  drawnAt,
   holdsTrace,
   learnedFrom,
   shiftDrawn,

@@ -113,8 +113,8 @@ export function shiftDrawn(setup: OilShift, drawing: PressureDrawing): OilShiftR
   return shiftAs(setup, { line: rows(() => line), elements: new Map(elements) });
 }
 
-/** On the straight line between two values of a row; the last where it ends. */
-function drawnAt(row: readonly number[], place: number): number {
+/** On the straight line between two values of a row; the last where it ends. @param place in values from the first */
+export function drawnAt(row: readonly number[], place: number): number {
   const k = Math.min(Math.floor(place), row.length - 1);
   const [low, high] = [row[k] ?? 0, row[k + 1] ?? row[k] ?? 0];
   return low + (high - low) * (place - k);

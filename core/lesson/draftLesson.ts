@@ -63,6 +63,7 @@ const MINUTES: Readonly<Record<QuestionKind, number>> = {
   'which-ball': 4,
   'kick-down': 3,
   'set-shift': 6,
+  'draw-pressures': 6,
   'free-now': 3,
   'strip-order': 4,
   'why-first': 2,

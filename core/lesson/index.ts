@@ -166,7 +166,21 @@ export { ballsOf, gaugeReads, standingWithout, takesHold } from './families/oil/
 export { gaugesOf, tellingBall } from './families/oil/defaults';
 export { oilRigOf } from './carried';
 export { planSet, shiftedWith, shiftSet } from './families/oil/runs';
+export { drawnLimits } from './families/oil/defaults';
 export {
+  carriedIn,
+  exchangeIn,
+  handsAt,
+  lineIn,
+  shiftAsDrawn,
+  sharesOf,
+} from './families/oil/drawn';
+export {
+  DRAWN_AT,
+  DRAWN_EVERY,
+  type DrawnPressures,
+  type DrawPressuresQuestion,
+  type ShiftLimits,
   AS_MADE,
   SETTING_LIMITS,
   SHIFT_SETTINGS,

@@ -68,6 +68,7 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'which-ball': 'oil',
   'kick-down': 'oil',
   'set-shift': 'oil',
+  'draw-pressures': 'oil',
   'free-now': 'strip-down',
   'strip-order': 'strip-down',
   'why-first': 'strip-down',

@@ -137,6 +137,7 @@ function guessOf(question: Question, key: AnyKey): number | null {
     case 'kick-down':
       return question.kind === 'kick-down' ? numberGuess(key.engineRpm, question.tolerance) : null;
     case 'set-shift':
+    case 'draw-pressures':
     case 'trace-oil':
       return null;
     case 'two-gears':

@@ -11,7 +11,7 @@ const driveQuay = { plan: QUAY.hydraulics, unit: QUAY.unit, lever: 'D', throttle
 const driveSkerry = { plan: SKERRY.hydraulics, unit: SKERRY.unit, lever: 'D', throttle: 0.3 };
 const CABLE = 'throttle-valve';
 
-/** Six lessons about oil: where it goes, when it shifts, and what goes wrong with it. */
+/** Seven lessons about oil: where it goes, when it shifts, and what goes wrong with it. */
 export const OIL_COURSES: readonly Course[] = [
   {
     id: 'where-the-oil-goes',
@@ -311,6 +311,65 @@ export const OIL_COURSES: readonly Course[] = [
             { lever: 'R', gear: 1, element: 'C0' },
           ],
           gear: 1,
+        },
+      },
+    ],
+  },
+  {
+    id: 'one-goes-one-comes',
+    title: 'One goes, one comes',
+    summary: 'Two pressures, drawn: what flares, what ties up, and what nobody feels.',
+    models: [...QUAY_MODELS, 'vehicles/yard-tractor'],
+    steps: [
+      {
+        title: 'What the valves make of it',
+        text: 'Third lets go of the band and takes a clutch. **The one has to hold until the other does**, and not a moment longer. Look at _Pressures_ as it shifts, then draw them yourself.',
+        oil: driveQuay,
+      },
+      {
+        title: 'Second to third',
+        text: 'What goes is pressed by the line until you let it go. What comes has to be filled first: its spring asks for some of the pressure before it holds anything.',
+        ask: {
+          kind: 'draw-pressures',
+          ...QUAY,
+          vehicle: 'yard-tractor',
+          gear: 2,
+          throttle: 0.4,
+          jerk: 32,
+          flare: 60,
+          dip: 0.35,
+          kelvin: 8,
+        },
+      },
+      {
+        title: 'Nothing to let go',
+        text: 'First is held by a one-way clutch: it lets go by itself.',
+        ask: {
+          kind: 'draw-pressures',
+          ...QUAY,
+          vehicle: 'yard-tractor',
+          gear: 1,
+          throttle: 0.4,
+          jerk: 32,
+          flare: 60,
+          dip: 0.25,
+          kelvin: 16,
+        },
+      },
+      {
+        title: 'With a heavier foot',
+        text: 'Both have more to hold. What changes in the drawing?',
+        ask: {
+          kind: 'draw-pressures',
+          ...QUAY,
+          vary: true,
+          vehicle: 'yard-tractor',
+          gear: 2,
+          throttle: 0.6,
+          jerk: 48,
+          flare: 60,
+          dip: 0.35,
+          kelvin: 16,
         },
       },
     ],

@@ -24,6 +24,8 @@ interface Props {
   handleName: (x: number) => string;
   /** Smaller, without a title below. */
   compact?: boolean;
+  /** Corner of its name, where the curve leaves room. */
+  nameAt?: 'start' | 'end';
   className?: string;
   /** More to draw: the places of a number across and of a value. */
   children?: (x: (v: number) => number, y: (v: number) => number) => ReactNode;
@@ -38,6 +40,7 @@ export function HandlePad(props: Props) {
   const { width, height } = useElementSize(sheet);
   const held = useRef<number | null>(null);
   const box = compact ? COMPACT : ROOMY;
+  const { nameAt = compact ? 'end' : 'start' } = props;
   const [from, to] = [at[0]!, at.at(-1)!];
   const x = (v: number) => box.left + ((v - from) / (to - from)) * (width - box.left - box.right);
   const y = (v: number) =>
@@ -101,9 +104,9 @@ export function HandlePad(props: Props) {
             )}
             <text
               className="sketch-axis"
-              x={compact ? x(to) - 8 : x(from) + 8}
+              x={nameAt === 'end' ? x(to) - 8 : x(from) + 8}
               y={box.top + (compact ? 20 : 16)}
-              textAnchor={compact ? 'end' : 'start'}
+              textAnchor={nameAt}
             >
               {label}
             </text>

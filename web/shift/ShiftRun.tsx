@@ -10,22 +10,32 @@ interface TwoRuns {
   before: OilShiftResult | null;
 }
 
+type RunName = 'now' | 'before' | 'found' | 'drawn' | 'example';
+interface RunNames {
+  readonly now: RunName;
+  readonly before: RunName;
+}
+
 /** How it is felt, and what it costs, now and before. */
-export function Verdicts({ now, before, found }: TwoRuns & { found?: 'now' | 'before' }) {
+export function Verdicts({
+  now,
+  before,
+  names = { now: 'now', before: 'before' },
+}: TwoRuns & { names?: RunNames }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const runs = [
-    { name: found === 'now' ? 'found' : 'now', run: now },
-    ...(before ? [{ name: found === 'before' ? 'found' : 'before', run: before } as const] : []),
-  ] as const;
+    { name: names.now, run: now },
+    ...(before ? [{ name: names.before, run: before }] : []),
+  ];
   const heat = ({ heats }: OilShiftResult) =>
     heats
-      .filter((h) => h.joules >= 1)
+      .filter((h) => h.joules >= 5)
       .map((h) =>
         t('oil.shift.heatOf', {
           element: h.element,
           energy: numbers.quantity(h.joules / 1000, 'energy'),
-          kelvin: formatNumber(h.kelvin, 0),
+          kelvin: formatNumber(h.kelvin, 1),
         }),
       )
       .join(', ') || '–';
@@ -39,7 +49,7 @@ export function Verdicts({ now, before, found }: TwoRuns & { found?: 'now' | 'be
     {
       word: 'jerk',
       of: (r: OilShiftResult) =>
-        t('oil.shift.jerkOf', { jerk: formatNumber(r.run.summary.jerk, 0) }),
+        t('oil.shift.jerkOf', { jerk: formatNumber(r.run.summary.jerk, 1) }),
     },
     { word: 'heat', of: heat },
   ] as const;

@@ -71,6 +71,7 @@ const DEAR: Readonly<Partial<Record<QuestionKind, number>>> = {
   'draw-start': 1,
   'launch-order': 2,
   'draw-crossing': 2,
+  'draw-pressures': 2,
   'set-waiting': 3,
   diagnose: 1,
   'which-test': 2,

@@ -1,7 +1,8 @@
 import { flipsAt, partsOf, withPart, type PlanFault } from '../../../hydraulics';
 import { sameNumber } from '../../../numerics';
 import { gaugeReads, takesHold } from './balls';
-import type { OilGauge, OilQuestion, OilRig, ShiftSetting } from './kinds';
+import { carriedIn, drawnTo, heldFor, type Carried, type DrawnAs } from './drawn';
+import type { DrawnPressures, OilGauge, OilQuestion, OilRig, ShiftSetting } from './kinds';
 import {
   drivenUp,
   gearsFor,
@@ -43,6 +44,17 @@ export type OilClaim =
       setting: ShiftSetting;
       way: 'set' | 'found' | 'could';
     } & ShiftedAs)
+  /** What a drawing of the pressures comes to: the student's, or one that would do. */
+  | ({
+      claim: 'drawn-comes-to';
+      gear: number;
+      drawn: DrawnPressures;
+      way: 'drawn' | 'could';
+    } & DrawnAs)
+  /** Pa from which what comes holds all that it will carry, or down to which what goes holds all that it carries, N·m. */
+  | ({ claim: 'holds-from'; way: 'coming' | 'going' } & Carried)
+  /** s of a drawing in which both hold all that they carry, or neither does. */
+  | { claim: 'held-by'; drawn: DrawnPressures; seconds: number; way: 'both' | 'neither' }
   | { claim: 'engine-in-gear'; gear: number; ratio: number; rpm: number; engine: number };
 
 /** What brings a lower gear under the floored pedal, or what keeps the one that is in. */
@@ -156,6 +168,30 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
         sameNumber(comes[k], claim[k]),
       );
     }
+    case 'drawn-comes-to': {
+      if (question.kind !== 'draw-pressures' || question.gear !== claim.gear) return false;
+      const comes = drawnTo(rig, question, claim.drawn);
+      return (
+        comes.taken === claim.taken &&
+        (['jerk', 'flare', 'dip', 'kelvin'] as const).every((k) => sameNumber(comes[k], claim[k]))
+      );
+    }
+    case 'holds-from': {
+      if (question.kind !== 'draw-pressures') return false;
+      const { on, off } = carriedIn(rig, question);
+      const now = claim.way === 'coming' ? on : off;
+      return (
+        now?.element === claim.element &&
+        sameNumber(now.pressure, claim.pressure) &&
+        sameNumber(now.torque, claim.torque)
+      );
+    }
+    case 'held-by':
+      return (
+        question.kind === 'draw-pressures' &&
+        claim.seconds > 0 &&
+        sameNumber(heldFor(rig, question, claim.drawn)[claim.way], claim.seconds)
+      );
     case 'engine-in-gear': {
       const ratio = gearsFor(rig).forward[claim.gear - 1]?.ratio;
       return (

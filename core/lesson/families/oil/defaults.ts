@@ -5,9 +5,11 @@ import {
   type OilGauge,
   type OilQuestion,
   type OilRig,
+  type ShiftLimits,
   type WhichBallQuestion,
 } from './kinds';
-import { drivenUp, gearsFor, linesFor, shiftedWith } from './runs';
+import { drawnTo, exchangeIn, goodDrawing } from './drawn';
+import { drivenUp, gearsFor, linesFor, shiftedWith, type Upshift } from './runs';
 
 const FIVE_PERCENT = { kind: 'percent', value: 5 } as const;
 
@@ -36,6 +38,15 @@ export function newOilQuestion(kind: OilQuestion['kind'], rig: OilRig): OilQuest
       const found = { ...AS_MADE, slack: 0.4 };
       const vehicle = rig.vehicle?.id ?? '';
       return { ...base, kind, vehicle, gear, throttle, found, ...limitsFor(rig, gear, throttle) };
+    }
+    case 'draw-pressures': {
+      const shifts = gearsFor(rig)
+        .forward.slice(1)
+        .map((_f, k) => k + 1);
+      // One that hands over, if there is one: with a one-way clutch nothing has to be let go.
+      const gear = shifts.find((k) => handsOverIn(rig, k)) ?? 1;
+      const vehicle = rig.vehicle?.id ?? '';
+      return { ...base, kind, vehicle, gear, throttle, ...drawnLimits(rig, { gear, throttle }) };
     }
     case 'which-ball':
       return { ...base, kind, throttle, ...firstBall(rig, throttle) };
@@ -105,6 +116,24 @@ function limitsFor(rig: OilRig, gear: number, throttle: number) {
     flare: 10 * Math.ceil((flare + 20) / 10),
     dip: Math.floor(20 * (dip - 0.05)) / 20,
     kelvin: Math.ceil(kelvin * 1.15),
+  };
+}
+
+const handsOverIn = (rig: OilRig, gear: number): boolean => {
+  const { coming, going } = exchangeIn(rig, { gear, throttle: 0 });
+  return coming.length > 0 && going.length > 0;
+};
+
+/** What a drawing that goes well keeps, and room for another. */
+export function drawnLimits(rig: OilRig, shift: Upshift): ShiftLimits {
+  const drawn = rig.vehicle && goodDrawing(rig, shift, null);
+  if (!drawn) return { jerk: 40, flare: 80, dip: 0.2, kelvin: 20 };
+  const { jerk, dip, kelvin } = drawnTo(rig, shift, drawn);
+  return {
+    jerk: Math.ceil(jerk * 1.4),
+    flare: 60,
+    dip: Math.floor(20 * (dip - 0.1)) / 20,
+    kelvin: Math.ceil(kelvin * 2),
   };
 }
 

@@ -2,19 +2,23 @@ import { partsOf } from '../../../hydraulics';
 import { among, ids, noneTwice, type Family } from '../../family';
 import { ballsOf } from './balls';
 import { judge } from './grade';
-import { SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
+import { exchangeIn, lineIn } from './drawn';
+import { DRAWN_AT, SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
 import { oilKey } from './key';
 import { reasons } from './reasons';
 import { gearsFor } from './runs';
 import type { OilTypes } from './types';
 import { vary } from './vary';
 
+/** What is drawn is kept in so many digits. */
+const ROUNDED = 1 + 1e-6;
+
 export const OIL_FAMILY: Family<OilTypes> = {
   key: (question, { rig }) => oilKey(question, rig),
   judge,
   reasons,
   vary,
-  dear: ['set-shift'],
+  dear: ['set-shift', 'draw-pressures'],
   fits: {
     'trace-oil': ({ subject: { rig }, answer: { parts } }) =>
       noneTwice(parts) && among(parts, ids(rig.plan.parts)),
@@ -29,6 +33,15 @@ export const OIL_FAMILY: Family<OilTypes> = {
         const [least, most] = SETTING_LIMITS[k];
         return setting[k] >= least && setting[k] <= most;
       }),
+    'draw-pressures': ({ question, subject: { rig }, answer: { coming, going } }) => {
+      const most = lineIn(rig, question);
+      const goes = exchangeIn(rig, question).going.length > 0;
+      return (
+        coming.length === DRAWN_AT.length &&
+        going.length === (goes ? DRAWN_AT.length : 0) &&
+        [...coming, ...going].every((p) => p >= 0 && p <= most * ROUNDED)
+      );
+    },
     'kick-down': ({ subject: { rig }, answer: { gear } }) =>
       gear >= 1 && gear <= gearsFor(rig).forward.length,
   },

@@ -1,8 +1,20 @@
 import { partsOf } from '../../../hydraulics';
 import { keyAs, type Family } from '../../family';
 import { within } from '../../questionParts';
-import { shiftedWith } from './runs';
-import type { OilTypes } from './types';
+import { drawnTo } from './drawn';
+import type { ShiftLimits } from './kinds';
+import { keeps, shiftedWith, type ShiftedAs } from './runs';
+import type { OilPart, OilTypes } from './types';
+
+const kept = (limits: ShiftLimits, comes: ShiftedAs): { part: OilPart; right: boolean }[] => {
+  const { jerk, flare, dip, kelvin } = keeps(limits, comes);
+  return [
+    { part: 'jerk-kept', right: jerk },
+    { part: 'flare-kept', right: flare },
+    { part: 'pull-kept', right: dip },
+    { part: 'heat-kept', right: kelvin },
+  ];
+};
 
 export const judge: Family<OilTypes>['judge'] = {
   'trace-oil': ({ key, answer }) => {
@@ -49,15 +61,13 @@ export const judge: Family<OilTypes>['judge'] = {
     parts: [{ part: 'ball', right: keyAs(key, 'which-ball').balls.includes(answer.ball) }],
   }),
   'set-shift': ({ question, subject: { rig }, answer }) => {
-    const { jerk, flare, dip, kelvin } = shiftedWith(rig, question, answer.setting);
-    return {
-      parts: [
-        { part: 'jerk-kept', right: jerk <= question.jerk },
-        { part: 'flare-kept', right: flare <= question.flare },
-        { part: 'pull-kept', right: dip >= question.dip },
-        { part: 'heat-kept', right: kelvin <= question.kelvin },
-      ],
-    };
+    return { parts: kept(question, shiftedWith(rig, question, answer.setting)) };
+  },
+  'draw-pressures': ({ question, subject: { rig }, answer }) => {
+    const comes = drawnTo(rig, question, answer);
+    // A shift that does not come about keeps within nothing.
+    const parts = kept(question, comes).map((p) => ({ ...p, right: p.right && comes.taken }));
+    return { parts: [{ part: 'gear-taken', right: comes.taken }, ...parts] };
   },
   'kick-down': ({ question, key, answer }) => {
     const { gear, engineRpm } = keyAs(key, 'kick-down');

@@ -2,7 +2,15 @@ import { unitFindings } from '../../../geartrain';
 import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
 import { found, refused, type KeyResult } from '../../family';
 import { ballsOf, fitsEvidence } from './balls';
-import type { OilGauge, OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
+import { exchangeIn, goodDrawing } from './drawn';
+import type {
+  DrawnPressures,
+  OilGauge,
+  OilQuestion,
+  OilRig,
+  ShiftMoment,
+  ShiftSetting,
+} from './kinds';
 import {
   drivenUp,
   gearsFor,
@@ -23,7 +31,8 @@ export type OilKey =
   | { readonly kind: 'oil-fault-row'; readonly row: readonly ShiftMoment[] }
   | { readonly kind: 'which-ball'; readonly balls: readonly string[] }
   | { readonly kind: 'kick-down'; readonly gear: number; readonly engineRpm: number }
-  | { readonly kind: 'set-shift'; readonly setting: ShiftSetting; readonly comes: ShiftedAs };
+  | { readonly kind: 'set-shift'; readonly setting: ShiftSetting; readonly comes: ShiftedAs }
+  | ({ readonly kind: 'draw-pressures' } & DrawnPressures);
 
 export type OilKeyFault =
   | 'plan-missing'
@@ -43,6 +52,7 @@ export type OilKeyFault =
   | 'vehicle-missing'
   | 'not-reachable'
   | 'right-as-found'
+  | 'nothing-comes'
   | 'gear-does-not-hold'
   | 'does-not-settle';
 
@@ -82,6 +92,15 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
       return ballKey(question, rig);
     case 'set-shift':
       return setKey(question, rig);
+    case 'draw-pressures': {
+      if (!rig.vehicle) return refused('vehicle-missing');
+      const { forward } = gearsFor(rig);
+      if (!forward[question.gear - 1] || !forward[question.gear]) return refused('no-such-shift');
+      if (exchangeIn(rig, question).coming.length === 0) return refused('nothing-comes');
+      const { jerk, flare, dip, kelvin } = question;
+      const drawn = goodDrawing(rig, question, { jerk, flare, dip, kelvin });
+      return drawn ? found({ kind: 'draw-pressures', ...drawn }) : refused('not-reachable');
+    }
     case 'kick-down': {
       const { forward, mainLever } = gearsFor(rig);
       if (mainLever === null || !forward[question.gear - 1]) return refused('no-such-shift');

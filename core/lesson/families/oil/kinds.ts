@@ -61,19 +61,31 @@ export interface KickDownQuestion extends OilQuestionBase {
   tolerance: Tolerance;
 }
 
-/** Set cable, orifices and accumulator so that a shift keeps within what is asked. */
-export interface SetShiftQuestion extends OilQuestionBase {
-  kind: 'set-shift';
-  vehicle: string;
-  gear: number;
-  throttle: number;
-  /** As it is found. */
-  found: ShiftSetting;
-  /** Most jerk in m/s³, most flare in rev/min, least pull as a share, most heat in K. */
+/** What a shift has to keep within: most jerk in m/s³, most flare in rev/min, least pull as a share, most heat in K. */
+export interface ShiftLimits {
   jerk: number;
   flare: number;
   dip: number;
   kelvin: number;
+}
+
+/** An upshift of a vehicle from this gear, 1 for the first, that has to keep within something. */
+export interface LimitedShift extends ShiftLimits {
+  vehicle: string;
+  gear: number;
+  throttle: number;
+}
+
+/** Set cable, orifices and accumulator so that a shift keeps within what is asked. */
+export interface SetShiftQuestion extends OilQuestionBase, LimitedShift {
+  kind: 'set-shift';
+  /** As it is found. */
+  found: ShiftSetting;
+}
+
+/** Draw how hard what comes and what goes is to press over time, so that the shift keeps within what is asked. */
+export interface DrawPressuresQuestion extends OilQuestionBase, LimitedShift {
+  kind: 'draw-pressures';
 }
 
 /** Where a gauge is read: at an element, with the valves standing as in a gear of a lever place, 1 for the first. */
@@ -111,8 +123,19 @@ export const SETTING_LIMITS: Readonly<Record<keyof ShiftSetting, readonly [numbe
 };
 export const AS_MADE: ShiftSetting = { slack: 0, feed: 1, spring: 1, out: 1 };
 
+/** s at which pressures are drawn; between two they run straight, and after the last they stay. */
+export const DRAWN_EVERY = 0.1;
+export const DRAWN_AT: readonly number[] = Array.from({ length: 9 }, (_v, k) => k * DRAWN_EVERY);
+
+/** Pa at each of those; `going` is empty where a shift lets go of nothing that oil presses on. */
+export interface DrawnPressures {
+  coming: number[];
+  going: number[];
+}
+
 export type OilQuestion =
   | SetShiftQuestion
+  | DrawPressuresQuestion
   | TraceOilQuestion
   | SpoolPlacesQuestion
   | ShiftSpeedQuestion
@@ -136,7 +159,8 @@ export type OilAnswer =
   /** Id of a ball. */
   | { kind: 'which-ball'; ball: string }
   | { kind: 'kick-down'; gear: number; engineRpm: number }
-  | { kind: 'set-shift'; setting: ShiftSetting };
+  | { kind: 'set-shift'; setting: ShiftSetting }
+  | ({ kind: 'draw-pressures' } & DrawnPressures);
 
 /** What a question about oil is about. */
 export interface OilRig {

@@ -1,20 +1,36 @@
-import { circuitOf, partsOf, planFor, withPart, type PlanFault } from '../../../hydraulics';
+import { solveUnit } from '../../../geartrain';
+import {
+  circuitOf,
+  partsOf,
+  planFor,
+  USUAL_ENGINE,
+  withPart,
+  type PlanFault,
+} from '../../../hydraulics';
 import { demoFile, demoUnit } from '../../../tests/demoFile';
 import type { Vehicle } from '../../../vehicle';
 import {
   AS_MADE,
   assess,
+  DRAWN_AT,
+  drawnLimits,
+  gearsFor,
   graderOf,
+  lineIn,
   newOilQuestion,
   oilKey,
+  sharesOf,
+  shiftAsDrawn,
+  shiftSet,
   type OilAnswer,
   type OilGauge,
   type OilQuestion,
   type OilRig,
   type WhichBallQuestion,
 } from '../..';
-import { randomFromSeed } from '../../../numerics';
+import { randomFromSeed, toNumber } from '../../../numerics';
 import { ballsOf, fitsEvidence, GAUGE_PA, gaugeReads, standingWithout } from './balls';
+import { carriedIn } from './drawn';
 import { OIL_FAMILY } from './family';
 import { wayBack } from './runs';
 import { marked } from '../../tests/marked';
@@ -398,5 +414,114 @@ describe('where is the ball', () => {
       expect(key).toMatchObject({ kind: 'which-ball' });
     }
     expect(drawn.size).toBeGreaterThan(2);
+  });
+});
+
+describe('draw the hand-over', () => {
+  // From second to third: C3 comes, the band B1 goes.
+  const asked = ask('draw-pressures', { gear: 2, throttle: 0.4 });
+  const draw = (coming: readonly number[], going: readonly number[]): OilAnswer => ({
+    kind: 'draw-pressures',
+    ...sharesOf(rig, asked, coming, going),
+  });
+  const run = (answer: OilAnswer) => {
+    if (answer.kind !== 'draw-pressures') throw new Error('expected a drawing');
+    return shiftAsDrawn(rig, asked, answer);
+  };
+  const apart = draw([0, 0, 0, 0, 0.4, 0.8, 1], [1, 0]);
+  const together = draw([0, 0.2, 0.4, 0.6, 0.8, 1], [1, 1, 1, 1, 1, 1, 0]);
+  const atOnce = draw([0, 1], [1, 0]);
+
+  test('one that keeps within what is asked is found, and counts whole', () => {
+    const key = keyed(asked) as OilAnswer;
+    expect(key).toMatchObject({ kind: 'draw-pressures' });
+    expect(graded(asked, key).score).toBe(1);
+    expect(run(key).quality).toBe('smooth');
+  });
+
+  // Common practice, no source: let go too soon and the engine runs away, too late and the box ties up, all at once and it bangs.
+  test('apart it flares, together it ties up, at once it is harsh, and each is named', () => {
+    expect(run(apart).quality).toBe('flares');
+    expect(run(together).quality).toBe('bumps');
+    expect(run(together).run.summary.dip).toBeLessThan(0.05);
+    expect(run(atOnce).run.summary.jerk).toBeGreaterThan(asked.jerk);
+    const named = [apart, together, atOnce].map((answer) => graded(asked, answer));
+    expect(named.map((g) => g.named)).toEqual([
+      ['lets-go-first'],
+      ['overlap-is-softer'],
+      ['more-pressure-is-safer'],
+    ]);
+    expect(named[0]!.why.named[0]!.claims).toContainEqual(
+      expect.objectContaining({ claim: 'held-by', way: 'neither' }),
+    );
+  });
+
+  test('nothing drawn is no shift, and keeps within nothing', () => {
+    const none = graded(asked, draw([0], [1]));
+    expect(none.score).toBe(0);
+    const soft = graded(asked, draw([0, 0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5], [1, 1, 0]));
+    expect(soft.named).toEqual(['soft-spares-the-lining']);
+  });
+
+  // By hand: p = (T / (T per N) + spring) / area, for what the piston's own figures say.
+  test('an element holds just what it carries at the pressure that is told, and changes hands there', () => {
+    const { on, off } = carriedIn(rig, asked);
+    for (const { element, torque, pressure } of [on!, off!]) {
+      const piston = partsOf(plan, 'piston').find((p) => p.element === element)!;
+      const holds = piston.torquePerForce * (pressure * piston.area - piston.returnForce);
+      expect(holds).toBeCloseTo(torque, 9);
+    }
+    // The same torques from the exact solution of the standing gear, by the engine's at that pedal.
+    const { forward } = gearsFor(rig);
+    const carries = (gear: number, element: string) => {
+      const { elements } = solveUnit(unit, forward[gear - 1]!.range.apply);
+      return Math.abs(toNumber(elements.get(element)!.torque!)) * USUAL_ENGINE.inputNm * 0.4;
+    };
+    expect(off!.torque / carries(2, 'B1')).toBeCloseTo(1, 1);
+    expect(on!.torque / carries(3, 'C3')).toBeCloseTo(1, 1);
+  });
+
+  test('as the valves make it, drawn from their own pressures it goes as it goes by itself', () => {
+    const made = shiftSet(rig, asked, AS_MADE);
+    const [on, off] = ['C3', 'B1'].map((id) => made.filled.elements.get(id)!.pressures);
+    const at = (row: Float64Array) =>
+      DRAWN_AT.map((t) => Math.min(row[Math.round(t * 1000)]!, lineIn(rig, asked)));
+    const { summary } = shiftAsDrawn(rig, asked, { coming: at(on!), going: at(off!) }).run;
+    expect(summary.arrives! / made.run.summary.arrives!).toBeCloseTo(1, 0);
+    expect(summary.flareRpm).toBeLessThan(60);
+    expect(Math.abs(summary.dip - made.run.summary.dip)).toBeLessThan(0.12);
+  });
+
+  test('no piston presses harder than the line, and a drawing has all its points', () => {
+    const { coming, going } = sharesOf(rig, asked, [0, 1], [1, 0]);
+    const answer = (change: object): OilAnswer => ({
+      kind: 'draw-pressures',
+      coming,
+      going,
+      ...change,
+    });
+    expect(fits(asked, answer({}))).toBe(true);
+    expect(fits(asked, answer({ coming: coming.map((p) => p * 1.01) }))).toBe(false);
+    expect(fits(asked, answer({ coming: coming.slice(1) }))).toBe(false);
+    expect(fits(asked, answer({ going: [] }))).toBe(false);
+  });
+
+  test('where a one-way clutch lets go by itself, only what comes is drawn', () => {
+    const first = ask('draw-pressures', {
+      gear: 1,
+      ...drawnLimits(rig, { gear: 1, throttle: 0.4 }),
+    });
+    const key = keyed(first);
+    expect(key).toMatchObject({ kind: 'draw-pressures', going: [] });
+    expect(graded(first, key as OilAnswer).score).toBe(1);
+    expect(
+      graded(first, { ...sharesOf(rig, first, [0, 0.05], []), kind: 'draw-pressures' }).score,
+    ).toBe(0);
+  });
+
+  test('what can not be asked says why', () => {
+    expect(keyed({ ...asked, jerk: 0 })).toBe('not-reachable');
+    expect(keyed({ ...asked, gear: 4 })).toBe('no-such-shift');
+    expect(oilKey(asked, { ...rig, vehicle: null })).toMatchObject({ fault: 'vehicle-missing' });
   });
 });

@@ -2,6 +2,7 @@ import { partsOf } from '../../../hydraulics';
 import type { Reasons } from '../../family';
 import { ballThoughts, shownBy } from './ballReasons';
 import { oilClaimHolds, weighed } from './claims';
+import { drawnComesTo, drawThoughts, handsOver } from './drawReasons';
 import { comes, spoolThoughts, traceThoughts } from './pathReasons';
 import { linesFor } from './runs';
 import { comesTo, setThoughts } from './setReasons';
@@ -43,6 +44,14 @@ const facts: Reasons<OilTypes>['facts'] = {
     asked.key.kind === 'set-shift'
       ? [comesTo(asked, asked.answer.setting, 'set'), comesTo(asked, asked.key.setting, 'could')]
       : [],
+  'draw-pressures': (asked) =>
+    asked.key.kind === 'draw-pressures'
+      ? [
+          drawnComesTo(asked, asked.answer, 'drawn'),
+          ...handsOver(asked),
+          drawnComesTo(asked, asked.key, 'could'),
+        ]
+      : [],
 };
 
 export const reasons: Reasons<OilTypes> = {
@@ -54,6 +63,7 @@ export const reasons: Reasons<OilTypes> = {
     'which-ball': ballThoughts,
     'kick-down': kickThoughts,
     'set-shift': setThoughts,
+    'draw-pressures': drawThoughts,
   },
   facts,
   holds: (claim, { question, subject }) => oilClaimHolds(claim, question, subject.rig),

@@ -11,6 +11,8 @@ import {
   type Circuit,
   type Gears,
   type HydraulicPlan,
+  type OilShift,
+  type OilShiftResult,
   type OilState,
   type PlanFault,
   type ShiftLine,
@@ -19,7 +21,7 @@ import {
   exchanged,
 } from '../../../hydraulics';
 import { onceFor } from '../../../numerics';
-import type { OilQuestion, OilRig, ShiftMoment, ShiftSetting } from './kinds';
+import type { LimitedShift, OilRig, ShiftLimits, ShiftMoment, ShiftSetting } from './kinds';
 
 /** What plans do under given circumstances, each worked out once. */
 
@@ -209,15 +211,8 @@ export function momentsWith(rig: OilRig, fault: PlanFault, throttle: number): Sh
 
 const shifted = onceFor<HydraulicPlan, ShiftedAs>();
 
-/** What comes of a shift. */
-export interface ShiftedAs {
-  readonly jerk: number;
-  readonly flare: number;
-  /** Least pull over that before. */
-  readonly dip: number;
-  /** Of the hottest plates. */
-  readonly kelvin: number;
-}
+/** What comes of a shift: in the measures of its limits, least pull over that before, heat of the hottest plates. */
+export type ShiftedAs = Readonly<ShiftLimits>;
 
 /** A plan with a shift set so. */
 export function planSet(
@@ -250,16 +245,17 @@ const SHIFT_RPM = 1900;
 const SHIFT_SECONDS = 1.6;
 const SHIFT_INERTIA = 0.2;
 
-type Setting = Pick<Extract<OilQuestion, { kind: 'set-shift' }>, 'gear' | 'throttle'>;
+/** Which upshift, and with how much of the pedal. */
+export type Upshift = Pick<LimitedShift, 'gear' | 'throttle'>;
 
-/** A shift with a setting, over time. @throws Error without a vehicle, or a next gear */
-export function shiftSet(rig: OilRig, { gear, throttle }: Setting, setting: ShiftSetting) {
+/** An upshift with the oil of a circuit. @throws Error without a vehicle, or a next gear */
+export function upshift(rig: OilRig, { gear, throttle }: Upshift, circuit: Circuit): OilShift {
   const { forward, mainLever } = gearsFor(rig);
   const [low, high] = [forward[gear - 1], forward[gear]];
   if (!rig.vehicle || !low || !high || mainLever === null)
-    throw new Error('shiftSet: expected a vehicle and two gears');
-  return shiftInTime({
-    circuit: circuitOf(planSet(rig, gear, setting)),
+    throw new Error('upshift: expected a vehicle and two gears');
+  return {
+    circuit,
     unit: rig.unit,
     vehicle: rig.vehicle,
     from: { range: low.range.id, gear },
@@ -275,23 +271,31 @@ export function shiftSet(rig: OilRig, { gear, throttle }: Setting, setting: Shif
     inputInertia: SHIFT_INERTIA,
     inputRpm: SHIFT_RPM,
     seconds: SHIFT_SECONDS,
-  });
+  };
+}
+
+/** A shift with a setting, over time. @throws Error without a vehicle, or a next gear */
+export const shiftSet = (rig: OilRig, shift: Upshift, setting: ShiftSetting): OilShiftResult =>
+  shiftInTime(upshift(rig, shift, circuitOf(planSet(rig, shift.gear, setting))));
+
+/** What comes of a shift, in the figures that are asked for. */
+export function figuresOf({ run, heats }: OilShiftResult): ShiftedAs {
+  const { jerk, flareRpm, dip } = run.summary;
+  return { jerk, flare: flareRpm, dip, kelvin: Math.max(0, ...heats.map((h) => h.kelvin)) };
 }
 
 /** What a setting comes to, in the figures that are asked for. */
-export const shiftedWith = (rig: OilRig, question: Setting, setting: ShiftSetting): ShiftedAs =>
-  shifted(
-    rig.plan,
-    JSON.stringify([question.gear, question.throttle, setting, rig.vehicle]),
-    () => {
-      const { run, heats } = shiftSet(rig, question, setting);
-      const { jerk, flareRpm, dip } = run.summary;
-      return { jerk, flare: flareRpm, dip, kelvin: Math.max(0, ...heats.map((h) => h.kelvin)) };
-    },
+export const shiftedWith = (rig: OilRig, question: Upshift, setting: ShiftSetting): ShiftedAs =>
+  shifted(rig.plan, JSON.stringify([question.gear, question.throttle, setting, rig.vehicle]), () =>
+    figuresOf(shiftSet(rig, question, setting)),
   );
 
-export const keepsWithin = (
-  limits: Pick<Extract<OilQuestion, { kind: 'set-shift' }>, keyof ShiftedAs>,
-  { jerk, flare, dip, kelvin }: ShiftedAs,
-): boolean =>
-  jerk <= limits.jerk && flare <= limits.flare && dip >= limits.dip && kelvin <= limits.kelvin;
+/** Each limit, and whether it is kept. */
+export const keeps = (limits: ShiftLimits, comes: ShiftedAs) => ({
+  jerk: comes.jerk <= limits.jerk,
+  flare: comes.flare <= limits.flare,
+  dip: comes.dip >= limits.dip,
+  kelvin: comes.kelvin <= limits.kelvin,
+});
+export const keepsWithin = (limits: ShiftLimits, comes: ShiftedAs): boolean =>
+  Object.values(keeps(limits, comes)).every(Boolean);

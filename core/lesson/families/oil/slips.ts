@@ -18,5 +18,6 @@ export const OIL_SLIPS = [
   'more-pressure-is-safer',
   'overlap-is-softer',
   'soft-spares-the-lining',
+  'lets-go-first',
 ] as const;
 export type OilSlip = (typeof OIL_SLIPS)[number];

@@ -15,6 +15,7 @@ export type OilPart =
   | 'ball'
   | 'kicked'
   | 'engine-then'
+  | 'gear-taken'
   | 'jerk-kept'
   | 'flare-kept'
   | 'pull-kept'

@@ -2,7 +2,7 @@ import { partsOf } from '../../../hydraulics';
 import type { Random } from '../../../numerics';
 import type { Family } from '../../family';
 import { ballsOf } from './balls';
-import { gaugesOf, tellingBall } from './defaults';
+import { drawnLimits, gaugesOf, tellingBall } from './defaults';
 import { AS_MADE, type OilRig, type ShiftSetting } from './kinds';
 import { drivenUp, gearsFor, linesFor } from './runs';
 import type { OilTypes } from './types';
@@ -44,6 +44,11 @@ export const vary: Family<OilTypes>['vary'] = {
     prompt: '',
     found: random.pick(FOUND),
   }),
+  'draw-pressures': (question, { rig }, random) => {
+    const throttle = random.whole(3, 6) / 10;
+    const limits = drawnLimits(rig, { gear: question.gear, throttle });
+    return { ...question, prompt: '', throttle, ...limits };
+  },
   'kick-down': (question, { rig }, random) => {
     const gear = random.whole(2, Math.max(2, gearsFor(rig).forward.length));
     const throttle = random.whole(1, 5) / 10;

@@ -168,7 +168,7 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
           ))}
         </>
       )}
-      {question.kind === 'set-shift' && (
+      {'jerk' in question && (
         <>
           <ModelPicker
             kind="fair-sprocket/vehicle"
@@ -176,18 +176,19 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
             value={question.vehicle}
             onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
           />
-          {SHIFT_SETTINGS.map((key) => (
-            <SmallSlider
-              key={key}
-              label={t(`oilWords.settings.${key}`)}
-              text={settingValue(t, key, question.found[key])}
-              value={question.found[key]}
-              from={SETTING_LIMITS[key][0]}
-              to={SETTING_LIMITS[key][1]}
-              step={0.01}
-              onValue={(v) => onQuestion({ ...question, found: { ...question.found, [key]: v } })}
-            />
-          ))}
+          {question.kind === 'set-shift' &&
+            SHIFT_SETTINGS.map((key) => (
+              <SmallSlider
+                key={key}
+                label={t(`oilWords.settings.${key}`)}
+                text={settingValue(t, key, question.found[key])}
+                value={question.found[key]}
+                from={SETTING_LIMITS[key][0]}
+                to={SETTING_LIMITS[key][1]}
+                step={0.01}
+                onValue={(v) => onQuestion({ ...question, found: { ...question.found, [key]: v } })}
+              />
+            ))}
           {LIMITS.map(({ key, scale, unit, most }) => (
             <NumberField
               key={key}

@@ -104,6 +104,8 @@ function Fields({ question, rig, draft, onDraft }: Omit<Props, 'onCommit'>) {
           />
         </>
       );
+    case 'draw-pressures':
+      return <p className="quiet">{t('oilPrompts.draw.how')}</p>;
     case 'set-shift': {
       const setting = draft.setting ?? question.found;
       return SHIFT_SETTINGS.map((key) => (
@@ -164,6 +166,8 @@ function answerOf(question: OilQuestion, rig: OilRig, draft: OilDraft): OilAnswe
     }
     case 'which-ball':
       return draft.ball === null ? null : { kind, ball: draft.ball };
+    case 'draw-pressures':
+      return draft.drawn && { kind, ...draft.drawn };
     case 'set-shift':
       return draft.setting && { kind, setting: draft.setting };
     case 'kick-down':

@@ -6,6 +6,7 @@ import {
   standingFrom,
   standingWithout,
   type OilAnswer,
+  type OilKey,
   type OilQuestion,
   type OilRig,
 } from '../../../../core/lesson';
@@ -14,12 +15,14 @@ import { Sheet } from '../../../shared/Sheet';
 import { useTranslation } from 'react-i18next';
 import { OilPlanView } from '../../../shift/OilPlanView';
 import { Traces, Verdicts } from '../../../shift/ShiftRun';
-import type { OilDraft } from './draft';
+import { drawnIn, type OilDraft } from './draft';
+import { DrawPressures } from './DrawPressures';
 import './Stage.css';
 
 interface Props {
   question: OilQuestion;
   rig: OilRig;
+  keyNow: OilKey | null;
   draft: OilDraft;
   /** What was committed. */
   answer: OilAnswer | undefined;
@@ -29,6 +32,17 @@ interface Props {
 /** The plan as the question drives it: valves shown where the oil is to be traced, nothing else before the commit. */
 export function OilStageSheet(props: Props) {
   const { question, rig, answer } = props;
+  if (question.kind === 'draw-pressures' && rig.vehicle)
+    return (
+      <DrawPressures
+        question={question}
+        rig={rig}
+        keyNow={props.keyNow}
+        drawn={drawnIn(props.draft, question, rig)}
+        answer={answer}
+        onDrawn={(drawn) => props.onDraft({ drawn })}
+      />
+    );
   return question.kind === 'set-shift' && rig.vehicle ? (
     <ShiftAsSet question={question} rig={rig} answer={answer} />
   ) : (
@@ -47,7 +61,11 @@ function ShiftAsSet({
   const set = useMemo(() => setting && shiftSet(rig, question, setting), [rig, question, setting]);
   return (
     <div className="oil-set">
-      <Verdicts now={set ?? found} before={set && found} found={set ? 'before' : 'now'} />
+      <Verdicts
+        now={set ?? found}
+        before={set && found}
+        names={{ now: set ? 'now' : 'found', before: 'found' }}
+      />
       <Traces now={set ?? found} before={set && found} side="torque" />
     </div>
   );
@@ -106,6 +124,7 @@ function drivenAs(question: Exclude<OilQuestion, { kind: 'which-ball' }>, rig: O
       return { lever, throttle: 1, outputRpm: question.outputRpm };
     case 'shift-speed':
     case 'set-shift':
+    case 'draw-pressures':
     case 'oil-fault-row':
       return { lever, throttle: question.throttle, outputRpm: 0 };
   }

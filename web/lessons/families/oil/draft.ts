@@ -1,8 +1,15 @@
-import type { ShiftMoment, ShiftSetting } from '../../../../core/lesson';
+import {
+  sharesOf,
+  type DrawnPressures,
+  type DrawPressuresQuestion,
+  type OilRig,
+  type ShiftMoment,
+  type ShiftSetting,
+} from '../../../../core/lesson';
 
-/** What a student clicks, chooses or types before the commit. */
+/** What a student marks, chooses or types before the commit. */
 export interface OilDraft {
-  /** Parts that were clicked. */
+  /** Parts that were marked. */
   readonly parts: readonly string[];
   /** By valve. */
   readonly places: Readonly<Record<string, 'up' | 'down'>>;
@@ -14,6 +21,8 @@ export interface OilDraft {
   readonly engineRpm: number | null;
   /** As it is found, until something is turned. */
   readonly setting: ShiftSetting | null;
+  /** Until something is drawn, as before the shift. */
+  readonly drawn: DrawnPressures | null;
 }
 
 export const EMPTY: OilDraft = {
@@ -26,4 +35,11 @@ export const EMPTY: OilDraft = {
   gear: null,
   engineRpm: null,
   setting: null,
+  drawn: null,
 };
+
+export const drawnIn = (
+  { drawn }: OilDraft,
+  question: DrawPressuresQuestion,
+  rig: OilRig,
+): DrawnPressures => drawn ?? sharesOf(rig, question, [0], [1]);

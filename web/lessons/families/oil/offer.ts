@@ -18,6 +18,9 @@ export function oilRigFrom({ hydraulics, units, vehicles }: LessonShelf, wanted?
   return unit ? { plan: planFor(unit), unit, vehicle } : null;
 }
 
+/** Kinds that ask how a shift feels. */
+const ROLLS: readonly string[] = ['set-shift', 'draw-pressures'];
+
 export const OIL_EDITOR: FamilyEditor<'oil'> = {
   label: 'question.ofOil',
   kinds: (shelf) => (shelf.hydraulics.length > 0 || shelf.units.some(shifts) ? kindsOf('oil') : []),
@@ -26,7 +29,7 @@ export const OIL_EDITOR: FamilyEditor<'oil'> = {
     return (
       rig && {
         question: newOilQuestion(kind, rig),
-        models: [rig.plan, rig.unit, ...(kind === 'set-shift' && rig.vehicle ? [rig.vehicle] : [])],
+        models: [rig.plan, rig.unit, ...(ROLLS.includes(kind) && rig.vehicle ? [rig.vehicle] : [])],
       }
     );
   },

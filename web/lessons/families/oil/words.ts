@@ -1,15 +1,19 @@
 import type { TFunction } from 'i18next';
 import {
   AS_MADE,
+  exchangeIn,
   gearsFor,
+  handsAt,
   oilKey,
   SHIFT_SETTINGS,
   type ClaimOf,
+  type DrawnPressures,
   type OilAnswer,
   type OilGauge,
   type OilKey,
   type OilQuestion,
   type OilRig,
+  type ShiftLimits,
   type ShiftSetting,
 } from '../../../../core/lesson';
 import type { PlanFault } from '../../../../core/hydraulics';
@@ -61,13 +65,17 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
     case 'which-ball':
       return t('oilPrompts.which-ball');
     case 'set-shift':
-      return t('oilPrompts.set-shift', {
+      return t('oilPrompts.set-shift', { ...pair(rig, question.gear), ...limitsText(question) });
+    case 'draw-pressures': {
+      const { coming, going } = exchangeIn(rig, question);
+      return t(going.length > 0 ? 'oilPrompts.draw-pressures' : 'oilPrompts.draw-one-pressure', {
         ...pair(rig, question.gear),
-        jerk: formatNumber(question.jerk, 0),
-        flare: formatNumber(question.flare, 0),
-        dip: formatShare(question.dip),
-        kelvin: formatNumber(question.kelvin, 0),
+        ...limitsText(question),
+        throttle: formatShare(question.throttle),
+        coming: coming.join(' + '),
+        going: going.join(' + '),
       });
+    }
     case 'kick-down':
       return t('oilPrompts.kick-down', {
         gear: pair(rig, question.gear).low,
@@ -75,6 +83,49 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
         throttle: formatShare(question.throttle),
       });
   }
+}
+
+/** Finer than a limit is written, so that what is just over it is seen to be. */
+const FIGURES = {
+  jerk: (v: number) => formatNumber(v, 1),
+  flare: exactRpm,
+  dip: formatShare,
+  kelvin: (v: number) => formatNumber(v, 1),
+};
+
+const limitsText = (limits: ShiftLimits) => ({
+  jerk: formatNumber(limits.jerk, 0),
+  flare: formatNumber(limits.flare, 0),
+  dip: formatShare(limits.dip),
+  kelvin: formatNumber(limits.kelvin, 0),
+});
+
+/** When what comes takes hold of all that it carries, and when what goes lets go of it. */
+function drawnText(
+  t: TFunction,
+  question: OilQuestion,
+  rig: OilRig,
+  drawn: DrawnPressures,
+): string {
+  if (question.kind !== 'draw-pressures' || !rig.vehicle) return t('oilWords.nothing');
+  const { takes, letsGo } = handsAt(rig, question, drawn);
+  const { coming, going } = exchangeIn(rig, question);
+  const said = (
+    time: number | null,
+    elements: readonly string[],
+    words: readonly [
+      'oilWords.takesAt' | 'oilWords.letsGoAt',
+      'oilWords.takesNever' | 'oilWords.letsGoNever',
+    ],
+  ) =>
+    t(words[time === null ? 1 : 0], {
+      element: elements.join(' + '),
+      seconds: formatNumber(time ?? 0, 2),
+    });
+  const parts = [said(takes, coming, ['oilWords.takesAt', 'oilWords.takesNever'])];
+  if (going.length > 0)
+    parts.push(said(letsGo, going, ['oilWords.letsGoAt', 'oilWords.letsGoNever']));
+  return parts.join(', ');
 }
 
 /** A ball by the element it works for, and which of several on the way there. */
@@ -125,7 +176,7 @@ const namesOf = (t: TFunction, rig: OilRig, ids: readonly string[]): string =>
     .map((p) => partName(t, p, rig.plan))
     .join(', ');
 
-function said(t: TFunction, rig: OilRig, given: OilAnswer | OilKey): Worded {
+function said(t: TFunction, question: OilQuestion, rig: OilRig, given: OilAnswer | OilKey): Worded {
   switch (given.kind) {
     case 'trace-oil':
       return plain(given.parts.length > 0 ? namesOf(t, rig, given.parts) : t('oilWords.nothing'));
@@ -151,6 +202,8 @@ function said(t: TFunction, rig: OilRig, given: OilAnswer | OilKey): Worded {
     }
     case 'set-shift':
       return plain(settingText(t, given.setting));
+    case 'draw-pressures':
+      return plain(drawnText(t, question, rig, given));
     case 'kick-down':
       return plain(
         t('oilWords.gearAt', {
@@ -163,7 +216,7 @@ function said(t: TFunction, rig: OilRig, given: OilAnswer | OilKey): Worded {
 
 export function oilKeyText(t: TFunction, question: OilQuestion, rig: OilRig): Worded | null {
   const result = oilKey(question, rig);
-  return result.ok ? said(t, rig, result.key) : null;
+  return result.ok ? said(t, question, rig, result.key) : null;
 }
 
 function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): string {
@@ -171,6 +224,7 @@ function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): str
     case 'trace-oil':
     case 'spool-places':
     case 'set-shift':
+    case 'draw-pressures':
       return formatShare(score);
     case 'which-ball':
       return ballName(t, rig, answer.ball);
@@ -209,10 +263,25 @@ function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: 
     case 'shift-comes-to':
       return claimText(t, claim, {
         setting: (s: ShiftSetting) => settingText(t, s),
-        jerk: exactRpm,
-        flare: exactRpm,
-        dip: formatShare,
-        kelvin: exactRpm,
+        ...FIGURES,
+      });
+    case 'drawn-comes-to':
+      return claimText(
+        t,
+        claim,
+        { drawn: () => '', ...FIGURES },
+        claim.taken ? claim.way : 'not-taken',
+      );
+    case 'holds-from':
+      return claimText(t, claim, {
+        element: (id: string) => id,
+        torque: (nm: number) => numbers.quantity(nm, 'torque'),
+        pressure,
+      });
+    case 'held-by':
+      return claimText(t, claim, {
+        drawn: () => '',
+        seconds: (s: number) => formatNumber(s, 2),
       });
     case 'gauge-reads':
       return claimText(t, claim, {
@@ -244,7 +313,7 @@ function subOf(claim: Extract<ClaimOf<'oil'>, { claim: 'pair-changes' | 'pair-ne
 
 export const OIL_WORDS: FamilyWords<'oil'> = {
   prompt: (t, _numbers, question, { rig }) => oilPrompt(t, question, rig),
-  answer: (t, _numbers, _question, { rig }, answer) => said(t, rig, answer),
+  answer: (t, _numbers, question, { rig }, answer) => said(t, question, rig, answer),
   key: (t, _numbers, question, { rig }) => oilKeyText(t, question, rig),
   short: (t, _numbers, _question, { rig }, answer, score) => short(t, rig, answer, score),
   part: (t, { part, of }, { rig }) => {
