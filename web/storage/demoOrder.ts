@@ -21,6 +21,7 @@ export const DEMO_ORDER: readonly string[] = [
   'draw-the-crossing',
   'where-the-oil-goes',
   'where-is-the-ball',
+  'one-goes-one-comes',
   'when-it-shifts',
   'the-slack-cable',
   'foot-to-the-floor',
