@@ -21,6 +21,13 @@ const LOOK = String.raw`
       && ![...ancestors(el)].some((a) => ['auto', 'scroll', 'hidden', 'clip'].includes(styleOf(a).overflowX)));
     problems.push('page is ' + (page.scrollWidth - innerWidth) + ' px too wide: ' + (wide.length ? named(wide[wide.length - 1]) : '?'));
   }
+  // The screen under the bar is the page to whoever looks at it: nothing on it may be wider, either.
+  const screen = document.querySelector('.shell-screen');
+  if (screen && screen.scrollWidth > screen.clientWidth + 1) {
+    const wide = [...screen.querySelectorAll('*')].filter((el) => el.getBoundingClientRect().right > innerWidth + 1 && shown(el)
+      && ![...ancestors(el)].some((a) => a !== screen && screen.contains(a) && styleOf(a).overflowX !== 'visible'));
+    problems.push('screen is ' + (screen.scrollWidth - screen.clientWidth) + ' px too wide: ' + (wide.length ? named(wide[wide.length - 1]) : '?'));
+  }
   function* ancestors(el) { for (let a = el.parentElement; a && a !== page; a = a.parentElement) yield a; }
 
   const scrolls = (el) => ['auto', 'scroll'].includes(styleOf(el).overflowY) && el.scrollHeight > el.clientHeight + 2 && el.clientHeight > 60;

@@ -30,6 +30,8 @@ const NewVersionNotice = lazy(async () => ({
 /** What a whole class looks at has the whole wall. */
 const BARE = /^\/teach\/(rooms\/[^/]+\/board|lessons\/[^/]+\/run(\/notes)?)$/;
 
+const STRIP_DOWN = /^\/(teach|learn)\/strip-down\b/;
+
 type Door = 'teach' | 'learn';
 
 const NAV = {
@@ -74,6 +76,8 @@ export function Shell() {
   const parts = useRef<HTMLElement>(null);
   const menu = useRef<HTMLDivElement>(null);
   const here = door && NAV[door].find(({ to }) => pathname.startsWith(to));
+  // What is reached from a bench has a name of its own in the bar.
+  const name = here ? t(`nav.${here.key}`) : STRIP_DOWN.test(pathname) && t('nav.stripDown');
   // Another part begins at its top, and its name in the bar is in sight.
   useEffect(() => {
     screen.current?.scrollTo({ top: 0 });
@@ -82,9 +86,9 @@ export function Shell() {
   }, [pathname]);
   useShortcuts({ '?': () => setKeysOpen(true) });
   useEffect(() => {
-    const names = [here && t(`nav.${here.key}`), door && t(`nav.${door}`), t('app.name')];
+    const names = [name, door && t(`nav.${door}`), t('app.name')];
     document.title = names.filter(Boolean).join(', ');
-  }, [here, door, t]);
+  }, [name, door, t]);
 
   return (
     <div className="shell">
@@ -98,7 +102,7 @@ export function Shell() {
         </Link>
         <button type="button" className="shell-menu-open" popoverTarget="shell-menu">
           <span className="shell-menu-mark" aria-hidden="true" />
-          <span className="visually-hidden">{t('app.menu')}</span> {here && t(`nav.${here.key}`)}
+          <span className="visually-hidden">{t('app.menu')}</span> {name}
         </button>
         <div className="shell-menu" id="shell-menu" popover="auto" ref={menu}>
           <nav className="shell-doors" aria-label={t('nav.doors')}>

@@ -99,7 +99,7 @@ export function ClassBookScreen() {
               value={all ? ALL : lessonId}
               virtual={false}
               listHeight={420}
-              style={{ minWidth: 380 }}
+              style={{ minWidth: 'min(380px, 100%)' }}
               onChange={(id) => {
                 setWanted(id);
                 setChosen(null);

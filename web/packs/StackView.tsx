@@ -101,18 +101,18 @@ export function StackView({ pack, plate, onPlate, onPack, newId, hideGauge = fal
             style={{ width: Math.max(12, wide(pack.ring.thickness)) }}
             aria-hidden="true"
           />
-          <div className="stack-said">
-            <span className="label">{t('pack.gauge')}</span>
-            <strong data-bad={clearance < 0}>
-              {hideGauge
-                ? t('pack.notMeasured')
-                : clearance < 0
-                  ? t('pack.tooTall', { by: gapText(-clearance) })
-                  : gapText(clearance)}
-            </strong>
-            <span className="label">{t('pack.height')}</span>
-            <strong>{gapText(stackHeight(pack))}</strong>
-          </div>
+        </div>
+        <div className="stack-said">
+          <span className="label">{t('pack.gauge')}</span>
+          <strong data-bad={clearance < 0}>
+            {hideGauge
+              ? t('pack.notMeasured')
+              : clearance < 0
+                ? t('pack.tooTall', { by: gapText(-clearance) })
+                : gapText(clearance)}
+          </strong>
+          <span className="label">{t('pack.height')}</span>
+          <strong>{gapText(stackHeight(pack))}</strong>
         </div>
         <div className="stack-hub" aria-hidden="true" />
         {onPack && (

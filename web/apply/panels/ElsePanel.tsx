@@ -8,6 +8,7 @@ import { sameElements } from '../applySlice';
 import { ToothSearchDialog } from './ToothSearchDialog';
 import './ElsePanel.css';
 import '../../bench/ElementsTable.css';
+import { TableScroll } from '../../shared/TableScroll';
 
 interface Props {
   unit: Unit;
@@ -36,47 +37,49 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
         )}
         .
       </p>
-      <table className="plain apply-elements">
-        <caption className="visually-hidden">{t('apply.whatElse')}</caption>
-        <thead>
-          <tr>
-            <th scope="col" className="num">
-              {t('bench.ratio')}
-            </th>
-            <th scope="col">{t('apply.withThese')}</th>
-            <th scope="col">{t('apply.inChart')}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {groups.slice(0, shown).map(({ ratio, ways }) => (
-            <tr key={ratio}>
-              <td className="num">
-                <strong>{formatRatio(ratio)}</strong>
-              </td>
-              <td>
-                {ways.slice(0, MOST_WAYS).map((way) => (
-                  <Button
-                    key={way.join()}
-                    size="small"
-                    type={sameElements(way, applied) ? 'primary' : 'default'}
-                    aria-pressed={sameElements(way, applied)}
-                    onClick={() => onApply([...way])}
-                    className="else-way"
-                  >
-                    {way.length === 0 ? t('apply.nothingOn') : way.join(' ')}
-                  </Button>
-                ))}
-                {ways.length > MOST_WAYS && (
-                  <span className="quiet">
-                    {t('apply.more', { count: ways.length - MOST_WAYS })}
-                  </span>
-                )}
-              </td>
-              <td>{ways.some(inChart) ? t('apply.yes') : '–'}</td>
+      <TableScroll>
+        <table className="plain apply-elements">
+          <caption className="visually-hidden">{t('apply.whatElse')}</caption>
+          <thead>
+            <tr>
+              <th scope="col" className="num">
+                {t('bench.ratio')}
+              </th>
+              <th scope="col">{t('apply.withThese')}</th>
+              <th scope="col">{t('apply.inChart')}</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {groups.slice(0, shown).map(({ ratio, ways }) => (
+              <tr key={ratio}>
+                <td className="num">
+                  <strong>{formatRatio(ratio)}</strong>
+                </td>
+                <td>
+                  {ways.slice(0, MOST_WAYS).map((way) => (
+                    <Button
+                      key={way.join()}
+                      size="small"
+                      type={sameElements(way, applied) ? 'primary' : 'default'}
+                      aria-pressed={sameElements(way, applied)}
+                      onClick={() => onApply([...way])}
+                      className="else-way"
+                    >
+                      {way.length === 0 ? t('apply.nothingOn') : way.join(' ')}
+                    </Button>
+                  ))}
+                  {ways.length > MOST_WAYS && (
+                    <span className="quiet">
+                      {t('apply.more', { count: ways.length - MOST_WAYS })}
+                    </span>
+                  )}
+                </td>
+                <td>{ways.some(inChart) ? t('apply.yes') : '–'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </TableScroll>
       {left > 0 && (
         <Button onClick={() => setShown(shown + MOST_GROUPS)}>
           {t('apply.showMore', { count: Math.min(left, MOST_GROUPS) })}

@@ -10,6 +10,7 @@ import { toNumber } from '../../../core/numerics';
 import { formatNumber, formatRatio } from '../../shared/numbers';
 import { Mark } from '../Mark';
 import '../../bench/ElementsTable.css';
+import { TableScroll } from '../../shared/TableScroll';
 
 interface Props {
   unit: Unit;
@@ -103,30 +104,32 @@ interface TableProps {
 
 function NowTable({ caption, heads, figure, rows }: TableProps) {
   return (
-    <table className="plain apply-elements">
-      <caption className="visually-hidden">{caption}</caption>
-      <thead>
-        <tr>
-          {heads.map((head) => (
-            <th key={head} scope="col">
-              {head}
+    <TableScroll>
+      <table className="plain apply-elements">
+        <caption className="visually-hidden">{caption}</caption>
+        <thead>
+          <tr>
+            {heads.map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+            <th scope="col" className="num" title={figure.said}>
+              {figure.title}
             </th>
-          ))}
-          <th scope="col" className="num" title={figure.said}>
-            {figure.title}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.key} data-state={row.state}>
-            <th scope="row">{row.name}</th>
-            {row.cell}
-            <td className="num">{row.figure}</td>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key} data-state={row.state}>
+              <th scope="row">{row.name}</th>
+              {row.cell}
+              <td className="num">{row.figure}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </TableScroll>
   );
 }
 

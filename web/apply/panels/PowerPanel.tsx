@@ -14,6 +14,7 @@ import { memberName } from '../../shared/unitNames';
 import { TypedNumber } from '../../shared/TypedNumber';
 import './PowerPanel.css';
 import '../../bench/ElementsTable.css';
+import { TableScroll } from '../../shared/TableScroll';
 
 interface Props {
   unit: Unit;
@@ -73,70 +74,72 @@ export function PowerPanel({ unit, solution, applied, load }: Props) {
           })}
         </p>
       )}
-      <table className="plain apply-elements">
-        <caption className="visually-hidden">{t('apply.powers')}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{t('apply.link')}</th>
-            <th scope="col">{t('apply.member')}</th>
-            <th scope="col" className="num">
-              {t('apply.power')}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {ports.map(({ set, port, member, power }) => (
-            <tr key={`${set} ${port}`}>
-              <th scope="row">
-                <strong>{set}</strong> {t(`ports.${port}`)}
+      <TableScroll>
+        <table className="plain apply-elements">
+          <caption className="visually-hidden">{t('apply.powers')}</caption>
+          <thead>
+            <tr>
+              <th scope="col">{t('apply.link')}</th>
+              <th scope="col">{t('apply.member')}</th>
+              <th scope="col" className="num">
+                {t('apply.power')}
               </th>
-              <td>
-                {nameOf(member)} {power && t(power.num > 0n ? 'apply.givesIn' : 'apply.takesOut')}
-              </td>
-              <td className="num">{power ? percent(power) : t('apply.openShare')}</td>
             </tr>
-          ))}
-          {[...flow.rolling].map(
-            ([set, power]) =>
-              power &&
-              !isZero(power) && (
-                <tr key={`${set} teeth`}>
-                  <th scope="row">
-                    <strong>{set}</strong> {t('apply.inTeeth')}
-                  </th>
-                  <td>{t('apply.rolls')}</td>
-                  <td className="num">{percent(power)}</td>
-                </tr>
-              ),
-          )}
-          {flow.together
-            .filter((g) => !isZero(g.power))
-            .map(({ elements, between, power }) => (
-              <tr key={elements.join()}>
+          </thead>
+          <tbody>
+            {ports.map(({ set, port, member, power }) => (
+              <tr key={`${set} ${port}`}>
                 <th scope="row">
-                  <strong>{elements.join(' + ')}</strong>
+                  <strong>{set}</strong> {t(`ports.${port}`)}
                 </th>
                 <td>
-                  {t('apply.passOnTogether', { to: nameOf(between[power.num > 0n ? 1 : 0]) })}
+                  {nameOf(member)} {power && t(power.num > 0n ? 'apply.givesIn' : 'apply.takesOut')}
+                </td>
+                <td className="num">{power ? percent(power) : t('apply.openShare')}</td>
+              </tr>
+            ))}
+            {[...flow.rolling].map(
+              ([set, power]) =>
+                power &&
+                !isZero(power) && (
+                  <tr key={`${set} teeth`}>
+                    <th scope="row">
+                      <strong>{set}</strong> {t('apply.inTeeth')}
+                    </th>
+                    <td>{t('apply.rolls')}</td>
+                    <td className="num">{percent(power)}</td>
+                  </tr>
+                ),
+            )}
+            {flow.together
+              .filter((g) => !isZero(g.power))
+              .map(({ elements, between, power }) => (
+                <tr key={elements.join()}>
+                  <th scope="row">
+                    <strong>{elements.join(' + ')}</strong>
+                  </th>
+                  <td>
+                    {t('apply.passOnTogether', { to: nameOf(between[power.num > 0n ? 1 : 0]) })}
+                  </td>
+                  <td className="num">{percent(power)}</td>
+                </tr>
+              ))}
+            {clutches.map(({ element, power }) => (
+              <tr key={element.id}>
+                <th scope="row">
+                  <strong>{element.id}</strong> {element.name}
+                </th>
+                <td>
+                  {t('apply.passesOn', {
+                    to: nameOf(element.between[power.num > 0n ? 1 : 0]),
+                  })}
                 </td>
                 <td className="num">{percent(power)}</td>
               </tr>
             ))}
-          {clutches.map(({ element, power }) => (
-            <tr key={element.id}>
-              <th scope="row">
-                <strong>{element.id}</strong> {element.name}
-              </th>
-              <td>
-                {t('apply.passesOn', {
-                  to: nameOf(element.between[power.num > 0n ? 1 : 0]),
-                })}
-              </td>
-              <td className="num">{percent(power)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+          </tbody>
+        </table>
+      </TableScroll>
     </>
   );
 }

@@ -124,6 +124,7 @@ function Terms({ terms, nameOf }: { terms: readonly SpeedTerm[]; nameOf: (m: str
         const size = negative ? { ...coefficient, num: -coefficient.num } : coefficient;
         return (
           <Fragment key={member}>
+            {k > 0 && <wbr />}
             {(k > 0 || negative) && <span className="math-sign">{negative ? '−' : '+'}</span>}
             {!(size.num === 1n && size.den === 1n) && (
               <>

@@ -119,7 +119,7 @@ function ChartFields({ question, unit, onQuestion }: ChartProps) {
         onRanges={(ranges) => onQuestion({ ...question, ranges })}
       />
       <p className="quiet">{t('unitBlock.givenSaid')}</p>
-      <div className="fill-chart">
+      <div className="chart-given">
         <ChartGrid
           label={t('fill.chart')}
           ranges={asked}
