@@ -62,7 +62,7 @@ export function SectionView(props: Props) {
       {...fingerReach}
       style={{
         // Where it is low it is drawn small: more width than that would stand empty beside it.
-        minWidth: `min(${width * READABLE}px, ${(100 * width) / (height - top)}cqh)`,
+        minWidth: `min(calc(${width}px * var(--readable, ${READABLE})), ${(100 * width) / (height - top)}cqh)`,
       }}
       viewBox={`0 ${top} ${width} ${height - top}`}
       preserveAspectRatio="xMidYMid meet"
