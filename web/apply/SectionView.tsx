@@ -163,10 +163,10 @@ function End({ x, y, anchor, name, role, speed }: EndProps) {
   const { t } = useTranslation();
   return (
     <text className={`section-end text-${role}`} x={x} y={y} textAnchor={anchor}>
-      <tspan x={x} dy={-18}>
+      <tspan x={x} dy="-1.06em">
         {name}
       </tspan>
-      <tspan className="section-end-speed" x={x} dy={17}>
+      <tspan className="section-end-speed" x={x} dy="1.06em">
         {speed !== null && `${t(`memberRoles.${role}`)} × ${speed}`}
       </tspan>
     </text>
