@@ -92,8 +92,8 @@ test('draw the hand-over: what lets go too soon flares, and the shift runs as it
   for (const time of ['0.6', '0.7', '0.8']) await move(`Pressure at C3 at ${time} s`, full);
   await sure();
   await b.see('Lets the one go before the other takes');
-  await b.see(/For 0\.\d+ s neither holds all that it has to/);
-  await b.see(/C3 holds it all at 0\.5\d s, B1 lets go at 0\.0\d s/);
+  await b.see(/For 0\.\d+ s neither can hold all that it has to/);
+  await b.see(/C3 can hold it all at 0\.5\d s, B1 lets go at 0\.0\d s/);
   const rows = await b.driver.findElement(By.css('.shift-verdicts')).getText();
   expect(rows).toMatch(/a flare\s+smooth/);
   // What is drawn stays as it was.

@@ -165,16 +165,9 @@ export { drivenUp, gearsFor, linesFor, standingFrom } from './families/oil/runs'
 export { ballsOf, gaugeReads, standingWithout, takesHold } from './families/oil/balls';
 export { gaugesOf, tellingBall } from './families/oil/defaults';
 export { oilRigOf } from './carried';
-export { planSet, shiftedWith, shiftSet } from './families/oil/runs';
+export { canShift, exchangeIn, planSet, shiftedWith, shiftSet } from './families/oil/runs';
 export { drawnLimits } from './families/oil/defaults';
-export {
-  carriedIn,
-  exchangeIn,
-  handsAt,
-  lineIn,
-  shiftAsDrawn,
-  sharesOf,
-} from './families/oil/drawn';
+export { handOverIn, handsAt, lineIn, shiftAsDrawn, sharesOf } from './families/oil/drawn';
 export {
   DRAWN_AT,
   DRAWN_EVERY,

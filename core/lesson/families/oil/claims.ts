@@ -1,7 +1,7 @@
 import { flipsAt, partsOf, withPart, type PlanFault } from '../../../hydraulics';
 import { sameNumber } from '../../../numerics';
 import { gaugeReads, takesHold } from './balls';
-import { carriedIn, drawnTo, heldFor, type Carried, type DrawnAs } from './drawn';
+import { drawnTo, handOverIn, heldFor, tiesUp, type Carried, type DrawnAs } from './drawn';
 import type { DrawnPressures, OilGauge, OilQuestion, OilRig, ShiftSetting } from './kinds';
 import {
   drivenUp,
@@ -54,8 +54,11 @@ export type OilClaim =
   /** Pa from which what comes holds all that it will carry, or down to which what goes holds all that it carries, N·m. */
   | ({ claim: 'holds-from'; way: 'coming' | 'going' } & Carried)
   /** s of a drawing in which both hold all that they carry, or neither does. */
-  | { claim: 'held-by'; drawn: DrawnPressures; seconds: number; way: 'both' | 'neither' }
+  | { claim: 'held-by'; drawn: DrawnPressures; seconds: number; way: HeldWay }
   | { claim: 'engine-in-gear'; gear: number; ratio: number; rpm: number; engine: number };
+
+/** Both, and then the unit is tied up; both, and it is not; neither. */
+export type HeldWay = 'both-tied' | 'both' | 'neither';
 
 /** What brings a lower gear under the floored pedal, or what keeps the one that is in. */
 export type FlooredWay =
@@ -178,8 +181,7 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
     }
     case 'holds-from': {
       if (question.kind !== 'draw-pressures') return false;
-      const { on, off } = carriedIn(rig, question);
-      const now = claim.way === 'coming' ? on : off;
+      const now = handOverIn(rig, question)[claim.way];
       return (
         now?.element === claim.element &&
         sameNumber(now.pressure, claim.pressure) &&
@@ -190,7 +192,11 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
       return (
         question.kind === 'draw-pressures' &&
         claim.seconds > 0 &&
-        sameNumber(heldFor(rig, question, claim.drawn)[claim.way], claim.seconds)
+        (claim.way === 'neither' || tiesUp(rig, question) === (claim.way === 'both-tied')) &&
+        sameNumber(
+          heldFor(rig, question, claim.drawn)[claim.way === 'neither' ? 'neither' : 'both'],
+          claim.seconds,
+        )
       );
     case 'engine-in-gear': {
       const ratio = gearsFor(rig).forward[claim.gear - 1]?.ratio;

@@ -8,8 +8,16 @@ import {
   type ShiftLimits,
   type WhichBallQuestion,
 } from './kinds';
-import { drawnTo, exchangeIn, goodDrawing } from './drawn';
-import { drivenUp, gearsFor, linesFor, shiftedWith, type Upshift } from './runs';
+import { drawnTo, goodDrawing } from './drawn';
+import {
+  canShift,
+  drivenUp,
+  exchangeIn,
+  gearsFor,
+  linesFor,
+  shiftedWith,
+  type Upshift,
+} from './runs';
 
 const FIVE_PERCENT = { kind: 'percent', value: 5 } as const;
 
@@ -120,13 +128,13 @@ function limitsFor(rig: OilRig, gear: number, throttle: number) {
 }
 
 const handsOverIn = (rig: OilRig, gear: number): boolean => {
-  const { coming, going } = exchangeIn(rig, { gear, throttle: 0 });
+  const { coming, going } = exchangeIn(rig, gear);
   return coming.length > 0 && going.length > 0;
 };
 
 /** What a drawing that goes well keeps, and room for another. */
 export function drawnLimits(rig: OilRig, shift: Upshift): ShiftLimits {
-  const drawn = rig.vehicle && goodDrawing(rig, shift, null);
+  const drawn = canShift(rig, shift.gear) ? goodDrawing(rig, shift, null) : null;
   if (!drawn) return { jerk: 40, flare: 80, dip: 0.2, kelvin: 20 };
   const { jerk, dip, kelvin } = drawnTo(rig, shift, drawn);
   return {

@@ -1,6 +1,7 @@
 import type { OilClaim } from './claims';
-import { carriedIn, drawnTo, exchangeIn, heldFor, lineIn, meetsDrawn, sharesOf } from './drawn';
+import { drawnTo, handOverIn, heldFor, lineIn, meetsDrawn, sharesOf, tiesUp } from './drawn';
 import type { DrawnPressures } from './kinds';
+import { exchangeIn } from './runs';
 import type { OilSlip } from './slips';
 import type { KeyedOf, Thoughts } from './types';
 
@@ -22,19 +23,20 @@ export const drawnComesTo = (
 
 /** At which pressures the shift changes hands. */
 export function handsOver({ question, subject: { rig } }: Drawing): OilClaim[] {
-  const { on, off } = carriedIn(rig, question);
-  return [
-    ...(off ? [{ claim: 'holds-from' as const, ...off, way: 'going' as const }] : []),
-    ...(on ? [{ claim: 'holds-from' as const, ...on, way: 'coming' as const }] : []),
-  ];
+  const sides = handOverIn(rig, question);
+  return (['going', 'coming'] as const).flatMap((way): OilClaim[] => {
+    const carried = sides[way];
+    return carried ? [{ claim: 'holds-from', ...carried, way }] : [];
+  });
 }
 
 function held(
   { question, subject: { rig } }: Drawing,
   drawn: DrawnPressures,
-  way: 'both' | 'neither',
+  by: 'both' | 'neither',
 ): OilClaim[] {
-  const seconds = heldFor(rig, question, drawn)[way];
+  const seconds = heldFor(rig, question, drawn)[by];
+  const way = by === 'both' && tiesUp(rig, question) ? 'both-tied' : by;
   return seconds > 0
     ? [{ claim: 'held-by', drawn: { coming: drawn.coming, going: drawn.going }, seconds, way }]
     : [];
@@ -103,7 +105,7 @@ export function drawThoughts(asked: KeyedOf<'draw-pressures'>): Thoughts<'draw-p
     key,
   } = asked;
   if (key.kind !== 'draw-pressures' || !rig.vehicle) return [];
-  const goes = exchangeIn(rig, question).going.length > 0;
+  const goes = exchangeIn(rig, question.gear).going.length > 0;
   const fails = (drawn: DrawnPressures) => !meetsDrawn(question, drawnTo(rig, question, drawn));
   const line = lineIn(rig, question);
   const isWay = ({ is }: Way, drawn: DrawnPressures) =>

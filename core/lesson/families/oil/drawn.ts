@@ -1,6 +1,6 @@
+import { binds } from '../../../geartrain';
 import {
   drawnAt,
-  exchanged,
   partsOf,
   shiftDrawn,
   type HydraulicPlan,
@@ -10,6 +10,7 @@ import { onceFor } from '../../../numerics';
 import { DRAWN_AT, DRAWN_EVERY, type DrawnPressures, type OilRig, type ShiftLimits } from './kinds';
 import {
   circuitFor,
+  exchangeIn,
   figuresOf,
   gearsFor,
   keepsWithin,
@@ -19,13 +20,6 @@ import {
 } from './runs';
 
 /** Shifts whose pistons press as somebody drew it. */
-
-/** Elements that the oil brings in, and lets go. */
-export function exchangeIn({ unit, plan }: OilRig, { gear }: Upshift) {
-  const { forward } = gearsFor({ unit, plan, vehicle: null });
-  const applied = (k: number) => forward[k]?.range.apply ?? [];
-  return exchanged(plan, applied(gear - 1), applied(gear));
-}
 
 /** Pa of the line at that pedal: nothing presses harder. */
 export function lineIn(rig: OilRig, shift: Upshift): number {
@@ -64,7 +58,7 @@ export function sharesOf(
   going: readonly number[],
 ): DrawnPressures {
   const line = lineIn(rig, shift);
-  const goes = exchangeIn(rig, shift).going.length > 0;
+  const goes = exchangeIn(rig, shift.gear).going.length > 0;
   const drawn = (shares: readonly number[]) =>
     DRAWN_AT.map((_t, k) => line * (shares[k] ?? shares.at(-1) ?? 0));
   return { coming: drawn(coming), going: goes ? drawn(going) : [] };
@@ -87,7 +81,7 @@ const SHAPES = [2, 1, 3].flatMap((from) =>
 
 const good = onceFor<HydraulicPlan, { readonly drawn: DrawnPressures | null }>();
 
-/** One drawing that keeps within limits; without limits the first with which the gear takes hold and nothing flares. */
+/** One drawing that keeps within limits; without limits the first with which the gear takes hold and nothing flares or ties up. */
 export function goodDrawing(
   rig: OilRig,
   shift: Upshift,
@@ -104,73 +98,82 @@ export function goodDrawing(
   }).drawn;
 }
 
-/** N·m that an element carries when a shift has come or before it goes, and the Pa that hold just that. */
+/** N·m that an element carries before it goes or when it has come, and the Pa that hold just that. */
 export interface Carried {
   readonly element: string;
   readonly torque: number;
   readonly pressure: number;
 }
 
-const carrying = onceFor<
-  HydraulicPlan,
-  { readonly on: Carried | null; readonly off: Carried | null }
->();
+/** What either side of a shift has to hold: the element of it that asks for most pressure. */
+export interface HandOver {
+  readonly coming: Carried | null;
+  readonly going: Carried | null;
+}
 
-/** What either side of a shift has to hold, from a shift that goes well; `null` where there is none or nothing is let go. */
-export const carriedIn = (rig: OilRig, shift: Upshift) =>
-  carrying(rig.plan, nameOf(rig, shift, 'carried'), () => {
+const handed = onceFor<HydraulicPlan, HandOver>();
+
+/** From a shift that goes well; `null` where nothing comes or goes, or what does carries nothing. */
+export const handOverIn = (rig: OilRig, shift: Upshift): HandOver =>
+  handed(rig.plan, nameOf(rig, shift, 'handed'), () => {
     const drawn = goodDrawing(rig, shift, null);
-    if (!drawn) return { on: null, off: null };
+    if (!drawn) return { coming: null, going: null };
     const { run, coming, going } = shiftAsDrawn(rig, shift, drawn);
-    const of = (
-      element: string | undefined,
-      torques: Readonly<Record<string, number>> | undefined,
-    ) => {
-      const piston = partsOf(rig.plan, 'piston').find((p) => p.element === element);
-      const torque = Math.abs((element !== undefined && torques?.[element]) || 0);
-      return element !== undefined && piston && torque > 0
-        ? {
-            element,
-            torque,
-            pressure: (torque / piston.torquePerForce + piston.returnForce) / piston.area,
-          }
-        : null;
-    };
     return {
-      on: of(coming[0], run.samples.at(-1)?.torques),
-      off: of(going[0], run.samples.find((s) => s.time > 0)?.torques),
+      coming: most(rig, coming, run.samples.at(-1)?.torques),
+      going: most(rig, going, run.samples.find((s) => s.time > 0)?.torques),
     };
   });
 
+function most(
+  { plan }: OilRig,
+  elements: readonly string[],
+  torques: Readonly<Record<string, number>> = {},
+): Carried | null {
+  const carried = elements.flatMap((element): Carried[] => {
+    const piston = partsOf(plan, 'piston').find((p) => p.element === element);
+    const torque = Math.abs(torques[element] ?? 0);
+    if (!piston || torque === 0) return [];
+    const force = torque / piston.torquePerForce + piston.returnForce;
+    return [{ element, torque, pressure: force / piston.area }];
+  });
+  return carried.sort((a, b) => b.pressure - a.pressure)[0] ?? null;
+}
+
+/** s. */
 const FINE = 0.005;
 const TIMES = Array.from({ length: Math.round(DRAWN_AT.at(-1)! / FINE) }, (_v, k) => k * FINE);
 
-/** Whether what comes, and what goes, hold all that they carry, along a drawing; `null` where nothing hands over. */
-function holding(rig: OilRig, shift: Upshift, drawn: DrawnPressures) {
-  const { on, off } = carriedIn(rig, shift);
-  const holds = (row: readonly number[], carried: Carried, time: number) =>
-    drawnAt(row, time / DRAWN_EVERY) >= carried.pressure;
-  return TIMES.map((time) => ({
-    time,
-    comes: on ? holds(drawn.coming, on, time) : null,
-    stays: off ? holds(drawn.going, off, time) : null,
-  }));
-}
+const holdsAt = (row: readonly number[], { pressure }: Carried, time: number): boolean =>
+  drawnAt(row, time / DRAWN_EVERY) >= pressure;
 
 /** s of a drawing in which what comes and what goes hold all that they carry, both of them or neither. */
 export function heldFor(rig: OilRig, shift: Upshift, drawn: DrawnPressures) {
-  const along = holding(rig, shift, drawn).filter((h) => h.comes !== null && h.stays !== null);
-  return {
-    both: FINE * along.filter((h) => h.comes && h.stays).length,
-    neither: FINE * along.filter((h) => !h.comes && !h.stays).length,
-  };
+  const { coming, going } = handOverIn(rig, shift);
+  const held = { both: 0, neither: 0 };
+  if (!coming || !going) return held;
+  for (const time of TIMES) {
+    const comes = holdsAt(drawn.coming, coming, time);
+    if (comes !== holdsAt(drawn.going, going, time)) continue;
+    held[comes ? 'both' : 'neither'] += FINE;
+  }
+  return held;
 }
 
-/** s at which what comes takes and what goes lets go, as drawn; `null` where it never does. */
+/** Whether the unit is tied up, or one of its ends held, while what goes and what comes are both on. */
+export function tiesUp(rig: OilRig, { gear }: Upshift): boolean {
+  const { forward } = gearsFor(rig);
+  const on = [gear - 1, gear].flatMap((k) => forward[k]?.range.apply ?? []);
+  return binds(rig.unit, [...new Set(on)]);
+}
+
+/** s at which each side that carries something takes it, or lets go of it, as drawn; `null` where it never does. */
 export function handsAt(rig: OilRig, shift: Upshift, drawn: DrawnPressures) {
-  const along = holding(rig, shift, drawn);
-  return {
-    takes: along.find((h) => h.comes === true)?.time ?? null,
-    letsGo: along.find((h) => h.stays === false)?.time ?? null,
-  };
+  const sides = handOverIn(rig, shift);
+  return (['coming', 'going'] as const).flatMap((side) => {
+    const carried = sides[side];
+    if (!carried) return [];
+    const time = TIMES.find((t) => holdsAt(drawn[side], carried, t) === (side === 'coming'));
+    return [{ side, element: carried.element, time: time ?? null }];
+  });
 }

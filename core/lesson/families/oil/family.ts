@@ -2,11 +2,11 @@ import { partsOf } from '../../../hydraulics';
 import { among, ids, noneTwice, type Family } from '../../family';
 import { ballsOf } from './balls';
 import { judge } from './grade';
-import { exchangeIn, lineIn } from './drawn';
+import { lineIn } from './drawn';
 import { DRAWN_AT, SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
 import { oilKey } from './key';
 import { reasons } from './reasons';
-import { gearsFor } from './runs';
+import { exchangeIn, gearsFor } from './runs';
 import type { OilTypes } from './types';
 import { vary } from './vary';
 
@@ -35,7 +35,7 @@ export const OIL_FAMILY: Family<OilTypes> = {
       }),
     'draw-pressures': ({ question, subject: { rig }, answer: { coming, going } }) => {
       const most = lineIn(rig, question);
-      const goes = exchangeIn(rig, question).going.length > 0;
+      const goes = exchangeIn(rig, question.gear).going.length > 0;
       return (
         coming.length === DRAWN_AT.length &&
         going.length === (goes ? DRAWN_AT.length : 0) &&

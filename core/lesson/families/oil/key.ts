@@ -2,7 +2,7 @@ import { unitFindings } from '../../../geartrain';
 import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
 import { found, refused, type KeyResult } from '../../family';
 import { ballsOf, fitsEvidence } from './balls';
-import { exchangeIn, goodDrawing } from './drawn';
+import { goodDrawing } from './drawn';
 import type {
   DrawnPressures,
   OilGauge,
@@ -12,7 +12,9 @@ import type {
   ShiftSetting,
 } from './kinds';
 import {
+  canShift,
   drivenUp,
+  exchangeIn,
   gearsFor,
   keepsWithin,
   linesFor,
@@ -94,9 +96,8 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
       return setKey(question, rig);
     case 'draw-pressures': {
       if (!rig.vehicle) return refused('vehicle-missing');
-      const { forward } = gearsFor(rig);
-      if (!forward[question.gear - 1] || !forward[question.gear]) return refused('no-such-shift');
-      if (exchangeIn(rig, question).coming.length === 0) return refused('nothing-comes');
+      if (!canShift(rig, question.gear)) return refused('no-such-shift');
+      if (exchangeIn(rig, question.gear).coming.length === 0) return refused('nothing-comes');
       const { jerk, flare, dip, kelvin } = question;
       const drawn = goodDrawing(rig, question, { jerk, flare, dip, kelvin });
       return drawn ? found({ kind: 'draw-pressures', ...drawn }) : refused('not-reachable');
@@ -121,8 +122,7 @@ const TRIED: readonly ShiftSetting[] = [1, 1.2, 0.85, 1.5].flatMap((spring) =>
 
 function setKey(question: Extract<OilQuestion, { kind: 'set-shift' }>, rig: OilRig): Result {
   if (!rig.vehicle) return refused('vehicle-missing');
-  const { forward } = gearsFor(rig);
-  if (!forward[question.gear - 1] || !forward[question.gear]) return refused('no-such-shift');
+  if (!canShift(rig, question.gear)) return refused('no-such-shift');
   if (keepsWithin(question, shiftedWith(rig, question, question.found)))
     return refused('right-as-found');
   for (const setting of TRIED) {

@@ -30,7 +30,7 @@ import {
 } from '../..';
 import { randomFromSeed, toNumber } from '../../../numerics';
 import { ballsOf, fitsEvidence, GAUGE_PA, gaugeReads, standingWithout } from './balls';
-import { carriedIn } from './drawn';
+import { handOverIn } from './drawn';
 import { OIL_FAMILY } from './family';
 import { wayBack } from './runs';
 import { marked } from '../../tests/marked';
@@ -465,7 +465,7 @@ describe('draw the hand-over', () => {
 
   // By hand: p = (T / (T per N) + spring) / area, for what the piston's own figures say.
   test('an element holds just what it carries at the pressure that is told, and changes hands there', () => {
-    const { on, off } = carriedIn(rig, asked);
+    const { coming: on, going: off } = handOverIn(rig, asked);
     for (const { element, torque, pressure } of [on!, off!]) {
       const piston = partsOf(plan, 'piston').find((p) => p.element === element)!;
       const holds = piston.torquePerForce * (pressure * piston.area - piston.returnForce);

@@ -19,6 +19,7 @@ import {
   type Spools,
   WARM_C,
   exchanged,
+  type Exchange,
 } from '../../../hydraulics';
 import { onceFor } from '../../../numerics';
 import type { LimitedShift, OilRig, ShiftLimits, ShiftMoment, ShiftSetting } from './kinds';
@@ -214,15 +215,17 @@ const shifted = onceFor<HydraulicPlan, ShiftedAs>();
 /** What comes of a shift: in the measures of its limits, least pull over that before, heat of the hottest plates. */
 export type ShiftedAs = Readonly<ShiftLimits>;
 
+/** Elements that the oil brings in, and lets go, in the upshift from a gear. */
+export function exchangeIn(rig: OilRig, gear: number): Exchange {
+  const { forward } = gearsFor(rig);
+  const applied = (k: number) => forward[k]?.range.apply ?? [];
+  return exchanged(rig.plan, applied(gear - 1), applied(gear));
+}
+
 /** A plan with a shift set so. */
-export function planSet(
-  { plan, unit }: OilRig,
-  gear: number,
-  setting: ShiftSetting,
-): HydraulicPlan {
-  const { forward } = gearsFor({ plan, unit, vehicle: null });
-  const [was, will] = [forward[gear - 1]?.range.apply ?? [], forward[gear]?.range.apply ?? []];
-  const shift = exchanged(plan, was, will);
+export function planSet(rig: OilRig, gear: number, setting: ShiftSetting): HydraulicPlan {
+  const { plan } = rig;
+  const shift = exchangeIn(rig, gear);
   const linesOf = (ids: readonly string[]) =>
     partsOf(plan, 'piston').flatMap((p) => (ids.includes(p.element) ? [p.line] : []));
   const [coming, going] = [linesOf(shift.coming), linesOf(shift.going)];
@@ -247,6 +250,12 @@ const SHIFT_INERTIA = 0.2;
 
 /** Which upshift, and with how much of the pedal. */
 export type Upshift = Pick<LimitedShift, 'gear' | 'throttle'>;
+
+/** Whether an upshift can be run: there are both gears, and something that rolls. */
+export function canShift(rig: OilRig, gear: number): boolean {
+  const { forward, mainLever } = gearsFor(rig);
+  return rig.vehicle !== null && mainLever !== null && !!forward[gear - 1] && !!forward[gear];
+}
 
 /** An upshift with the oil of a circuit. @throws Error without a vehicle, or a next gear */
 export function upshift(rig: OilRig, { gear, throttle }: Upshift, circuit: Circuit): OilShift {

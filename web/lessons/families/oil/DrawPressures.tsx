@@ -2,10 +2,10 @@ import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
-  carriedIn,
   DRAWN_AT,
   DRAWN_EVERY,
   exchangeIn,
+  handOverIn,
   lineIn,
   shiftAsDrawn,
   type DrawnPressures,
@@ -36,31 +36,30 @@ export function DrawPressures({ question, rig, keyNow, drawn, answer, onDrawn }:
   const given = answer?.kind === 'draw-pressures' ? answer : null;
   const shown = given ?? drawn;
   const example = given && keyNow?.kind === 'draw-pressures' ? keyNow : null;
-  const { coming, going } = useMemo(() => exchangeIn(rig, question), [rig, question]);
+  const { coming, going } = useMemo(() => exchangeIn(rig, question.gear), [rig, question]);
   const line = useMemo(() => lineIn(rig, question), [rig, question]);
-  const carried = useMemo(() => (given ? carriedIn(rig, question) : null), [rig, question, given]);
-  const pad = { line, onDrawn: given ? undefined : onDrawn };
+  const carried = useMemo(() => (given ? handOverIn(rig, question) : null), [rig, question, given]);
+  const sides = [
+    { which: 'going', elements: going },
+    { which: 'coming', elements: coming },
+  ] as const;
   return (
     <div className="oil-draw" data-shown={given !== null}>
       <div className="oil-draw-pads">
-        {going.length > 0 && (
-          <PressurePad
-            {...pad}
-            which="going"
-            elements={going}
-            drawn={shown}
-            example={example}
-            holdsFrom={carried?.off?.pressure ?? null}
-          />
-        )}
-        <PressurePad
-          {...pad}
-          which="coming"
-          elements={coming}
-          drawn={shown}
-          example={example}
-          holdsFrom={carried?.on?.pressure ?? null}
-        />
+        {sides
+          .filter(({ elements }) => elements.length > 0)
+          .map(({ which, elements }) => (
+            <PressurePad
+              key={which}
+              which={which}
+              elements={elements}
+              line={line}
+              drawn={shown}
+              example={example}
+              holdsFrom={carried?.[which]?.pressure ?? null}
+              onDrawn={given ? undefined : onDrawn}
+            />
+          ))}
       </div>
       {given && <AsDrawn question={question} rig={rig} given={given} example={example} />}
     </div>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  canShift,
   drivenUp,
   gearsFor,
   shiftSet,
@@ -32,7 +33,7 @@ interface Props {
 /** The plan as the question drives it: valves shown where the oil is to be traced, nothing else before the commit. */
 export function OilStageSheet(props: Props) {
   const { question, rig, answer } = props;
-  if (question.kind === 'draw-pressures' && rig.vehicle)
+  if (question.kind === 'draw-pressures' && canShift(rig, question.gear))
     return (
       <DrawPressures
         question={question}
@@ -43,7 +44,7 @@ export function OilStageSheet(props: Props) {
         onDrawn={(drawn) => props.onDraft({ drawn })}
       />
     );
-  return question.kind === 'set-shift' && rig.vehicle ? (
+  return question.kind === 'set-shift' && canShift(rig, question.gear) ? (
     <ShiftAsSet question={question} rig={rig} answer={answer} />
   ) : (
     <Plan {...props} />

@@ -1,6 +1,7 @@
 import type { TFunction } from 'i18next';
 import {
   AS_MADE,
+  canShift,
   exchangeIn,
   gearsFor,
   handsAt,
@@ -67,7 +68,7 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
     case 'set-shift':
       return t('oilPrompts.set-shift', { ...pair(rig, question.gear), ...limitsText(question) });
     case 'draw-pressures': {
-      const { coming, going } = exchangeIn(rig, question);
+      const { coming, going } = exchangeIn(rig, question.gear);
       return t(going.length > 0 ? 'oilPrompts.draw-pressures' : 'oilPrompts.draw-one-pressure', {
         ...pair(rig, question.gear),
         ...limitsText(question),
@@ -107,26 +108,21 @@ function drawnText(
   rig: OilRig,
   drawn: DrawnPressures,
 ): string {
-  if (question.kind !== 'draw-pressures' || !rig.vehicle) return t('oilWords.nothing');
-  const { takes, letsGo } = handsAt(rig, question, drawn);
-  const { coming, going } = exchangeIn(rig, question);
-  const said = (
-    time: number | null,
-    elements: readonly string[],
-    words: readonly [
-      'oilWords.takesAt' | 'oilWords.letsGoAt',
-      'oilWords.takesNever' | 'oilWords.letsGoNever',
-    ],
-  ) =>
-    t(words[time === null ? 1 : 0], {
-      element: elements.join(' + '),
+  if (question.kind !== 'draw-pressures' || !canShift(rig, question.gear))
+    return t('oilWords.asDrawn');
+  const parts = handsAt(rig, question, drawn).map(({ side, element, time }) =>
+    t(HANDS[side][time === null ? 'never' : 'at'], {
+      element,
       seconds: formatNumber(time ?? 0, 2),
-    });
-  const parts = [said(takes, coming, ['oilWords.takesAt', 'oilWords.takesNever'])];
-  if (going.length > 0)
-    parts.push(said(letsGo, going, ['oilWords.letsGoAt', 'oilWords.letsGoNever']));
-  return parts.join(', ');
+    }),
+  );
+  return parts.length > 0 ? parts.join(', ') : t('oilWords.asDrawn');
 }
+
+const HANDS = {
+  coming: { at: 'oilWords.takesAt', never: 'oilWords.takesNever' },
+  going: { at: 'oilWords.letsGoAt', never: 'oilWords.letsGoNever' },
+} as const;
 
 /** A ball by the element it works for, and which of several on the way there. */
 export function ballName(t: TFunction, rig: OilRig, id: string): string {
