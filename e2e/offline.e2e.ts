@@ -1,6 +1,8 @@
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { io } from 'socket.io-client';
+import type { Room } from '../core/room';
 import { PATIENCE_MS } from './browser';
 import { startServer } from './server';
 import { session } from './session';
@@ -17,7 +19,7 @@ async function beginLesson(): Promise<void> {
 
 type Server = Awaited<ReturnType<typeof startServer>>;
 let running: Server | null = null;
-const start = async (options?: { dist: string }): Promise<Server> =>
+const start = async (options?: { dist?: string; data?: string; port?: number }): Promise<Server> =>
   (running = await startServer(options));
 async function stop(): Promise<void> {
   await running?.stop();
@@ -143,4 +145,51 @@ test('on a shop’s plain network no browser lets it start so; a lesson that is 
   await b.press('radio', 'Launch');
   await b.see('After 15 s');
   await forgetConsole();
+});
+
+test('in a room at its own pace a phone goes on without its server, and what it answered is handed in after', async () => {
+  const b = run.browser();
+  const data = mkdtempSync(path.join(tmpdir(), 'rooms-'));
+  try {
+    const { url, port } = await start({ data });
+    const lesson = JSON.parse(
+      readFileSync('demo/lessons/hold-one-drive-one.json', 'utf8'),
+    ) as unknown;
+    const opened = await fetch(`${url}/rooms`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ lesson, pace: 'own' }),
+    });
+    const { code, hostKey } = (await opened.json()) as { code: string; hostKey: string };
+    await b.open(`${url}/room/${code}`);
+    await b.fill('textbox', /^Your name/, 'Ina Hawse');
+    await b.press('button', 'Come in');
+    await b.role('button', 'Commit prediction');
+    await b.kept();
+    await b.role('button', 'Commit prediction');
+    await stop();
+    await b.see('The network is lost. It ');
+    await b.fill('spinbutton', 'Ratio', '3.33');
+    await b.press('radio', 'same way');
+    await b.press('radio', 'certain');
+    await b.press('button', 'Commit prediction');
+    await b.see('Right');
+    await start({ data, port });
+    const host = io(url, { transports: ['websocket'], forceNew: true });
+    const committed = async () => {
+      const { room } = (await host.emitWithAck('enter', { code, host: hostKey })) as {
+        room?: Room;
+      };
+      return room?.commits.map((c) => c.entry.answer) ?? [];
+    };
+    let answers = await committed();
+    host.on('room', (room: Room) => (answers = room.commits.map((c) => c.entry.answer)));
+    await b.driver.wait(() => Promise.resolve(answers.length > 0), PATIENCE_MS);
+    expect(answers).toEqual([{ kind: 'number', value: 3.33, direction: 'same' }]);
+    host.disconnect();
+  } finally {
+    await stop();
+    rmSync(data, { recursive: true, force: true });
+    await forgetConsole();
+  }
 });

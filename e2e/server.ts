@@ -8,14 +8,18 @@ import { fileStore } from '../server/rooms/fileStore';
 import { Rooms } from '../server/rooms/rooms';
 import { addRoomRoutes, attachRooms } from '../server/rooms/wire';
 
-/** The real server on the built application, on a free port; its rooms in a folder of their own. */
-export async function startServer({ dist = path.resolve('dist/web'), port = 0 } = {}): Promise<{
+/** The real server on the built application, on a free port; its rooms in a folder of their own, or in one that stays. */
+export async function startServer({
+  dist = path.resolve('dist/web'),
+  port = 0,
+  data = '',
+} = {}): Promise<{
   url: string;
   port: number;
   stop(): Promise<void>;
 }> {
-  const data = mkdtempSync(path.join(tmpdir(), 'rooms-'));
-  const rooms = await Rooms.start(fileStore(data));
+  const own = data === '' ? mkdtempSync(path.join(tmpdir(), 'rooms-')) : null;
+  const rooms = await Rooms.start(fileStore(own ?? data));
   const urlOf = () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const app = createApp(dist, (to) => addRoomRoutes(to, rooms, () => [urlOf()]));
   const server = createServer(app);
@@ -32,7 +36,7 @@ export async function startServer({ dist = path.resolve('dist/web'), port = 0 } 
       // The socket server closes the other one with it.
       await live.close();
       await rooms.close();
-      rmSync(data, { recursive: true, force: true });
+      if (own !== null) rmSync(own, { recursive: true, force: true });
     },
   };
 }

@@ -23,6 +23,9 @@ export function App({ router }: { router: AppRouter }) {
     document.documentElement.dataset['theme'] = settings.paper;
   }, [settings.paper]);
   useEffect(() => {
+    document.documentElement.dataset['finger'] = String(finger);
+  }, [finger]);
+  useEffect(() => {
     // Settings are a convenience: a storage that refuses them is told of where documents are saved.
     services.documents.saveSetting('settings', settings).catch(() => undefined);
   }, [services, settings]);

@@ -1,5 +1,6 @@
 import type { Paper } from '../state/settingsSlice';
 import { theme, type ThemeConfig } from 'antd';
+import { FINGERTIP } from '../shared/fingertip';
 
 /** The component library in our own tokens: square corners, line weight instead of shadow. */
 const shared = {
@@ -50,11 +51,10 @@ const papers = {
   },
 } as const;
 
-/** A finger on a phone; the same words stand in touch.css. */
+/** A finger on a phone: `data-finger` on the page says so to every sheet of styles. */
 export const FINGER = '(pointer: coarse) and ((max-width: 640px) or (max-height: 480px))';
 
-/** Nothing to be pressed is smaller than 44 px under a finger (WCAG 2.2, 2.5.5; published). */
-const FINGERTIP = { controlHeight: 44, controlHeightSM: 44, controlHeightLG: 48 };
+const UNDER_FINGER = { controlHeight: FINGERTIP, controlHeightSM: FINGERTIP, controlHeightLG: 48 };
 
 interface Hand {
   readonly motion: boolean;
@@ -67,7 +67,7 @@ export function themeFor(paper: Paper, { motion, finger }: Hand): ThemeConfig {
     token: {
       ...shared,
       ...papers[paper],
-      ...(finger ? FINGERTIP : {}),
+      ...(finger ? UNDER_FINGER : {}),
       motion,
       boxShadow: 'none',
       boxShadowSecondary: 'none',

@@ -11,6 +11,7 @@ import {
 } from '../../core/drawing';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { Sheet } from '../shared/Sheet';
+import { FINGERTIP } from '../shared/fingertip';
 import { fittedScale, leastLetters } from '../shared/leastLetters';
 import { useElementSize } from '../shared/useElementSize';
 import type { ClutchModel } from './useClutchModel';
@@ -27,8 +28,6 @@ interface Props {
 }
 
 const STEP = 0.02;
-/** What a finger presses is so wide, px. */
-const FINGERTIP = 44;
 /** Height over width from which the pedal stands below the clutch. */
 const TALL_FROM = 0.75;
 

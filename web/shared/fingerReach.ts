@@ -1,7 +1,8 @@
 import type { MouseEvent, PointerEvent } from 'react';
+import { FINGERTIP } from './fingertip';
 
-/** How far a finger may come down beside a part of a drawing, px: half of what a target has at least. */
-const REACH = 22;
+/** How far a finger may come down beside a part of a drawing, px. */
+const REACH = FINGERTIP / 2;
 
 interface Point {
   readonly clientX: number;
