@@ -1,24 +1,12 @@
-import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
 import { chooseOption } from './choose';
+import { screenSteps } from './screenSteps';
 
 /** Every screen that tests look at: a name, its address, and what is pressed before it is looked at. */
 export type Screen = readonly [string, string, readonly (() => Promise<unknown>)[]];
 
 export function screenList(browser: () => Browser): Screen[] {
-  const press = (name: string | RegExp) => () => browser().press('button', name);
-  /** The first of what comes in a drawing, once up. */
-  const drawUp = async () => {
-    const handle = await browser().role('slider', /at 0\.3 s$/);
-    await browser().driver.executeScript('arguments[0].focus()', handle);
-    await browser().driver.actions().sendKeys(Key.PAGE_UP).perform();
-  };
-  const radio = (name: string) => () => browser().press('radio', name);
-  const b = {
-    see: (text: string | RegExp) => browser().see(text),
-    fill: (...args: Parameters<Browser['fill']>) => browser().fill(...args),
-    press: (...args: Parameters<Browser['press']>) => browser().press(...args),
-  };
+  const { press, radio, drawUp, ...b } = screenSteps(browser);
   return [
     ['home', '/', []],
     ['library', '/teach/lessons', []],
@@ -84,8 +72,8 @@ export function screenList(browser: () => Browser): Screen[] {
       [
         press('Begin'),
         () => b.fill('spinbutton', 'Ratio', '7.7'),
-        () => b.press('radio', 'same way'),
-        () => b.press('radio', 'certain'),
+        () => b.pressRole('radio', 'same way'),
+        () => b.pressRole('radio', 'certain'),
         press('Commit prediction'),
         press('2'),
         () => b.see('Then line 2 is where'),
@@ -97,8 +85,8 @@ export function screenList(browser: () => Browser): Screen[] {
       [
         press('Begin'),
         () => b.fill('spinbutton', 'Ratio', '2.33'),
-        () => b.press('radio', 'same way'),
-        () => b.press('radio', 'certain'),
+        () => b.pressRole('radio', 'same way'),
+        () => b.pressRole('radio', 'certain'),
         press('Commit prediction'),
         press('Work it out'),
       ],

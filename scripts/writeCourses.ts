@@ -10,6 +10,7 @@ import {
 } from '../core/lesson';
 import { GEARBOX_COURSES } from './courses/gearbox';
 import { OIL_COURSES } from './courses/oil';
+import { SHIFT_COURSES } from './courses/oilShifts';
 import { STRIP_COURSES } from './courses/stripDown';
 import type { Course, Told } from './courses/course';
 
@@ -73,7 +74,7 @@ function lessonOf({ id, title, summary, models, steps }: Course): Lesson {
   return carrying(bare, models.map(model));
 }
 
-for (const course of [...STRIP_COURSES, ...GEARBOX_COURSES, ...OIL_COURSES]) {
+for (const course of [...STRIP_COURSES, ...GEARBOX_COURSES, ...OIL_COURSES, ...SHIFT_COURSES]) {
   const lesson = lessonOf(course);
   const opened = openValue(JSON.parse(JSON.stringify(lesson)), 'fair-sprocket/lesson');
   if (!opened.ok) throw new Error(`${course.id}: ${JSON.stringify(opened.failure)}`);

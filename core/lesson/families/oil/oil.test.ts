@@ -2,7 +2,7 @@ import { circuitOf, partsOf, planFor, withPart, type PlanFault } from '../../../
 import { demoUnit } from '../../../tests/demoFile';
 import { assess, oilKey, type OilAnswer } from '../..';
 import { flooredWay, latches } from './claims';
-import { unit, plan, rig, ask, keyed, graded, fits } from './tests/quay';
+import { unit, plan, rig, ask, keyed, graded, fits } from '../../tests/quayOil';
 
 describe('trace the oil', () => {
   const second = ask('trace-oil', { lever: 'D', throttle: 0.3, outputRpm: 1000, element: 'B1' });

@@ -17,7 +17,7 @@ import {
 import { toNumber } from '../../../numerics';
 import { goodDrawing, handOverIn, tiesUp } from './drawn';
 import { exchangeIn } from './runs';
-import { unit, plan, rig, ask, keyed, graded, fits } from './tests/quay';
+import { unit, plan, rig, ask, keyed, graded, fits } from '../../tests/quayOil';
 
 describe('set it right', () => {
   const slack = ask('set-shift');

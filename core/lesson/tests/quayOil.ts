@@ -1,15 +1,8 @@
-import { planFor } from '../../../../hydraulics';
-import { demoFile, demoUnit } from '../../../../tests/demoFile';
-import type { Vehicle } from '../../../../vehicle';
-import {
-  assess,
-  graderOf,
-  newOilQuestion,
-  oilKey,
-  type OilAnswer,
-  type OilQuestion,
-} from '../../..';
-import { marked } from '../../../tests/marked';
+import { planFor } from '../../hydraulics';
+import { demoFile, demoUnit } from '../../tests/demoFile';
+import type { Vehicle } from '../../vehicle';
+import { assess, graderOf, newOilQuestion, oilKey, type OilAnswer, type OilQuestion } from '..';
+import { marked } from './marked';
 
 /** The quay's four-speed with the plan that is made for it, on the yard's tractor; questions about it, keyed and graded. */
 export const unit = demoUnit('quay-four');

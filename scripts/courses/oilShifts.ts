@@ -1,0 +1,171 @@
+import type { Course } from './course';
+import { QUAY, QUAY_MODELS, FIVE_PERCENT, TEN_PERCENT, driveQuay, CABLE } from './oilPlans';
+
+/** How a shift comes about: the cable, two pressures, the foot to the floor. */
+export const SHIFT_COURSES: readonly Course[] = [
+  {
+    id: 'the-slack-cable',
+    title: 'The slack cable',
+    summary: 'A cable that hangs through shifts early and soft, and burns what it spares.',
+    models: [...QUAY_MODELS, 'vehicles/yard-tractor'],
+    steps: [
+      {
+        title: 'Before you touch it',
+        caution: 'hot-fluid',
+        text: 'At full throttle the cable has to be taut. Here it is not: drive it, and look at line pressure.',
+        oil: { ...driveQuay, broken: { part: CABLE, kind: 'cable-slack' } },
+      },
+      {
+        title: 'Early or late',
+        ask: {
+          kind: 'oil-fault-row',
+          ...QUAY,
+          throttle: 0.5,
+          fault: { part: CABLE, kind: 'cable-slack' },
+        },
+      },
+      {
+        title: 'How early',
+        ask: {
+          kind: 'shift-speed',
+          ...QUAY,
+          gear: 1,
+          throttle: 0.5,
+          fault: { part: CABLE, kind: 'cable-slack' },
+          tolerance: TEN_PERCENT,
+        },
+      },
+      {
+        title: 'Set it right',
+        text: 'The shift from second to third, as the cable leaves it.',
+        ask: {
+          kind: 'set-shift',
+          ...QUAY,
+          vehicle: 'yard-tractor',
+          gear: 2,
+          throttle: 0.4,
+          found: { slack: 0.4, feed: 1, spring: 1, out: 1 },
+          jerk: 30,
+          flare: 60,
+          dip: 0.3,
+          kelvin: 12,
+        },
+      },
+      {
+        title: 'And too short',
+        ask: {
+          kind: 'oil-fault-row',
+          ...QUAY,
+          throttle: 0.3,
+          fault: { part: CABLE, kind: 'cable-short' },
+        },
+      },
+    ],
+  },
+  {
+    id: 'one-goes-one-comes',
+    title: 'One goes, one comes',
+    summary: 'Two pressures, drawn: what flares, what ties up, and what nobody feels.',
+    models: [...QUAY_MODELS, 'vehicles/yard-tractor'],
+    steps: [
+      {
+        title: 'What the valves make of it',
+        text: 'Third lets go of the band and takes a clutch. **The one has to hold until the other does**, and not a moment longer. Look at _Pressures_ as it shifts, then draw them yourself.',
+        oil: driveQuay,
+      },
+      {
+        title: 'Second to third',
+        text: 'What goes is pressed by the line until you let it go. What comes has to be filled first: its spring asks for some of the pressure before it holds anything.',
+        ask: {
+          kind: 'draw-pressures',
+          ...QUAY,
+          vehicle: 'yard-tractor',
+          gear: 2,
+          throttle: 0.4,
+          jerk: 32,
+          flare: 60,
+          dip: 0.35,
+          kelvin: 8,
+        },
+      },
+      {
+        title: 'Nothing to let go',
+        text: 'First is held by a one-way clutch: it lets go by itself.',
+        ask: {
+          kind: 'draw-pressures',
+          ...QUAY,
+          vehicle: 'yard-tractor',
+          gear: 1,
+          throttle: 0.4,
+          jerk: 32,
+          flare: 60,
+          dip: 0.25,
+          kelvin: 16,
+        },
+      },
+      {
+        title: 'With a heavier foot',
+        text: 'Both have more to hold. What changes in the drawing?',
+        ask: {
+          kind: 'draw-pressures',
+          ...QUAY,
+          vary: true,
+          vehicle: 'yard-tractor',
+          gear: 2,
+          throttle: 0.6,
+          jerk: 48,
+          flare: 60,
+          dip: 0.35,
+          kelvin: 16,
+        },
+      },
+    ],
+  },
+  {
+    id: 'foot-to-the-floor',
+    title: 'Foot to the floor',
+    summary:
+      'Kick-down: which gear comes, how fast the engine turns then, and when nothing happens.',
+    models: QUAY_MODELS,
+    steps: [
+      {
+        title: 'The last of the pedal',
+        text: 'Past nine tenths of its travel the pedal opens a valve of its own. Drive in fourth, then put the foot down.',
+        oil: { ...driveQuay, throttle: 0.2 },
+      },
+      {
+        title: 'From fourth',
+        ask: {
+          kind: 'kick-down',
+          ...QUAY,
+          gear: 4,
+          throttle: 0.2,
+          outputRpm: 1150,
+          tolerance: FIVE_PERCENT,
+        },
+      },
+      {
+        title: 'From fourth, faster',
+        ask: {
+          kind: 'kick-down',
+          ...QUAY,
+          gear: 4,
+          throttle: 0.3,
+          outputRpm: 1600,
+          tolerance: FIVE_PERCENT,
+        },
+      },
+      {
+        title: 'From second',
+        ask: {
+          kind: 'kick-down',
+          ...QUAY,
+          gear: 2,
+          throttle: 0.4,
+          outputRpm: 580,
+          tolerance: FIVE_PERCENT,
+        },
+      },
+    ],
+  },
+];
