@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PLAN_FAULT_KINDS } from '../hydraulics';
-import { DRAWN_AT, SETTING_LIMITS, SHIFT_MOMENTS } from '../lesson';
+import { BODY_LIMITS, DRAWN_AT, SETTING_LIMITS, SHIFT_MOMENTS, THIN_THREADS } from '../lesson';
 import { MOST_OIL_PARTS, MOST_RANGES } from './limits';
 import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 
@@ -75,6 +75,16 @@ export const oilQuestions = [
     gear,
   }),
   z.strictObject({ ...base, ...limited, kind: z.literal('draw-pressures') }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('bolt-order'),
+    job: z.enum(['off', 'on']),
+    body: z.strictObject({
+      spring: between(BODY_LIMITS.spring),
+      travel: between(BODY_LIMITS.travel),
+      thin: z.enum(THIN_THREADS),
+    }),
+  }),
   z.strictObject({ ...base, kind: z.literal('kick-down'), gear, throttle, outputRpm, tolerance }),
 ] as const;
 
@@ -105,5 +115,10 @@ export const oilAnswers = [
   z.strictObject({ kind: z.literal('which-ball'), ball: partId }),
   z.strictObject({ kind: z.literal('set-shift'), setting }),
   z.strictObject({ kind: z.literal('draw-pressures'), coming: drawn, going: drawn }),
+  z.strictObject({
+    kind: z.literal('bolt-order'),
+    order: z.array(z.string().min(1).max(8)).max(40),
+    inTurns: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('kick-down'), gear, engineRpm: answerNumbers.magnitude }),
 ] as const;

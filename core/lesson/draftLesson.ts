@@ -64,6 +64,7 @@ const MINUTES: Readonly<Record<QuestionKind, number>> = {
   'kick-down': 3,
   'set-shift': 6,
   'draw-pressures': 6,
+  'bolt-order': 5,
   'free-now': 3,
   'strip-order': 4,
   'why-first': 2,

@@ -69,6 +69,7 @@ const FAMILY_OF: { readonly [K in QuestionKind]: FamilyOfKind<K> } = {
   'kick-down': 'oil',
   'set-shift': 'oil',
   'draw-pressures': 'oil',
+  'bolt-order': 'oil',
   'free-now': 'strip-down',
   'strip-order': 'strip-down',
   'why-first': 'strip-down',

@@ -138,6 +138,7 @@ function guessOf(question: Question, key: AnyKey): number | null {
       return question.kind === 'kick-down' ? numberGuess(key.engineRpm, question.tolerance) : null;
     case 'set-shift':
     case 'draw-pressures':
+    case 'bolt-order':
     case 'trace-oil':
       return null;
     case 'two-gears':

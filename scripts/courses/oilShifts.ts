@@ -122,6 +122,50 @@ export const SHIFT_COURSES: readonly Course[] = [
     ],
   },
   {
+    id: 'bolt-by-bolt',
+    title: 'Bolt by bolt',
+    summary:
+      'A valve body on its springs: which bolts first, which last, and what a turn at a time is for.',
+    models: QUAY_MODELS,
+    steps: [
+      {
+        title: 'What holds the springs',
+        text: 'The pan is off, the fluid has run out and is no longer hot. Under the valve body stand the accumulators’ springs: **while it is bolted down, its bolts hold all of them.** Long thick bolts carry it; short thin ones only keep its edge tight.\n\nGoggles on; a hand under the body before the last bolts; the maker’s manual has the order for the unit on your bench.',
+      },
+      {
+        title: 'Off',
+        text: 'Think of the last bolt: what is it left alone with, and what does it do under a body that swings down?',
+        ask: {
+          kind: 'bolt-order',
+          ...QUAY,
+          job: 'off',
+          body: { spring: 180, travel: 0.012, thin: 'M6' },
+        },
+      },
+      {
+        title: 'On',
+        text: 'The same springs, the other way. What draws the body down on them, and what happens at the far end meanwhile?',
+        ask: {
+          kind: 'bolt-order',
+          ...QUAY,
+          job: 'on',
+          body: { spring: 180, travel: 0.012, thin: 'M6' },
+        },
+      },
+      {
+        title: 'Another body',
+        text: 'Other springs, other bolts. Does your order still do?',
+        ask: {
+          kind: 'bolt-order',
+          ...QUAY,
+          vary: true,
+          job: 'off',
+          body: { spring: 180, travel: 0.012, thin: 'M5' },
+        },
+      },
+    ],
+  },
+  {
     id: 'foot-to-the-floor',
     title: 'Foot to the floor',
     summary:

@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import type { TFunction } from 'i18next';
 import { USUAL_COUPLING } from '../../core/clutch';
 import {
   BARE_RIG,
@@ -26,10 +25,7 @@ import {
   wordText,
 } from './faultWords';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
 const numbers = () => testNumbers(t, 'si');
 

@@ -1,13 +1,9 @@
-import type { TFunction } from 'i18next';
 import { testWords } from '../tests/words';
 import type { FileFailure } from '../../core/formats';
 import { fileName } from '../shared/download';
 import { failureText } from './failureText';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
 const LESSON = 'fair-sprocket/lesson';
 const FAILURES: FileFailure[] = [

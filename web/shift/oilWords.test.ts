@@ -1,13 +1,9 @@
-import type { TFunction } from 'i18next';
 import { planFor } from '../../core/hydraulics';
 import { demoUnit, demoUnits } from '../../core/tests/demoFile';
 import { belongsTo, cableText, lineName, partName } from './oilWords';
 import { testWords } from '../tests/words';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
 test.each([
   [0, 'as made'],

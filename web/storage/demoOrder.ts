@@ -24,6 +24,7 @@ export const DEMO_ORDER: readonly string[] = [
   'when-it-shifts',
   'the-slack-cable',
   'one-goes-one-comes',
+  'bolt-by-bolt',
   'foot-to-the-floor',
   'one-valve-sticks',
   'good-gears-bad-gears',

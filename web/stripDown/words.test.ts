@@ -1,4 +1,3 @@
-import type { TFunction } from 'i18next';
 import {
   DAMAGES,
   FACING_RULES,
@@ -11,19 +10,14 @@ import {
   type Part,
 } from '../../core/assembly';
 import { demoFile, demoUnit, demoUnits } from '../../core/tests/demoFile';
-import { numbersIn, type Numbers } from '../shared/numbers';
+import { numbersIn } from '../shared/numbers';
 import { testWords } from '../tests/words';
 import { measureText, measureUnit, sizeText, toMeasure, windowText } from './jobWords';
 import { partName } from './partName';
 
-let t: TFunction;
-let si: Numbers;
-let inches: Numbers;
-beforeAll(async () => {
-  t = await testWords();
-  si = numbersIn('si', t);
-  inches = numbersIn('inch-pound', t);
-});
+const t = await testWords();
+const si = numbersIn('si', t);
+const inches = numbersIn('inch-pound', t);
 const NEVER = /\{\{|undefined|NaN|stripDown\.|strip\./;
 
 test('every part of every demo unit and job has a name, and no two of a unit share one', () => {

@@ -72,6 +72,7 @@ const DEAR: Readonly<Partial<Record<QuestionKind, number>>> = {
   'launch-order': 2,
   'draw-crossing': 2,
   'draw-pressures': 2,
+  'bolt-order': 2,
   'set-waiting': 3,
   diagnose: 1,
   'which-test': 2,

@@ -1,4 +1,3 @@
-import type { TFunction } from 'i18next';
 import type { Unit } from '../../../core/geartrain';
 import { THOUGHT_OF } from '../../../core/lesson/tests/drawnQuestions';
 import { classOf } from '../../../core/lesson/tests/simulatedClass';
@@ -13,22 +12,16 @@ import {
   type NumberQuestion,
   type SetQuestion,
 } from '../../../core/lesson';
-import { formatNumber, formatReading, numbersIn, type Numbers } from '../../shared/numbers';
+import { formatNumber, formatReading, numbersIn } from '../../shared/numbers';
 import { testWords } from '../../tests/words';
 import { answerText, keyText, promptOf, shortAnswer } from './gear-set/words';
 import { unitKeyText, unitPrompt, unitShort } from './unit/words';
 import { whyFor } from './words';
 import { demoFile } from '../../../core/tests/demoFile';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
-let numbers: Numbers;
-beforeAll(() => {
-  numbers = numbersIn('si', t);
-});
+const numbers = numbersIn('si', t);
 const prompt = (q: SetQuestion) => promptOf(t, numbers, q, q.setup);
 const number = (over: Partial<NumberQuestion>) => ({
   ...(newSetQuestion('number') as NumberQuestion),

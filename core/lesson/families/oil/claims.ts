@@ -1,6 +1,7 @@
 import { flipsAt, partsOf, withPart, type PlanFault } from '../../../hydraulics';
 import { sameNumber } from '../../../numerics';
 import { gaugeReads, takesHold } from './balls';
+import { bodyFor, boltsAs, springsPush, strainedAt, type BoltsAs } from './bolts';
 import { drawnTo, handOverIn, heldFor, tiesUp, type Carried, type DrawnAs } from './drawn';
 import type { DrawnPressures, OilGauge, OilQuestion, OilRig, ShiftSetting } from './kinds';
 import {
@@ -55,6 +56,25 @@ export type OilClaim =
   | ({ claim: 'holds-from'; way: 'coming' | 'going' } & Carried)
   /** s of a drawing in which both hold all that they carry, or neither does. */
   | { claim: 'held-by'; drawn: DrawnPressures; seconds: number; way: HeldWay }
+  /** What an order of bolts comes to: the student's, the same in turns, or one that would do. */
+  | ({
+      claim: 'bolts-come-to';
+      order: string[];
+      inTurns: boolean;
+      way: 'turned' | 'in-turns' | 'could';
+    } & BoltsAs)
+  /** N that a bolt pulled, with how many that held, when its stress over the one that bends it was this. */
+  | {
+      claim: 'bolt-bends';
+      order: string[];
+      inTurns: boolean;
+      bolt: string;
+      strain: number;
+      tension: number;
+      holding: number;
+    }
+  /** N of the springs under a body. */
+  | { claim: 'springs-push'; count: number; force: number }
   | { claim: 'engine-in-gear'; gear: number; ratio: number; rpm: number; engine: number };
 
 /** Both, and then the unit is tied up; both, and it is not; neither. */
@@ -197,6 +217,30 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
           heldFor(rig, question, claim.drawn)[claim.way === 'neither' ? 'neither' : 'both'],
           claim.seconds,
         )
+      );
+    case 'bolts-come-to': {
+      if (question.kind !== 'bolt-order') return false;
+      const comes = boltsAs(rig, question, claim);
+      return (
+        comes.bolt === claim.bolt &&
+        (['strain', 'lean', 'off'] as const).every((k) => sameNumber(comes[k], claim[k]))
+      );
+    }
+    case 'bolt-bends': {
+      if (question.kind !== 'bolt-order') return false;
+      const at = strainedAt(rig, question, claim);
+      return (
+        claim.strain >= 1 &&
+        at.bolt === claim.bolt &&
+        at.holding === claim.holding &&
+        sameNumber(at.tension, claim.tension)
+      );
+    }
+    case 'springs-push':
+      return (
+        question.kind === 'bolt-order' &&
+        bodyFor(rig, question).pushes.length === claim.count &&
+        sameNumber(springsPush(rig, question), claim.force)
       );
     case 'engine-in-gear': {
       const ratio = gearsFor(rig).forward[claim.gear - 1]?.ratio;

@@ -56,6 +56,8 @@ export function newOilQuestion(kind: OilQuestion['kind'], rig: OilRig): OilQuest
       const vehicle = rig.vehicle?.id ?? '';
       return { ...base, kind, vehicle, gear, throttle, ...drawnLimits(rig, { gear, throttle }) };
     }
+    case 'bolt-order':
+      return { ...base, kind, job: 'off', body: { spring: 180, travel: 0.012, thin: 'M6' } };
     case 'which-ball':
       return { ...base, kind, throttle, ...firstBall(rig, throttle) };
     case 'kick-down':

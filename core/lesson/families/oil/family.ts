@@ -1,6 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import { among, ids, noneTwice, type Family } from '../../family';
 import { ballsOf } from './balls';
+import { bodyFor } from './bolts';
 import { judge } from './grade';
 import { lineIn } from './drawn';
 import { DRAWN_AT, SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
@@ -18,7 +19,7 @@ export const OIL_FAMILY: Family<OilTypes> = {
   judge,
   reasons,
   vary,
-  dear: ['set-shift', 'draw-pressures'],
+  dear: ['set-shift', 'draw-pressures', 'bolt-order'],
   fits: {
     'trace-oil': ({ subject: { rig }, answer: { parts } }) =>
       noneTwice(parts) && among(parts, ids(rig.plan.parts)),
@@ -41,6 +42,10 @@ export const OIL_FAMILY: Family<OilTypes> = {
         going.length === (goes ? DRAWN_AT.length : 0) &&
         [...coming, ...going].every((p) => p >= 0 && p <= most * ROUNDED)
       );
+    },
+    'bolt-order': ({ question, subject: { rig }, answer: { order } }) => {
+      const bolts = ids(bodyFor(rig, question).bolts);
+      return noneTwice(order) && among(order, bolts) && order.length === bolts.length;
     },
     'kick-down': ({ subject: { rig }, answer: { gear } }) =>
       gear >= 1 && gear <= gearsFor(rig).forward.length,

@@ -1,6 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import { keyAs, type Family } from '../../family';
 import { within } from '../../questionParts';
+import { boltsAs, boltsKept } from './bolts';
 import { drawnTo } from './drawn';
 import type { ShiftLimits } from './kinds';
 import { keeps, shiftedWith, type ShiftedAs } from './runs';
@@ -68,6 +69,15 @@ export const judge: Family<OilTypes>['judge'] = {
     // A shift that does not come about keeps within nothing.
     const parts = kept(question, comes).map((p) => ({ ...p, right: p.right && comes.taken }));
     return { parts: [{ part: 'gear-taken', right: comes.taken }, ...parts] };
+  },
+  'bolt-order': ({ question, subject: { rig }, answer }) => {
+    const { whole, as } = boltsKept(question, boltsAs(rig, question, answer));
+    return {
+      parts: [
+        { part: 'bolts-whole', right: whole },
+        { part: question.job === 'off' ? 'comes-level' : 'clamped-evenly', right: as },
+      ],
+    };
   },
   'kick-down': ({ question, key, answer }) => {
     const { gear, engineRpm } = keyAs(key, 'kick-down');

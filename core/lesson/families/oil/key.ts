@@ -2,6 +2,14 @@ import { unitFindings } from '../../../geartrain';
 import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
 import { found, refused, type KeyResult } from '../../family';
 import { ballsOf, fitsEvidence } from './balls';
+import {
+  alongTheRow,
+  orderKeeps,
+  shopOrder,
+  springsPush,
+  strongFirst,
+  type BoltOrder,
+} from './bolts';
 import { goodDrawing } from './drawn';
 import type {
   DrawnPressures,
@@ -34,7 +42,8 @@ export type OilKey =
   | { readonly kind: 'which-ball'; readonly balls: readonly string[] }
   | { readonly kind: 'kick-down'; readonly gear: number; readonly engineRpm: number }
   | { readonly kind: 'set-shift'; readonly setting: ShiftSetting; readonly comes: ShiftedAs }
-  | ({ readonly kind: 'draw-pressures' } & DrawnPressures);
+  | ({ readonly kind: 'draw-pressures' } & DrawnPressures)
+  | ({ readonly kind: 'bolt-order' } & BoltOrder);
 
 export type OilKeyFault =
   | 'plan-missing'
@@ -55,6 +64,9 @@ export type OilKeyFault =
   | 'not-reachable'
   | 'right-as-found'
   | 'nothing-comes'
+  | 'nothing-pushes'
+  | 'any-order-does'
+  | 'no-order-does'
   | 'gear-does-not-hold'
   | 'does-not-settle';
 
@@ -101,6 +113,15 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
       const { jerk, flare, dip, kelvin } = question;
       const drawn = goodDrawing(rig, question, { jerk, flare, dip, kelvin });
       return drawn ? found({ kind: 'draw-pressures', ...drawn }) : refused('not-reachable');
+    }
+    case 'bolt-order': {
+      if (springsPush(rig, question) === 0) return refused('nothing-pushes');
+      const good = shopOrder(rig, question);
+      if (!orderKeeps(rig, question, good)) return refused('no-order-does');
+      const bad = [alongTheRow(rig, question), { ...strongFirst(rig, question), inTurns: false }];
+      return bad.every((order) => orderKeeps(rig, question, order))
+        ? refused('any-order-does')
+        : found({ kind: 'bolt-order', ...good });
     }
     case 'kick-down': {
       const { forward, mainLever } = gearsFor(rig);

@@ -1,5 +1,5 @@
 import type { Unit } from '../../../geartrain';
-import type { HydraulicPlan, PlanFault } from '../../../hydraulics';
+import type { BodySetting, BoltJob, HydraulicPlan, PlanFault } from '../../../hydraulics';
 import type { Vehicle } from '../../../vehicle';
 import type { Tolerance } from '../../questionParts';
 
@@ -106,6 +106,22 @@ export interface WhichBallQuestion extends OilQuestionBase {
   gear: number;
 }
 
+/** In which order a valve body's bolts are turned, so that none bends and it comes away, or goes on, as it should. */
+export interface BoltOrderQuestion extends OilQuestionBase {
+  kind: 'bolt-order';
+  job: BoltJob;
+  body: BodySetting;
+}
+
+/** N of a spring, m of its way and threads that a question may have. */
+export const BODY_LIMITS = { spring: [20, 600], travel: [0.002, 0.02] } as const;
+export const THIN_THREADS = ['M5', 'M6'] as const;
+
+/** rad up to which a body counts as level (memory: further, an accumulator's piston jams in its bore). */
+export const LEVEL = (3 * Math.PI) / 180;
+/** Share by which a clamp may be off its own (common practice: a torque wrench alone is good for no better). */
+export const EVEN = 0.15;
+
 /** What is set of a shift: slack of the cable as a share of its travel, the rest over what it was made as. */
 export interface ShiftSetting {
   slack: number;
@@ -141,6 +157,7 @@ export type OilQuestion =
   | ShiftSpeedQuestion
   | OilFaultRowQuestion
   | WhichBallQuestion
+  | BoltOrderQuestion
   | KickDownQuestion;
 
 /** What becomes of the moment of an upshift. */
@@ -158,6 +175,8 @@ export type OilAnswer =
   | { kind: 'oil-fault-row'; row: ShiftMoment[] }
   /** Id of a ball. */
   | { kind: 'which-ball'; ball: string }
+  /** Ids of all bolts, and whether those of one size that follow one another go a turn each in turn. */
+  | { kind: 'bolt-order'; order: string[]; inTurns: boolean }
   | { kind: 'kick-down'; gear: number; engineRpm: number }
   | { kind: 'set-shift'; setting: ShiftSetting }
   | ({ kind: 'draw-pressures' } & DrawnPressures);

@@ -1,6 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import type { Reasons } from '../../family';
 import { ballThoughts, shownBy } from './ballReasons';
+import { boltsComeTo, boltThoughts, pushedOff } from './boltReasons';
 import { oilClaimHolds, weighed } from './claims';
 import { drawnComesTo, drawThoughts, handsOver } from './drawReasons';
 import { comes, spoolThoughts, traceThoughts } from './pathReasons';
@@ -52,6 +53,14 @@ const facts: Reasons<OilTypes>['facts'] = {
           drawnComesTo(asked, asked.key, 'could'),
         ]
       : [],
+  'bolt-order': (asked) =>
+    asked.key.kind === 'bolt-order'
+      ? [
+          pushedOff(asked),
+          boltsComeTo(asked, asked.answer, 'turned'),
+          boltsComeTo(asked, asked.key, 'could'),
+        ]
+      : [],
 };
 
 export const reasons: Reasons<OilTypes> = {
@@ -64,6 +73,7 @@ export const reasons: Reasons<OilTypes> = {
     'kick-down': kickThoughts,
     'set-shift': setThoughts,
     'draw-pressures': drawThoughts,
+    'bolt-order': boltThoughts,
   },
   facts,
   holds: (claim, { question, subject }) => oilClaimHolds(claim, question, subject.rig),

@@ -19,5 +19,8 @@ export const OIL_SLIPS = [
   'overlap-is-softer',
   'soft-spares-the-lining',
   'lets-go-first',
+  'along-the-row',
+  'strong-ones-first',
+  'each-at-once',
 ] as const;
 export type OilSlip = (typeof OIL_SLIPS)[number];

@@ -19,7 +19,10 @@ export type OilPart =
   | 'jerk-kept'
   | 'flare-kept'
   | 'pull-kept'
-  | 'heat-kept';
+  | 'heat-kept'
+  | 'bolts-whole'
+  | 'comes-level'
+  | 'clamped-evenly';
 
 export interface OilTypes {
   question: OilQuestion;

@@ -3,7 +3,8 @@ import type { Random } from '../../../numerics';
 import type { Family } from '../../family';
 import { ballsOf } from './balls';
 import { drawnLimits, gaugesOf, tellingBall } from './defaults';
-import { AS_MADE, type OilRig, type ShiftSetting } from './kinds';
+import { AS_MADE, THIN_THREADS, type OilRig, type ShiftSetting } from './kinds';
+import { oilKey } from './key';
 import { drivenUp, gearsFor, linesFor } from './runs';
 import type { OilTypes } from './types';
 
@@ -48,6 +49,15 @@ export const vary: Family<OilTypes>['vary'] = {
     const throttle = random.whole(3, 6) / 10;
     const limits = drawnLimits(rig, { gear: question.gear, throttle });
     return { ...question, prompt: '', throttle, ...limits };
+  },
+  'bolt-order': (question, { rig }, random) => {
+    const body = {
+      ...question.body,
+      spring: 10 * random.whole(12, 26),
+      thin: random.pick(THIN_THREADS),
+    };
+    const drawn = { ...question, prompt: '', body };
+    return oilKey(drawn, rig).ok ? drawn : question;
   },
   'kick-down': (question, { rig }, random) => {
     const gear = random.whole(2, Math.max(2, gearsFor(rig).forward.length));

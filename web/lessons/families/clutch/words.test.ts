@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import type { TFunction } from 'i18next';
 import { NOISE_TESTS } from '../../../../core/clutch';
 import { BOLLARD, FENDER, HAWSER } from '../../../../core/clutch/tests/demo';
 import type { Engine } from '../../../../core/converter';
@@ -20,10 +19,7 @@ import type { Vehicle } from '../../../../core/vehicle';
 import { testNumbers, testWords } from '../../../tests/words';
 import { clutchAnswerText, clutchKeyText, clutchPrompt, clutchShort } from './words';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
 const inUnits = (system: 'si' | 'inch-pound') => testNumbers(t, system);
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;

@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import type { TFunction } from 'i18next';
 import type { Converter, Engine } from '../../../../core/converter';
 import type { Unit } from '../../../../core/geartrain';
 import {
@@ -25,10 +24,7 @@ import {
   readingText,
 } from './words';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
 const inUnits = (system: 'si' | 'inch-pound') => testNumbers(t, system);
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;

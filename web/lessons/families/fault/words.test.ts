@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import type { TFunction } from 'i18next';
 import type { FaultCase } from '../../../../core/faults';
 import type { Unit } from '../../../../core/geartrain';
 import {
@@ -14,10 +13,7 @@ import {
 import { testWords } from '../../../tests/words';
 import { faultAnswerText, faultKeyText, faultPrompt, faultShort } from './words';
 
-let t: TFunction;
-beforeAll(async () => {
-  t = await testWords();
-});
+const t = await testWords();
 
 const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as T;
 const unit = read<Unit>('units/skerry-three');

@@ -1,4 +1,3 @@
-import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
@@ -23,6 +22,8 @@ import { QuestionFrame } from '../../builder/QuestionFrame';
 import { Within } from '../../builder/Within';
 import { useLessonModels } from '../../builder/useLessonModels';
 import type { EditorProps } from '../familyEditor';
+import { BodyFields } from './BodyFields';
+import { Choose } from './Choose';
 import { ballName, gaugeName, oilKeyText, oilPrompt, settingValue } from './words';
 
 type Props = EditorProps<'oil'>;
@@ -112,15 +113,18 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
           onValue={(gear) => onQuestion({ ...question, gear: Number(gear) })}
         />
       )}
-      <SmallSlider
-        label={t('oil.throttle')}
-        text={formatShare(question.throttle)}
-        value={question.throttle}
-        from={0}
-        to={1}
-        step={0.05}
-        onValue={(throttle) => onQuestion({ ...question, throttle })}
-      />
+      {'throttle' in question && (
+        <SmallSlider
+          label={t('oil.throttle')}
+          text={formatShare(question.throttle)}
+          value={question.throttle}
+          from={0}
+          to={1}
+          step={0.05}
+          onValue={(throttle) => onQuestion({ ...question, throttle })}
+        />
+      )}
+      {question.kind === 'bolt-order' && <BodyFields question={question} onQuestion={onQuestion} />}
       {'outputRpm' in question && (
         <NumberField
           label={t('oil.outputSpeed')}
@@ -227,32 +231,5 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
         />
       )}
     </>
-  );
-}
-
-function Choose({
-  label,
-  value,
-  of,
-  named = (v) => v,
-  onValue,
-}: {
-  label: string;
-  value: string;
-  of: readonly string[];
-  named?: (value: string) => string;
-  onValue: (value: string) => void;
-}) {
-  return (
-    <label className="field">
-      <span className="label">{label}</span>
-      <Select<string>
-        aria-label={label}
-        value={value}
-        style={{ width: 160 }}
-        onChange={onValue}
-        options={of.map((v) => ({ value: v, label: named(v) }))}
-      />
-    </label>
   );
 }

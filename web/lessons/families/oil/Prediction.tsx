@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import {
   ballsOf,
+  bodyFor,
   gearsFor,
   SETTING_LIMITS,
   SHIFT_MOMENTS,
@@ -19,6 +20,7 @@ import { NumberInput } from '../../player/NumberInput';
 import { PredictionForm } from '../../player/PredictionForm';
 import type { OilDraft } from './draft';
 import { BallEvidence } from './BallEvidence';
+import { BoltFields } from './BoltFields';
 import { ballName, oilPrompt, settingValue } from './words';
 
 interface Props {
@@ -104,6 +106,8 @@ function Fields({ question, rig, draft, onDraft }: Omit<Props, 'onCommit'>) {
           />
         </>
       );
+    case 'bolt-order':
+      return <BoltFields question={question} rig={rig} draft={draft} onDraft={onDraft} />;
     case 'draw-pressures':
       return <p className="quiet">{t('oilPrompts.draw.how')}</p>;
     case 'set-shift': {
@@ -166,6 +170,10 @@ function answerOf(question: OilQuestion, rig: OilRig, draft: OilDraft): OilAnswe
     }
     case 'which-ball':
       return draft.ball === null ? null : { kind, ball: draft.ball };
+    case 'bolt-order':
+      return draft.inTurns === null || draft.bolts.length < bodyFor(rig, question).bolts.length
+        ? null
+        : { kind, order: [...draft.bolts], inTurns: draft.inTurns };
     case 'draw-pressures':
       return draft.drawn && { kind, ...draft.drawn };
     case 'set-shift':

@@ -17,6 +17,7 @@ import { useTranslation } from 'react-i18next';
 import { OilPlanView } from '../../../shift/OilPlanView';
 import { Traces, Verdicts } from '../../../shift/ShiftRun';
 import { drawnIn, type OilDraft } from './draft';
+import { BoltOrder } from './BoltOrder';
 import { DrawPressures } from './DrawPressures';
 import './Stage.css';
 
@@ -44,10 +45,21 @@ export function OilStageSheet(props: Props) {
         onDrawn={(drawn) => props.onDraft({ drawn })}
       />
     );
+  if (question.kind === 'bolt-order')
+    return (
+      <BoltOrder
+        question={question}
+        rig={rig}
+        keyNow={props.keyNow}
+        bolts={props.draft.bolts}
+        answer={answer}
+        onBolts={(bolts) => props.onDraft({ bolts })}
+      />
+    );
   return question.kind === 'set-shift' && canShift(rig, question.gear) ? (
     <ShiftAsSet question={question} rig={rig} answer={answer} />
   ) : (
-    <Plan {...props} />
+    <Plan {...props} question={question} />
   );
 }
 
@@ -72,7 +84,9 @@ function ShiftAsSet({
   );
 }
 
-function Plan({ question, rig, draft, answer, onDraft }: Props) {
+type OnThePlan = Exclude<OilQuestion, { kind: 'bolt-order' }>;
+
+function Plan({ question, rig, draft, answer, onDraft }: Props & { question: OnThePlan }) {
   const { t } = useTranslation();
   const { running, state } = useMemo(() => runningAs(question, rig), [question, rig]);
   const traced = question.kind === 'trace-oil';
@@ -103,7 +117,7 @@ function Plan({ question, rig, draft, answer, onDraft }: Props) {
 }
 
 /** The plan as it stands in the question; where a ball is looked for, as the first gauge is read. */
-function runningAs(question: OilQuestion, rig: OilRig) {
+function runningAs(question: OnThePlan, rig: OilRig) {
   if (question.kind === 'which-ball')
     return standingWithout(rig, question.ball, question.throttle, question.gauges[0]);
   const at = drivenAs(question, rig);
@@ -113,7 +127,7 @@ function runningAs(question: OilQuestion, rig: OilRig) {
 }
 
 /** What the lever, the pedal and the speed are; kick-down has the foot on the floor, a speed is looked at just past its upshift. */
-function drivenAs(question: Exclude<OilQuestion, { kind: 'which-ball' }>, rig: OilRig) {
+function drivenAs(question: Exclude<OnThePlan, { kind: 'which-ball' }>, rig: OilRig) {
   const lever = gearsFor(rig).mainLever ?? '';
   switch (question.kind) {
     case 'trace-oil':

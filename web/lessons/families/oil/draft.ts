@@ -23,6 +23,9 @@ export interface OilDraft {
   readonly setting: ShiftSetting | null;
   /** Until something is drawn, as before the shift. */
   readonly drawn: DrawnPressures | null;
+  /** Bolts in the order in which they were pressed. */
+  readonly bolts: readonly string[];
+  readonly inTurns: boolean | null;
 }
 
 export const EMPTY: OilDraft = {
@@ -36,6 +39,8 @@ export const EMPTY: OilDraft = {
   engineRpm: null,
   setting: null,
   drawn: null,
+  bolts: [],
+  inTurns: null,
 };
 
 export const drawnIn = (

@@ -2,11 +2,14 @@ import type { TFunction } from 'i18next';
 import {
   AS_MADE,
   canShift,
+  EVEN,
   exchangeIn,
   gearsFor,
   handsAt,
+  LEVEL,
   oilKey,
   SHIFT_SETTINGS,
+  type BoltOrder,
   type ClaimOf,
   type DrawnPressures,
   type OilAnswer,
@@ -17,7 +20,7 @@ import {
   type ShiftLimits,
   type ShiftSetting,
 } from '../../../../core/lesson';
-import type { PlanFault } from '../../../../core/hydraulics';
+import { SWUNG, type PlanFault } from '../../../../core/hydraulics';
 import { formatNumber, formatShare, type Numbers } from '../../../shared/numbers';
 import { belongsTo, cableText, partName } from '../../../shift/oilWords';
 import { plain, type Worded } from '../../worded';
@@ -77,6 +80,11 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
         going: going.join(' + '),
       });
     }
+    case 'bolt-order':
+      return t(`oilPrompts.bolt-order.${question.job}`, {
+        degrees: formatNumber(degrees(LEVEL), 0),
+        even: formatShare(EVEN),
+      });
     case 'kick-down':
       return t('oilPrompts.kick-down', {
         gear: pair(rig, question.gear).low,
@@ -123,6 +131,20 @@ const HANDS = {
   coming: { at: 'oilWords.takesAt', never: 'oilWords.takesNever' },
   going: { at: 'oilWords.letsGoAt', never: 'oilWords.letsGoNever' },
 } as const;
+
+const degrees = (rad: number): number => (180 * rad) / Math.PI;
+
+/** A lean that is followed no further says so. */
+export const leanText =
+  (t: TFunction) =>
+  (rad: number): string =>
+    t(rad < SWUNG ? 'oilWords.degrees' : 'oilWords.degreesOver', {
+      degrees: formatNumber(degrees(rad), 1),
+    });
+
+/** Bolts one after the other, and how they are turned. */
+const orderText = (t: TFunction, { order, inTurns }: BoltOrder): string =>
+  t(inTurns ? 'oilWords.boltsInTurns' : 'oilWords.boltsAtOnce', { order: order.join(' ') });
 
 /** A ball by the element it works for, and which of several on the way there. */
 export function ballName(t: TFunction, rig: OilRig, id: string): string {
@@ -200,6 +222,8 @@ function said(t: TFunction, question: OilQuestion, rig: OilRig, given: OilAnswer
       return plain(settingText(t, given.setting));
     case 'draw-pressures':
       return plain(drawnText(t, question, rig, given));
+    case 'bolt-order':
+      return plain(orderText(t, given));
     case 'kick-down':
       return plain(
         t('oilWords.gearAt', {
@@ -221,6 +245,7 @@ function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): str
     case 'spool-places':
     case 'set-shift':
     case 'draw-pressures':
+    case 'bolt-order':
       return formatShare(score);
     case 'which-ball':
       return ballName(t, rig, answer.ball);
@@ -233,7 +258,13 @@ function short(t: TFunction, rig: OilRig, answer: OilAnswer, score: number): str
   }
 }
 
-function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: OilRig): string {
+function claimWords(
+  t: TFunction,
+  numbers: Numbers,
+  claim: ClaimOf<'oil'>,
+  question: OilQuestion,
+  rig: OilRig,
+): string {
   const pressure = (pascal: number) => numbers.quantity(Math.round(pascal / 1000), 'pressure');
   const gearName = (gear: number) => pair(rig, gear).low;
   const formats: ClaimFormats = {
@@ -290,6 +321,33 @@ function claimWords(t: TFunction, numbers: Numbers, claim: ClaimOf<'oil'>, rig: 
         ...pair(rig, claim.gear),
         ball: ballName(t, rig, claim.ball),
       });
+    case 'bolts-come-to':
+      return claimText(
+        t,
+        claim,
+        {
+          bolt: (id: string) => id,
+          leanAt: (id: string) => id,
+          offAt: (id: string) => id,
+          order: () => '',
+          strain: formatShare,
+          lean: leanText(t),
+          off: (share: number) => formatShare(1 + share),
+        },
+        `${question.kind === 'bolt-order' ? question.job : 'off'}.${claim.way}`,
+      );
+    case 'bolt-bends':
+      return claimText(t, claim, {
+        bolt: (id: string) => id,
+        strain: formatShare,
+        tension: (newton: number) => numbers.quantity(newton, 'force'),
+        holding: String,
+      });
+    case 'springs-push':
+      return claimText(t, claim, {
+        count: String,
+        force: (newton: number) => numbers.quantity(newton, 'force'),
+      });
     case 'engine-in-gear':
       return claimText(t, claim, formats, null, { gear: gearName(claim.gear) });
     case 'oil-comes':
@@ -318,5 +376,5 @@ export const OIL_WORDS: FamilyWords<'oil'> = {
       return t(`oilParts.${part}`, { name: nameOf(t, rig, String(of)) });
     return t(`oilParts.${part}`);
   },
-  claim: (t, numbers, claim, _question, { rig }) => claimWords(t, numbers, claim, rig),
+  claim: (t, numbers, claim, question, { rig }) => claimWords(t, numbers, claim, question, rig),
 };

@@ -1,0 +1,54 @@
+import { useTranslation } from 'react-i18next';
+import { BODY_LIMITS, THIN_THREADS, type BoltOrderQuestion } from '../../../../core/lesson';
+import { NumberField } from '../../../shared/NumberField';
+import { Choose } from './Choose';
+
+interface Props {
+  question: BoltOrderQuestion;
+  onQuestion: (question: BoltOrderQuestion) => void;
+}
+
+const JOBS = ['off', 'on'] as const;
+const NUMBERS = [
+  { key: 'spring', scale: 1, unit: 'N', step: 10 },
+  { key: 'travel', scale: 1000, unit: 'mm', step: 1 },
+] as const;
+
+/** What is done with a valve body, and what pushes it off. */
+export function BodyFields({ question, onQuestion }: Props) {
+  const { t } = useTranslation();
+  const { body } = question;
+  return (
+    <>
+      <Choose
+        label={t('oilPrompts.bolts.job')}
+        value={question.job}
+        of={JOBS}
+        named={(job) => t(`oilPrompts.bolts.jobs.${job as 'off' | 'on'}`)}
+        onValue={(job) => onQuestion({ ...question, job: job as 'off' | 'on' })}
+      />
+      <Choose
+        label={t('oilPrompts.bolts.thin')}
+        value={body.thin}
+        of={THIN_THREADS}
+        onValue={(thin) =>
+          onQuestion({ ...question, body: { ...body, thin: thin as 'M5' | 'M6' } })
+        }
+      />
+      {NUMBERS.map(({ key, scale, unit, step }) => (
+        <NumberField
+          key={key}
+          label={t(`oilPrompts.bolts.${key}`)}
+          unit={unit}
+          step={step}
+          value={scale * body[key]}
+          onValue={(v) => {
+            const [least, most] = BODY_LIMITS[key];
+            const kept = Math.min(most, Math.max(least, v / scale));
+            onQuestion({ ...question, body: { ...body, [key]: kept } });
+          }}
+        />
+      ))}
+    </>
+  );
+}
