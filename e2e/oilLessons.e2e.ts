@@ -100,6 +100,25 @@ test('draw the hand-over: what lets go too soon flares, and the shift runs as it
   expect(await b.count('slider', /^Pressure at/)).toBe(0);
 });
 
+test('bolt by bolt: what was left alone bends, and is seen to at the turn at which it did', async () => {
+  await begin('bolt-by-bolt');
+  await b.press('button', /^2 Off/);
+  // One that was pressed too early is taken back.
+  for (const id of 'CAADGJBEHKCCF') await b.press('button', new RegExp(`^Bolt ${id},`));
+  await b.see('9 of 10: D G J B E H K C F');
+  await b.press('button', 'Start again');
+  for (const id of 'ADGJBEHKCF') await b.press('button', new RegExp(`^Bolt ${id},`));
+  await b.press('radio', 'each right out before the next');
+  await sure();
+  await b.see('Goes from one end of the body to the other');
+  await b.see(/F then held alone and pulled/);
+  const bent = await b.role('img', /^Bolt F, M6: 1\d\d %/);
+  expect(await bent.getAttribute('class')).toContain('is-bent');
+  await b.press('radio', 'Example');
+  expect(await b.count('img', /^Bolt .*: 1\d\d %/)).toBe(0);
+  await b.see(/4 bolts hold it|3 bolts hold it/);
+});
+
 test('kick-down: gear and engine speed', async () => {
   await begin('foot-to-the-floor');
   await b.press('button', /^Next/);

@@ -62,6 +62,23 @@ export function screenList(browser: () => Browser): Screen[] {
         () => b.see('holds all that it carries'),
       ],
     ],
+    [
+      'bolt by bolt',
+      '/teach/lessons/bolt-by-bolt/preview?step=s2',
+      [press('Begin'), press('Bolt A, M6'), () => b.see('1 of 10')],
+    ],
+    [
+      'bolt by bolt, answered',
+      '/teach/lessons/bolt-by-bolt/preview?step=s3',
+      [
+        press('Begin'),
+        ...[...'ADGJBEHKCF'].map((id) => press(new RegExp(`^Bolt ${id},`))),
+        radio('each to its torque before the next'),
+        radio('certain'),
+        press('Commit prediction'),
+        () => b.see('As you turned them'),
+      ],
+    ],
     ['room, its door', '/room', [() => b.see('Your instructor has')]],
     ['preview', '/teach/lessons/hold-one-drive-one/preview', []],
     ['player, prediction', '/teach/lessons/hold-one-drive-one/preview', [press('Begin')]],

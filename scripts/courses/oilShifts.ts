@@ -130,6 +130,7 @@ export const SHIFT_COURSES: readonly Course[] = [
     steps: [
       {
         title: 'What holds the springs',
+        caution: 'springs',
         text: 'The pan is off, the fluid has run out and is no longer hot. Under the valve body stand the accumulators’ springs: **while it is bolted down, its bolts hold all of them.** Long thick bolts carry it; short thin ones only keep its edge tight.\n\nGoggles on; a hand under the body before the last bolts; the maker’s manual has the order for the unit on your bench.',
       },
       {

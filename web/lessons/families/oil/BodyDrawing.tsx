@@ -26,8 +26,10 @@ interface Props {
 /** Units of the drawing for a metre; its margins, and the room for the body seen along its edges. */
 const SCALE = 2500;
 const MARGIN = 26;
-const EDGE_ROOM = 130;
+const EDGE_ROOM = 150;
 const DEEP = 0.024;
+/** Heads are drawn larger than they are: they are what is pressed, and what is read from afar. */
+const HEAD = 3600;
 
 /** A valve body from below, and along two of its edges as far as it has come off the case. */
 export function BodyDrawing({ body, job, turn, order, onBolt }: Props) {
@@ -62,7 +64,7 @@ export function BodyDrawing({ body, job, turn, order, onBolt }: Props) {
         })}
         {body.pushes.map(({ element, x, y }) => (
           <g key={element} className="body-spring">
-            <circle cx={SCALE * x} cy={SCALE * y} r="17" />
+            <circle cx={SCALE * x} cy={SCALE * y} r="20" />
             <text x={SCALE * x} y={SCALE * y + 5} textAnchor="middle">
               {element}
             </text>
@@ -80,6 +82,9 @@ export function BodyDrawing({ body, job, turn, order, onBolt }: Props) {
           />
         ))}
       </g>
+      <text className="body-note" x={MARGIN} y={size.height - 8}>
+        {t('oilPrompts.bolts.legend')}
+      </text>
       <Edge
         body={body}
         job={job}
@@ -118,7 +123,7 @@ const hexagon = (r: number): string =>
 /** A head with its letter; the number of its turn stands above, what it carries below, and a bent one is crossed. */
 function BoltHead({ bolt, number, strain, out, turned, onBolt }: HeadProps) {
   const { t } = useTranslation();
-  const r = 2.4 * 1000 * bolt.head;
+  const r = HEAD * bolt.head;
   const press = onBolt && (() => onBolt(bolt.id));
   const onKey = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;
@@ -156,14 +161,18 @@ function BoltHead({ bolt, number, strain, out, turned, onBolt }: HeadProps) {
       {!out && carried > 0 && (
         <circle className="body-bolt-load" r={(r - 3) * Math.sqrt(carried)} />
       )}
-      {bent && (
-        <path className="body-bolt-cross" d={`M${-r} ${-r}L${r} ${r}M${r} ${-r}L${-r} ${r}`} />
-      )}
+      {bent && <path className="body-bolt-cross" d={`M${-r - 9} ${-r - 6}l14 14m0 -14l-14 14`} />}
       <text className="body-bolt-letter" y="5" textAnchor="middle">
         {bolt.id}
       </text>
       {number > 0 && (
-        <text className="body-bolt-number" x={r + 3} y={-r + 2} textAnchor="start">
+        <text
+          aria-hidden="true"
+          className="body-bolt-number"
+          x={r + 3}
+          y={-r + 2}
+          textAnchor="start"
+        >
           {number}
         </text>
       )}
@@ -182,12 +191,23 @@ interface EdgeProps extends Pick<Props, 'body' | 'job' | 'turn'> {
   at: readonly [number, number];
 }
 
+/** m that an edge is drawn off the case at most: then the body hangs on whatever is left. */
+const HANGS = 0.034;
+
+/** How the body stands, as far as that can be drawn. */
+function asFarAs({ standing }: Turn, along: 'x' | 'y', half: number) {
+  const lean = standing.leans[along === 'x' ? 0 : 1];
+  const share = Math.min(1, HANGS / (Math.abs(standing.lift) + half * Math.abs(lean)));
+  return { lift: share * standing.lift, lean: share * lean };
+}
+
 /** The body along one of its edges, in its true size: how far it stands off the case, how it leans, and what holds it. */
 function Edge({ body, job, turn, along, at: [x, y] }: EdgeProps) {
   const { plate, bolts, pushes } = body;
   const half = (along === 'x' ? plate.length : plate.width) / 2;
-  const lift = turn ? turn.standing.lift : job === 'on' ? HAND_TIGHT : 0;
-  const lean = turn ? turn.standing.leans[along === 'x' ? 0 : 1] : 0;
+  const { lift, lean } = turn
+    ? asFarAs(turn, along, half)
+    : { lift: job === 'on' ? HAND_TIGHT : 0, lean: 0 };
   // Solid things do not go into each other, however the small parts of a millimetre come out.
   const face = (u: number) => SCALE * Math.max(0, lift + lean * u);
   const deep = SCALE * DEEP;
@@ -196,7 +216,7 @@ function Edge({ body, job, turn, along, at: [x, y] }: EdgeProps) {
   const heads = bolts.map((bolt, n) => ({
     id: bolt.id,
     u: SCALE * bolt[along],
-    r: 1.6 * 1000 * bolt.head,
+    r: (HEAD / 2) * bolt.head,
     head: turn
       ? turn.heads[n] === null
         ? null
@@ -208,7 +228,7 @@ function Edge({ body, job, turn, along, at: [x, y] }: EdgeProps) {
       <path className="body-case" d={`M${a - 12} 0H${b + 12}`} />
       {pushes.map((push) => {
         const u = SCALE * push[along];
-        const end = face(push[along]);
+        const end = Math.min(face(push[along]), (SCALE * push.force) / push.rate);
         return (
           end > 6 && (
             <path

@@ -139,7 +139,7 @@ export const leanText =
   (t: TFunction) =>
   (rad: number): string =>
     t(rad < SWUNG ? 'oilWords.degrees' : 'oilWords.degreesOver', {
-      degrees: formatNumber(degrees(rad), 1),
+      degrees: formatNumber(degrees(Math.min(rad, SWUNG)), 1),
     });
 
 /** Bolts one after the other, and how they are turned. */
@@ -337,12 +337,18 @@ function claimWords(
         `${question.kind === 'bolt-order' ? question.job : 'off'}.${claim.way}`,
       );
     case 'bolt-bends':
-      return claimText(t, claim, {
-        bolt: (id: string) => id,
-        strain: formatShare,
-        tension: (newton: number) => numbers.quantity(newton, 'force'),
-        holding: String,
-      });
+      return claimText(
+        t,
+        claim,
+        {
+          bolt: (id: string) => id,
+          strain: formatShare,
+          tension: (newton: number) => numbers.quantity(newton, 'force'),
+          holding: () => '',
+        },
+        claim.holding === 1 ? 'alone' : 'with-others',
+        { holding: String(claim.holding) },
+      );
     case 'springs-push':
       return claimText(t, claim, {
         count: String,
