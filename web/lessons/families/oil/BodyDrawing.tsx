@@ -81,6 +81,24 @@ export function BodyDrawing({ body, job, turn, order, onBolt }: Props) {
             onBolt={onBolt}
           />
         ))}
+        <g aria-hidden="true">
+          {order.map((id, k) => {
+            const bolt = body.bolts.find((b) => b.id === id);
+            const r = HEAD * (bolt?.head ?? 0);
+            return (
+              bolt && (
+                <text
+                  key={id}
+                  className="body-bolt-number"
+                  x={SCALE * bolt.x + r + 3}
+                  y={SCALE * bolt.y - r + 2}
+                >
+                  {k + 1}
+                </text>
+              )
+            );
+          })}
+        </g>
       </g>
       <text className="body-note" x={MARGIN} y={size.height - 8}>
         {t('oilPrompts.bolts.legend')}
@@ -165,17 +183,6 @@ function BoltHead({ bolt, number, strain, out, turned, onBolt }: HeadProps) {
       <text className="body-bolt-letter" y="5" textAnchor="middle">
         {bolt.id}
       </text>
-      {number > 0 && (
-        <text
-          aria-hidden="true"
-          className="body-bolt-number"
-          x={r + 3}
-          y={-r + 2}
-          textAnchor="start"
-        >
-          {number}
-        </text>
-      )}
       {strain !== null && !out && (
         <text className="body-bolt-strain" y={r + 15} textAnchor="middle">
           {formatShare(strain)}
