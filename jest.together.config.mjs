@@ -7,5 +7,5 @@ const folders = base.roots.map((root) => root.replace('<rootDir>/', ''));
 export default {
   ...base,
   roots: [...base.roots, '<rootDir>/.cache/together'],
-  testMatch: dealt(folders, 4).map((file) => `<rootDir>/${file}`),
+  testMatch: dealt(folders, 2).map((file) => `<rootDir>/${file}`),
 };

@@ -16,7 +16,7 @@ const reading = [
   ['build', npm('build')],
 ];
 const phases = [
-  [reading, [['unit tests', npm('test:unit')]]],
+  [reading, [['unit tests', npm('test:units')]]],
   [[['browser tests', npm('test:e2e')]]],
 ];
 

@@ -16,7 +16,8 @@ describe('bolt by bolt', () => {
   test('the example keeps within, and so does any other order that does', () => {
     for (const question of [off, on]) {
       const key = keyed(question);
-      if (typeof key === 'string' || key.kind !== 'bolt-order') throw new Error(String(key));
+      if (typeof key === 'string' || key.kind !== 'bolt-order')
+        throw new Error('expected an order');
       expect(graded(question, { ...key, order: [...key.order] })).toMatchObject({ score: 1 });
     }
     expect(graded(off, answer('BECADFHJGK', true))).toMatchObject({ score: 1 });
