@@ -61,6 +61,28 @@ test('leaving by a link with work that can’t be kept asks, and offers it as a 
   await b.see('What each student predicted first');
 });
 
+test('a commit whose page goes before it is kept is there at the next visit, and can’t be given again', async () => {
+  await b.open(run.at('/learn/lessons/hold-one-drive-one'));
+  await b.fill('textbox', /name/i, 'Ulla Brack');
+  await b.press('button', 'Begin');
+  // Its seal is never done, so its way into the database does not even begin.
+  await b.driver.executeScript('crypto.subtle.sign = () => new Promise(() => {})');
+  await b.fill('spinbutton', 'Ratio', '3.33');
+  await b.press('radio', 'same way');
+  await b.press('radio', 'certain');
+  await b.press('button', 'Commit prediction');
+  await b.see('exactly 10/3');
+  await b.visit(run.at('/learn/lessons/hold-one-drive-one'));
+  await b.press('button', 'Continue as Ulla Brack, 1 answered');
+  await b.see('exactly 10/3');
+  // And once only: what came in waits no more.
+  expect(
+    await b.driver.executeScript(
+      'return Object.keys(localStorage).filter((k) => k.includes("waiting"))',
+    ),
+  ).toEqual([]);
+});
+
 test('a page that is put away keeps what was typed at once, without waiting for a pause', async () => {
   const page = run.at('/teach/lessons/name-the-parts');
   await b.open(page);

@@ -6,6 +6,7 @@ import { browserStore } from '../storage/browserStore';
 import { lazyDocuments } from '../storage/lazyDocuments';
 import { keptForNowOnly } from '../storage/persistence';
 import { browserTabs } from '../storage/tabs';
+import { waitingIn } from '../storage/waiting';
 import { layOutSection } from '../workers/drawingWorker';
 import { sectionLayouts } from '../workers/sectionLayouts';
 
@@ -17,6 +18,7 @@ export function browserServices(): Services {
     signer: () =>
       (own ??= import('../storage/deviceKey').then(({ deviceSigner }) => deviceSigner(store))),
     marks: browserMarks(),
+    waiting: waitingIn(() => localStorage),
     passing: keptForNowOnly,
     tabs: browserTabs(),
     now: () => new Date().toISOString(),

@@ -2,6 +2,7 @@ import type { Signer } from '../../core/lesson';
 import type { Marks } from '../storage/marks';
 import type { DocumentStore } from '../storage/documentStore';
 import type { Tabs } from '../storage/tabs';
+import type { Waiting } from '../storage/waiting';
 import type { SectionLayouts } from '../workers/sectionLayouts';
 import type { DemoWorld } from '../storage/demoWorld';
 
@@ -13,6 +14,7 @@ export interface Services {
   readonly signer: () => Promise<Signer>;
   /** What is remembered beside the database, so that its loss is seen. */
   readonly marks: Marks;
+  readonly waiting: Waiting;
   /** What is kept here goes with the window, or so it seems. */
   readonly passing: () => Promise<boolean>;
   now(): string;

@@ -4,6 +4,7 @@ import { refreshLesson, removeLesson, saveLesson, selectStorageTrouble } from '.
 import { documentStore } from '../storage/documentStore';
 import { newUnit } from '../models/units/editor/unitEdits';
 import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
+import { waitingIn } from '../storage/waiting';
 import { memoryMarks, type Marks } from '../storage/marks';
 import { sectionLayouts } from '../workers/sectionLayouts';
 import type { Services } from './services';
@@ -29,6 +30,7 @@ function setUp(keyValue: KeyValueStore = memoryStore(), marks: Marks = memoryMar
     tabs: { post: (m) => posted.push(m), listen: () => () => undefined },
     signer: () => Promise.resolve(signerFrom(new Uint8Array(32).fill(7))),
     marks,
+    waiting: waitingIn(() => null),
     passing: () => Promise.resolve(false),
     now: () => '2030-01-01T08:00:00Z',
     newId: () => 'new-id',

@@ -17,6 +17,7 @@ import {
   type PlayerState,
 } from './playerSlice';
 import { Player } from './Player';
+import { useKeepWaiting } from './useKeepAttempt';
 import { StartPanel } from './StartPanel';
 
 /** A lesson as a student works through it; in preview nothing is recorded. */
@@ -29,6 +30,7 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
   const record = useAppSelector(selectLesson(lessonId));
   const player = useAppSelector(selectPlayer);
   const attempts = useAppSelector(selectAttempts);
+  useKeepWaiting();
 
   const [asked] = useSearchParams();
   useEffect(() => () => void dispatch(attemptLeft()), [dispatch, lessonId, mode]);

@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { mergedAttempt, sealed, type Attempt } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
 import { reasonOf } from '../../shared/reasonOf';
@@ -27,6 +27,8 @@ export function useKeepAttempt() {
   const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
   const keep = useCallback(
     async (attempt: Attempt): Promise<Attempt> => {
+      const text = JSON.stringify(attempt);
+      services.waiting.begun(attempt.id, text);
       let own = await withSeal(attempt, services);
       try {
         for (let k = 0; k < TRIES; k++) {
@@ -37,6 +39,7 @@ export function useKeepAttempt() {
           if (outcome === 'unreadable') throw new Error('unreadable');
           if (outcome === 'conflict') continue;
           dispatch(attemptMerged(own));
+          services.waiting.done(attempt.id, text);
           setUnsaved(null);
           return own;
         }
@@ -50,4 +53,28 @@ export function useKeepAttempt() {
     [dispatch, services],
   );
   return { keep, unsaved };
+}
+
+/** An attempt as it was put down by this application; `null` for anything else. */
+function attemptIn(text: string): Attempt | null {
+  try {
+    const value = JSON.parse(text) as Partial<Attempt> | null;
+    return typeof value?.id === 'string' && Array.isArray(value.answers)
+      ? (value as Attempt)
+      : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps what a page that went had not kept yet. */
+export function useKeepWaiting(): void {
+  const { keep } = useKeepAttempt();
+  const { waiting } = useServices();
+  useEffect(() => {
+    for (const text of waiting.all()) {
+      const attempt = attemptIn(text);
+      if (attempt) void keep(attempt);
+    }
+  }, [keep, waiting]);
 }
