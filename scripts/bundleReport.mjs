@@ -1,6 +1,5 @@
-// Printed by the build: compressed JavaScript that each screen's first load takes.
-import { readFileSync } from 'node:fs';
-import { gzipSync } from 'node:zlib';
+// Printed by the build: JavaScript that each screen's first load takes, compressed as the server sends it.
+import { existsSync, readFileSync, statSync } from 'node:fs';
 
 const manifest = JSON.parse(readFileSync('dist/web/.vite/manifest.json', 'utf8'));
 const sizes = new Map();
@@ -18,7 +17,9 @@ function kilobytes(...keys) {
   for (const key of keys) closure(key, files);
   let bytes = 0;
   for (const file of files) {
-    if (!sizes.has(file)) sizes.set(file, gzipSync(readFileSync(`dist/web/${file}`)).length);
+    const sent = `dist/web/${file}.br`;
+    if (!sizes.has(file))
+      sizes.set(file, statSync(existsSync(sent) ? sent : `dist/web/${file}`).size);
     bytes += sizes.get(file);
   }
   return Math.round(bytes / 1000);

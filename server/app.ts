@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
 /**
@@ -56,8 +57,15 @@ export function createApp(
   addRoutes(app);
   app.use(
     '/assets',
-    express.static(path.join(distDir, 'assets'), { immutable: true, maxAge: '1y', index: false }),
+    staticGzip(path.join(distDir, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
     (_req, res) => {
+      // One that has gone since the start had its encoding named already.
+      res.removeHeader('Content-Encoding');
       res.status(404).type('text').send('Not found');
     },
   );

@@ -2,6 +2,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import type { Server as HttpServer } from 'node:http';
 import { addressesOf } from './addresses';
 import { portFrom } from './portFrom';
@@ -11,6 +12,7 @@ import { certificate } from './rooms/tests/certificate';
 import { tlsFrom } from './tlsFrom';
 
 /** Over real HTTP, on a small build of its own. */
+const PART = `/* ${'part '.repeat(900)} */`;
 let dir: string;
 let server: HttpServer;
 let port: number;
@@ -22,6 +24,8 @@ beforeAll(async () => {
   writeFileSync(path.join(dir, 'web/index.html'), '<!doctype html><title>PAGE</title>');
   writeFileSync(path.join(dir, 'web/.env'), 'SECRET');
   writeFileSync(path.join(dir, 'web/assets/app-abc123.js'), `/* ${'x'.repeat(5000)} */`);
+  writeFileSync(path.join(dir, 'web/assets/part-def456.js'), PART);
+  writeFileSync(path.join(dir, 'web/assets/part-def456.js.br'), brotliCompressSync(PART));
   server = createApp(path.join(dir, 'web')).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   port = (server.address() as AddressInfo).port;
@@ -60,6 +64,22 @@ test('hashed assets are compressed and kept for a year; missing ones are 404', a
   expect(res.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
   expect((await get('/assets/none.js')).status).toBe(404);
   expect((await get('/missing.js')).status).toBe(404);
+});
+
+test('what the build has compressed goes out as it is, and one that has gone since is a plain 404', async () => {
+  const br = { headers: { 'accept-encoding': 'gzip, deflate, br' } };
+  const res = await get('/assets/part-def456.js', br);
+  expect(res.headers.get('content-encoding')).toBe('br');
+  expect(res.headers.get('content-type')).toMatch(/^text\/javascript/);
+  expect(res.headers.get('cache-control')).toBe('public, max-age=31536000, immutable');
+  expect(res.headers.get('vary')).toContain('Accept-Encoding');
+  expect(await res.text()).toBe(PART);
+  // Who does not take it gets it whole.
+  const plain = await get('/assets/part-def456.js', { headers: { 'accept-encoding': 'identity' } });
+  expect([plain.headers.get('content-encoding'), await plain.text()]).toEqual([null, PART]);
+  for (const end of ['', '.br']) rmSync(path.join(dir, `web/assets/part-def456.js${end}`));
+  const gone = await get('/assets/part-def456.js', br);
+  expect([gone.status, await gone.text()]).toEqual([404, 'Not found']);
 });
 
 test('the id of a document may hold a dot: its address opens after a reload', async () => {
