@@ -35,6 +35,9 @@ export type PlanFaultKind =
   | 'cable-slack'
   | 'cable-short'
   | 'diaphragm-torn'
+  | 'sensor-high'
+  | 'sensor-dead'
+  | 'pickup-swarf'
   | 'governor-stuck'
   | 'beside-detent'
   | 'bolts-loose'
@@ -102,6 +105,16 @@ const cable = (way: 1 | -1) => ({
       ? changed(worn, { ...part, by: { ...part.by, slack: part.by.slack + way * amount } })
       : worn,
   ),
+});
+
+/** What a control unit asks of its pressure solenoid, by what it believes. */
+const asked = (given: (points: readonly number[], amount: number) => number[]) => ({
+  fits: isBy('solenoid'),
+  ...on(['throttle-valve'], (worn, part, amount) => {
+    if (part.by.kind !== 'solenoid') return worn;
+    const points = given(part.by.points, amount) as typeof part.by.points;
+    return changed(worn, { ...part, by: { ...part.by, points } });
+  }),
 });
 
 const airy = on(['pump'], (worn, _part, amount) =>
@@ -243,6 +256,34 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
       part.by.kind === 'modulator'
         ? changed(worn, { ...part, by: { ...part.by, diaphragm: 0 } })
         : worn,
+    ),
+  },
+  'sensor-high': {
+    ...share,
+    usual: 0.35,
+    limits: [0.05, 0.9],
+    // What it believes to be there already it does not give.
+    ...asked((points, amount) => points.map((p) => p * (1 - amount))),
+  },
+  'sensor-dead': {
+    ...whole,
+    // It can't tell what there is, and gives all it has (common practice).
+    ...asked((points) => points.map(() => Math.max(...points))),
+  },
+  'pickup-swarf': {
+    ...share,
+    usual: 0.25,
+    limits: [0.05, 0.8],
+    // Of its pulses so many are lost: it takes the output for that much slower than it is.
+    ...on(['control'], (worn, part, amount) =>
+      changed(worn, {
+        ...part,
+        shifts: part.shifts.map(({ gear, up, down }) => ({
+          gear,
+          up: [up[0] / (1 - amount), up[1] / (1 - amount)],
+          down: [down[0] / (1 - amount), down[1] / (1 - amount)],
+        })),
+      }),
     ),
   },
   'governor-stuck': { ...whole, ...on(['governor'], stuckAt(0)) },

@@ -104,6 +104,46 @@ test('a torn diaphragm presses fully with the throttle closed, and shifts late',
   ups(torn, modulated).forEach((up, k) => expect(up!).toBeGreaterThan(ups(null, modulated)[k]!));
 });
 
+describe('what a control unit believes', () => {
+  const electric = planFor(unit, { shifting: 'solenoids', throttle: 'solenoid' });
+  const lineAt = (f: PlanFault | null, throttle: number) =>
+    faulty(f, electric)
+      .at({ ...WARM, throttle })
+      .pressures.get('line')!;
+
+  // Common practice, no source: a dead pressure sensor means full pressure at any pedal, a wrong one slips or bangs.
+  test('a sensor that reads too much starves what slips; a dead one presses fully with the throttle closed', () => {
+    const [high, dead] = [
+      fault('sensor-high', 'throttle-valve', 0.4),
+      fault('sensor-dead', 'throttle-valve'),
+    ];
+    expect(lineAt(dead, 0) / lineAt(null, 0)).toBeGreaterThan(1.5);
+    expect(lineAt(dead, 1) / lineAt(null, 1)).toBeCloseTo(1, 6);
+    for (const throttle of [0.3, 0.6, 1])
+      expect(lineAt(high, throttle)).toBeLessThan(0.95 * lineAt(null, throttle));
+    const rubs = (f: PlanFault | null) =>
+      shift(f, 2, electric).heats.reduce((sum, h) => sum + h.joules, 0);
+    expect(rubs(high)).toBeGreaterThan(rubs(null));
+    expect(shift(dead, 2, electric, 0.1).run.summary.jerk).toBeGreaterThan(
+      shift(null, 2, electric, 0.1).run.summary.jerk,
+    );
+    // Only where there is one: a cable is asked by nobody.
+    expect(planFaultProblem(plan, dead)).not.toBeNull();
+  });
+
+  test('a quarter of the pulses lost, every shift comes at a third more speed, up and back', () => {
+    const swarf = fault('pickup-swarf', 'control', 0.25);
+    const [sound, late] = [mapOf(null, electric), mapOf(swarf, electric)];
+    late.forEach((line, k) =>
+      line.points.forEach(({ up, down }, n) => {
+        const was = sound[k]!.points[n]!;
+        expect(up! / was.up!).toBeCloseTo(4 / 3, 9);
+        expect(down! / was.down!).toBeCloseTo(4 / 3, 9);
+      }),
+    );
+  });
+});
+
 test('a valve that is stuck never gives its gear, or never gives it back', () => {
   const [down, up] = [fault('valve-stuck-down', 'shift-2'), fault('valve-stuck-up', 'shift-2')];
   expect(ups(down).map((v) => v === null)).toEqual([false, true, false]);
@@ -203,7 +243,12 @@ test('a control unit learns a shift from one to the next, and what it learned el
 });
 
 test('every fault of every part changes the plan or its condition, and what is not there is refused', () => {
-  for (const made of [plan, planFor(unit, { throttle: 'modulator', shifting: 'solenoids' })]) {
+  const plans = [
+    plan,
+    planFor(unit, { throttle: 'modulator', shifting: 'solenoids' }),
+    planFor(unit, { throttle: 'solenoid', shifting: 'solenoids' }),
+  ];
+  for (const made of plans) {
     const sound = withPlanFaults(made, []);
     for (const part of made.parts)
       for (const kind of faultsOn(part)) {
@@ -211,11 +256,7 @@ test('every fault of every part changes the plan or its condition, and what is n
         expect(withPlanFaults(made, [fault(kind, part.id)])).not.toEqual(sound);
       }
   }
-  const some = new Set(
-    [plan, planFor(unit, { throttle: 'modulator', shifting: 'solenoids' })].flatMap((p) =>
-      p.parts.flatMap(faultsOn),
-    ),
-  );
+  const some = new Set(plans.flatMap((p) => p.parts.flatMap(faultsOn)));
   expect([...some].sort()).toEqual([...PLAN_FAULT_KINDS].sort());
   expect(planFaultProblem(plan, fault('pump-worn', 'nowhere'))).toBe('unknown-part');
   expect(planFaultProblem(plan, fault('pump-worn', 'manual'))).toBe('not-here');

@@ -1,5 +1,14 @@
 import type { Course } from './course';
-import { QUAY, QUAY_MODELS, FIVE_PERCENT, TEN_PERCENT, driveQuay, CABLE } from './oilPlans';
+import {
+  LIGHTER,
+  LIGHTER_MODELS,
+  QUAY,
+  QUAY_MODELS,
+  FIVE_PERCENT,
+  TEN_PERCENT,
+  driveQuay,
+  CABLE,
+} from './oilPlans';
 
 /** How a shift comes about: the cable, two pressures, the foot to the floor. */
 export const SHIFT_COURSES: readonly Course[] = [
@@ -163,6 +172,45 @@ export const SHIFT_COURSES: readonly Course[] = [
           job: 'off',
           body: { spring: 180, travel: 0.012, thin: 'M5' },
         },
+      },
+    ],
+  },
+  {
+    id: 'what-the-unit-believes',
+    title: 'What the control unit believes',
+    summary: 'No governor, no cable: sensors say how fast and how hard. What if they are wrong?',
+    models: LIGHTER_MODELS,
+    steps: [
+      {
+        title: 'Solenoids instead of springs',
+        text: 'Here a control unit opens the ways and sets the pressure. It knows the road speed from a **pickup** with a magnet, the pressure from a **sensor**, and the pedal. Nothing else pushes the valves: what it believes is what they do. _Break it_ has _swarf on the speed pickup’s magnet_ and the pressure sensor, too.',
+        oil: { plan: LIGHTER.hydraulics, unit: LIGHTER.unit, lever: 'D', throttle: 0.4 },
+      },
+      {
+        title: 'Swarf on the magnet',
+        text: 'Pulses are lost: a quarter of them.',
+        ask: {
+          kind: 'oil-fault-row',
+          ...LIGHTER,
+          throttle: 0.4,
+          fault: { part: 'control', kind: 'pickup-swarf', amount: 0.25 },
+        },
+      },
+      {
+        title: 'By how much?',
+        text: 'Three of four pulses come. Which speed does the output have when it believes the old one?',
+        ask: {
+          kind: 'shift-speed',
+          ...LIGHTER,
+          gear: 2,
+          throttle: 0.4,
+          fault: { part: 'control', kind: 'pickup-swarf', amount: 0.25 },
+          tolerance: FIVE_PERCENT,
+        },
+      },
+      {
+        title: 'Two schools',
+        text: 'The pan is off and the sensors are in reach. **One shop replaces them all** while the unit is apart: they age, and getting there again costs hours. **Another replaces what reads wrong**: it has measured, and a new part can be wrong, too. Both wipe the magnets, both read the codes first, and both reset what has been learned. Ignition off before a plug is pulled; the maker’s manual says which parts are to be had at all.',
       },
     ],
   },

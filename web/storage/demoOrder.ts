@@ -25,6 +25,7 @@ export const DEMO_ORDER: readonly string[] = [
   'the-slack-cable',
   'one-goes-one-comes',
   'bolt-by-bolt',
+  'what-the-unit-believes',
   'foot-to-the-floor',
   'one-valve-sticks',
   'good-gears-bad-gears',
