@@ -43,7 +43,7 @@ const SIZE: Readonly<Record<HydraulicKind, readonly [number, number]>> = {
   piston: [80, 44],
   accumulator: [36, 44],
   feed: [44, 18],
-  solenoid: [64, 26],
+  solenoid: [96, 34],
   shuttle: [52, 20],
   'shift-valve': [150, 42],
   'pressure-switch': [60, 30],
