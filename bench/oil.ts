@@ -3,6 +3,7 @@ import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import type { Unit } from '../core/geartrain';
 import {
   balance,
+  bodyOf,
   circuitOf,
   gearsOf,
   MAP_THROTTLES,
@@ -10,6 +11,7 @@ import {
   planFor,
   shiftInTime,
   shiftMap,
+  turned,
   workspace,
   type NetworkPart,
 } from '../core/hydraulics';
@@ -64,7 +66,22 @@ export function benchOil(): void {
         `plan made and timed in ${make.toFixed(0)} ms`,
     );
   }
+  bolts();
   network();
+}
+
+/** A valve body's ten bolts, in turns. */
+function bolts(): void {
+  const body = bodyOf(planFor(read<Unit>('units/quay-four')), {
+    spring: 180,
+    travel: 0.012,
+    thin: 'M6',
+  });
+  const order = body.bolts.map((b) => b.id);
+  const run = (job: 'off' | 'on') => ms(() => void turned(body, { job, order, inTurns: true }));
+  console.log(
+    `a valve body's ten bolts: off in ${run('off').toFixed(0)} ms, on in ${run('on').toFixed(0)} ms`,
+  );
 }
 
 /** A line of openings behind each other, each leaking to the pan. */
