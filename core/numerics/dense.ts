@@ -32,3 +32,32 @@ export function solveDense(a: Float64Array, b: Float64Array, n: number): boolean
   }
   return true;
 }
+
+/**
+ * Solves A·x = b for a symmetric A that is positive definite, in place, by Cholesky's factors (any numerical text): only what
+ * stands on and below the diagonal is read; A is destroyed, b becomes x.
+ * @param a n × n, row by row
+ * @returns whether A is positive definite
+ */
+export function solveSymmetric(a: Float64Array, b: Float64Array, n: number): boolean {
+  for (let i = 0; i < n; i++) {
+    const row = i * n;
+    for (let j = 0; j <= i; j++) {
+      const other = j * n;
+      let sum = a[row + j]!;
+      for (let k = 0; k < j; k++) sum -= a[row + k]! * a[other + k]!;
+      if (i > j) a[row + j] = sum / a[other + j]!;
+      else if (sum > 0) a[row + j] = Math.sqrt(sum);
+      else return false;
+    }
+    let sum = b[i]!;
+    for (let k = 0; k < i; k++) sum -= a[row + k]! * b[k]!;
+    b[i] = sum / a[row + i]!;
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    let sum = b[i]!;
+    for (let k = i + 1; k < n; k++) sum -= a[k * n + i]! * b[k]!;
+    b[i] = sum / a[i * n + i]!;
+  }
+  return true;
+}

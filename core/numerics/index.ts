@@ -34,4 +34,4 @@ export { EXACT, FLOATING, lessScaled, type Arithmetic } from './arithmetic';
 export { coneOf, type Cone } from './cone';
 export { boxedSolver, type BoxedSolver } from './boxedImpulses';
 export { onceFor } from './once';
-export { solveDense } from './dense';
+export { solveDense, solveSymmetric } from './dense';

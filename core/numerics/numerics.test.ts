@@ -15,7 +15,9 @@ import {
   randomFromSeed,
   reduceRows,
   signOf,
+  solveDense,
   solveExact,
+  solveSymmetric,
   subtract,
   toNumber,
   toText,
@@ -244,4 +246,38 @@ test('a root is found inside its bracket, and a missing one is told', () => {
   expect(findRoot((x) => x ** 3 - 2, 0, 8, 1e-12).x).toBeCloseTo(Math.cbrt(2), 11);
   expect(findRoot((x) => x * x + 1, -1, 1, 1e-9).why).toBe('bracket');
   expect(findRoot((x) => (x < 0.3 ? -1 : 1), 0, 1, 1e-9).x).toBeCloseTo(0.3, 8);
+});
+
+describe('square systems', () => {
+  // Outside check: a general-purpose library's elimination.
+  test('symmetric ones by their factors, any by elimination, agree with a library', () => {
+    const random = randomFromSeed('symmetric');
+    for (let round = 0; round < 20; round++) {
+      const n = random.whole(1, 12);
+      const half = Array.from({ length: n }, () =>
+        Array.from({ length: n }, () => random.next() - 0.5),
+      );
+      // A·Aᵀ, and something on its diagonal, is positive definite.
+      const rows = half.map((a, i) =>
+        half.map((b, j) => a.reduce((sum, v, k) => sum + v * b[k]!, i === j ? 0.01 : 0)),
+      );
+      const right = Array.from({ length: n }, () => random.next());
+      const theirs = (lusolve(rows, right) as number[][]).map(([x]) => x!);
+      const lower = rows.map((row, i) => row.map((v, j) => (j > i ? Number.NaN : v)));
+      const [one, other] = [Float64Array.from(right), Float64Array.from(right)];
+      expect(solveSymmetric(Float64Array.from(lower.flat()), one, n)).toBe(true);
+      expect(solveDense(Float64Array.from(rows.flat()), other, n)).toBe(true);
+      theirs.forEach((x, k) => {
+        expect(one[k]! / x).toBeCloseTo(1, 6);
+        expect(other[k]! / x).toBeCloseTo(1, 6);
+      });
+    }
+  });
+
+  test('what has no such factors is told', () => {
+    expect(solveSymmetric(Float64Array.from([1, 0, 2, 1]), Float64Array.from([1, 1]), 2)).toBe(
+      false,
+    );
+    expect(solveDense(Float64Array.from([1, 2, 2, 4]), Float64Array.from([1, 1]), 2)).toBe(false);
+  });
 });

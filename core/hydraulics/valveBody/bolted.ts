@@ -1,4 +1,4 @@
-import { findRoot, solveDense } from '../../numerics';
+import { findRoot, solveSymmetric } from '../../numerics';
 import {
   bendingOf,
   dot,
@@ -78,10 +78,12 @@ const ROUNDS = 200;
 /** J, of some tenths, that a step has to gain. */
 const BALANCED = 1e-9;
 
+/** Only on and below the diagonal: stiffness has two alike sides. */
 const stiffen = (matrix: Float64Array, up: Float64Array, rate: number): void => {
   for (let i = 0; i < SHAPES; i++) {
-    const row = rate * up[i]!;
-    for (let j = 0; j < SHAPES; j++) matrix[i * SHAPES + j]! += row * up[j]!;
+    const by = rate * up[i]!;
+    const row = i * SHAPES;
+    for (let j = 0; j <= i; j++) matrix[row + j]! += by * up[j]!;
   }
 };
 
@@ -117,6 +119,8 @@ export class BoltedPlate {
     this.hanging = { up: middle, at: () => [weight, 0] };
     this.lifted = bendingOf(plate);
     for (const { up, area } of pieces) stiffen(this.lifted, up, area * AIR);
+    for (let i = 0; i < SHAPES; i++)
+      for (let j = 0; j < i; j++) this.lifted[j * SHAPES + i] = this.lifted[i * SHAPES + j]!;
     this.pressed = Float64Array.from(this.lifted);
     for (const { up, area } of pieces) stiffen(this.pressed, up, area * gasket);
   }
@@ -131,7 +135,7 @@ export class BoltedPlate {
     for (let round = 0; round < ROUNDS; round++) {
       const slope = this.slopeOf(shape, touches);
       const step = Float64Array.from(slope, (g) => -g);
-      if (!solveDense(this.stiffnessAt(shape, touches), step, SHAPES))
+      if (!solveSymmetric(this.stiffnessAt(shape, touches), step, SHAPES))
         throw new Error('the plate is not held');
       if (-dot(step, slope) < BALANCED) return this.told(shape, set);
       const share = this.share(shape, step, touches);

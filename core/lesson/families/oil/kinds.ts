@@ -119,7 +119,7 @@ export const THIN_THREADS = ['M5', 'M6'] as const;
 
 /** rad up to which a body counts as level (memory: further, an accumulator's piston jams in its bore). */
 export const LEVEL = (3 * Math.PI) / 180;
-/** Share by which a clamp may be off its own (common practice: a torque wrench alone is good for no better). */
+/** Share by which a clamp may be off its own (memory: half of what a torque wrench scatters by anyway). */
 export const EVEN = 0.15;
 
 /** What is set of a shift: slack of the cable as a share of its travel, the rest over what it was made as. */
