@@ -128,12 +128,13 @@ function PinionRow({ unit, onUnit, set, index }: Omit<TeethProps, 'part'>) {
         {t('unitEditor.internal')}
       </Checkbox>
     );
-  const parts = set.kind === 'single-pinion' ? ['pinion'] : ['inner', 'outer'];
+  const parts =
+    set.kind === 'single-pinion' ? (['pinion'] as const) : (['inner', 'outer'] as const);
   return (
     <div className="part-pinions">
       {parts.map((part) => (
         <label key={part}>
-          <span>{t(`ports.${part}`)}</span>
+          <span>{t(`teeth.${part}`)}</span>
           <Teeth unit={unit} onUnit={onUnit} set={set} index={index} part={part} />
         </label>
       ))}
