@@ -77,9 +77,18 @@ describe.each([
     own.timeout(5000).emitWithAck('act', action) as Promise<Answer>;
   const commit = (own: Socket, message: object): Promise<Answer> =>
     own.timeout(5000).emitWithAck('commit', message) as Promise<Answer>;
-  const quiet = () => new Promise((done) => setTimeout(done, 150));
-  const next = <T>(own: Socket): Promise<T> =>
-    new Promise((done) => own.once('room', (value: T) => done(value)));
+  /** What a socket hears, and a wait until the last of it is so: however slow the machine, no longer than it takes. */
+  const hears = <T>(own: Socket) => {
+    const heard: T[] = [];
+    own.on('room', (value: T) => heard.push(value));
+    const until = async (isSo: (last: T | undefined) => boolean): Promise<T | undefined> => {
+      const patience = Date.now() + 10_000;
+      while (!isSo(heard.at(-1)) && Date.now() < patience)
+        await new Promise((done) => setTimeout(done, 5));
+      return heard.at(-1);
+    };
+    return { heard, until };
+  };
 
   test('ask, commit, vote again, reveal: no student hears of another’s name or answer', async () => {
     const { code, hostKey } = await opening();
@@ -89,18 +98,16 @@ describe.each([
     await enter(ina, { code, name: ' Ina  Hawse ' });
     const { view } = await enter(bo, { code, name: 'Bo' });
     expect(view).toMatchObject({ name: 'Bo', counts: { inside: 2, committed: 0 }, turn: null });
-    const heard: unknown[] = [];
-    bo.on('room', (v) => heard.push(v));
+    const atHost = hears<Room>(host);
+    const atBo = hears<{ turn: { revealed: boolean } | null }>(bo);
     expect(await commit(ina, { vote: 1, entry: entry(4) })).toEqual({
       ok: false,
       why: 'not-asked',
     });
     await act(host, { kind: 'asked', question });
-    // What is heard after that, the commit brought.
-    await quiet();
-    const whole = next<Room>(host);
     expect(await commit(ina, { vote: 1, entry: entry(4) })).toEqual({ ok: true });
-    expect((await whole).commits).toMatchObject([{ vote: 1, entry: { answer: { value: 4 } } }]);
+    const whole = await atHost.until((room) => room?.commits.length === 1);
+    expect(whole?.commits).toMatchObject([{ vote: 1, entry: { answer: { value: 4 } } }]);
     expect(await commit(ina, { vote: 1, entry: entry(5) })).toEqual({
       ok: false,
       why: 'committed-already',
@@ -109,9 +116,9 @@ describe.each([
     expect(await commit(ina, { vote: 2, entry: entry(5) })).toEqual({ ok: true });
     await act(host, { kind: 'revealed' });
     expect(await commit(bo, { vote: 2, entry: entry(5) })).toEqual({ ok: false, why: 'revealed' });
-    await quiet();
-    expect(JSON.stringify(heard)).not.toMatch(/Ina|"value":4|"value":5/);
-    expect(heard.at(-1)).toMatchObject({ turn: { revealed: true, vote: 2 }, commits: [] });
+    await atBo.until((view) => view?.turn?.revealed === true);
+    expect(JSON.stringify(atBo.heard)).not.toMatch(/Ina|"value":4|"value":5/);
+    expect(atBo.heard.at(-1)).toMatchObject({ turn: { revealed: true, vote: 2 }, commits: [] });
   });
 
   test('one who reloads falls back into place; one who is taken out hears no more', async () => {
@@ -127,10 +134,9 @@ describe.each([
     const back = await enter(again, { code, student: key! });
     expect(back.view).toMatchObject({ name: 'Ina', commits: [{ vote: 1 }], counts: { inside: 1 } });
     const { students } = (await processes.at(-1)!.rooms.room(code))!;
-    await quiet();
-    const gone = next(again);
+    const atDoor = hears<unknown>(again);
     await act(host, { kind: 'removed', student: students[0]!.id });
-    expect(await gone).toBeNull();
+    expect(await atDoor.until((view) => view === null)).toBeNull();
     expect(await enter(socket(), { code, student: key! })).toEqual({
       ok: false,
       why: 'unknown-student',
