@@ -66,11 +66,21 @@ export interface Standing {
   readonly lean: number;
 }
 
-/** What presses on a plate at a spot: N away from the case at a lift, and N/m by which that grows with it. */
+/** What touches a plate at a spot, on one side only: it pushes where the plate is below `from`, or pulls where it is above. */
 interface Touch {
   readonly up: Float64Array;
-  readonly at: (lift: number) => readonly [force: number, rate: number];
+  readonly from: number;
+  /** N/m. */
+  readonly rate: number;
+  readonly way: 'pushes' | 'pulls';
 }
+
+const touches = ({ from, way }: Touch, lift: number): boolean =>
+  way === 'pushes' ? lift < from : lift > from;
+
+/** N away from the case. */
+const forceAt = (touch: Touch, lift: number): number =>
+  touches(touch, lift) ? touch.rate * (touch.from - lift) : 0;
 
 /** N/m for each m² that something gives in any case, so that a plate that nothing holds stays somewhere. */
 const AIR = 200;
@@ -94,35 +104,31 @@ export class BoltedPlate {
   private readonly pressed: Float64Array;
   private readonly gasket: readonly Touch[];
   private readonly springs: readonly Touch[];
-  private readonly hanging: Touch;
   private readonly atBolts: readonly ShapesAt[];
   private shape: Float64Array = new Float64Array(SHAPES);
 
   constructor(readonly of: Bolted) {
-    const { plate, gasket, weight, pushes } = of;
+    const { plate, gasket, pushes } = of;
     const pieces = piecesOf(plate);
     this.atBolts = of.bolts.map((b) => shapesAt(plate, b));
     this.gasket = pieces.map(({ up, area }) => ({
       up,
-      at: (lift) => (lift < 0 ? [-area * gasket * lift, -area * gasket] : [0, 0]),
+      from: 0,
+      rate: area * gasket,
+      way: 'pushes',
     }));
     this.springs = pushes.map((push) => ({
       up: shapesAt(plate, push).up,
-      at: (lift) => {
-        const left = push.force - push.rate * lift;
-        return left > 0 ? [left, -push.rate] : [0, 0];
-      },
+      from: push.force / push.rate,
+      rate: push.rate,
+      way: 'pushes',
     }));
-    // All of its weight in the middle of an even plate pulls as it does spread out.
-    const middle = new Float64Array(SHAPES);
-    middle[SHIFTS] = 1;
-    this.hanging = { up: middle, at: () => [weight, 0] };
     this.lifted = bendingOf(plate);
     for (const { up, area } of pieces) stiffen(this.lifted, up, area * AIR);
     for (let i = 0; i < SHAPES; i++)
       for (let j = 0; j < i; j++) this.lifted[j * SHAPES + i] = this.lifted[i * SHAPES + j]!;
     this.pressed = Float64Array.from(this.lifted);
-    for (const { up, area } of pieces) stiffen(this.pressed, up, area * gasket);
+    for (const { up, rate } of this.gasket) stiffen(this.pressed, up, rate);
   }
 
   /**
@@ -130,70 +136,91 @@ export class BoltedPlate {
    * @throws Error where it does not come to rest
    */
   stands(set: readonly BoltSet[]): Standing {
-    const touches = [...this.gasket, ...this.springs, this.hanging, ...this.boltsAs(set)];
+    const all = [...this.gasket, ...this.springs, ...this.stretched(set)];
+    const drawn = this.drawn(set);
     const shape = Float64Array.from(this.shape);
+    const lifts = all.map(({ up }) => dot(up, shape));
     for (let round = 0; round < ROUNDS; round++) {
-      const slope = this.slopeOf(shape, touches);
-      const step = Float64Array.from(slope, (g) => -g);
-      if (!solveSymmetric(this.stiffnessAt(shape, touches), step, SHAPES))
+      const on = all.map((touch, k) => touches(touch, lifts[k]!));
+      const slope = this.bent(shape);
+      for (let i = 0; i < SHAPES; i++) slope[i]! += drawn[i]!;
+      all.forEach((touch, k) => {
+        const force = on[k] ? forceAt(touch, lifts[k]!) : 0;
+        if (force !== 0) for (let i = 0; i < SHAPES; i++) slope[i]! -= force * touch.up[i]!;
+      });
+      const step = slope.map((g) => -g);
+      if (!solveSymmetric(this.stiffnessWith(all, on), step, SHAPES))
         throw new Error('the plate is not held');
       if (-dot(step, slope) < BALANCED) return this.told(shape, set);
-      const share = this.share(shape, step, touches);
-      for (let k = 0; k < SHAPES; k++) shape[k]! += share * step[k]!;
+      const rises = all.map(({ up }) => dot(up, step));
+      // Where the whole step lets nothing go and lands on nothing, it is where the plate stands.
+      const stays = all.every((touch, k) => touches(touch, lifts[k]! + rises[k]!) === on[k]);
+      const share = stays ? 1 : this.share(shape, step, drawn, { all, lifts, rises });
+      for (let i = 0; i < SHAPES; i++) shape[i]! += share * step[i]!;
+      if (stays) return this.told(shape, set);
+      for (let k = 0; k < all.length; k++) lifts[k]! += share * rises[k]!;
     }
     throw new Error('the plate does not come to rest');
   }
 
-  private boltsAs(set: readonly BoltSet[]): Touch[] {
+  private stretched(set: readonly BoltSet[]): Touch[] {
     return this.atBolts.flatMap(({ up }, n): Touch[] => {
       const how = set[n];
-      if (!how) return [];
-      if ('pulls' in how) return [{ up, at: () => [-how.pulls, 0] }];
-      const k = boltStiffness(this.of.bolts[n]!);
-      return [{ up, at: (lift) => (lift > how.at ? [-k * (lift - how.at), -k] : [0, 0]) }];
+      if (!how || 'pulls' in how) return [];
+      return [{ up, from: how.at, rate: boltStiffness(this.of.bolts[n]!), way: 'pulls' }];
     });
   }
 
-  /** How the energy of a shape changes with each part of it. */
-  private slopeOf(shape: Float64Array, touches: readonly Touch[]): Float64Array {
-    const slope = this.bent(shape);
-    for (const { up, at } of touches) {
-      const [force] = at(dot(up, shape));
-      if (force !== 0) for (let i = 0; i < SHAPES; i++) slope[i]! -= force * up[i]!;
-    }
-    return slope;
+  /** What pulls the same wherever the plate is: its weight, away from the case, and bolts that are drawn to a force. */
+  private drawn(set: readonly BoltSet[]): Float64Array {
+    const sum = new Float64Array(SHAPES);
+    // All of its weight in the middle of an even plate pulls as it does spread out.
+    sum[SHIFTS] = -this.of.weight;
+    this.atBolts.forEach(({ up }, n) => {
+      const how = set[n];
+      if (how && 'pulls' in how) for (let i = 0; i < SHAPES; i++) sum[i]! += how.pulls * up[i]!;
+    });
+    return sum;
   }
 
-  /** And how that does: from whichever of the two is nearer. */
-  private stiffnessAt(shape: Float64Array, touches: readonly Touch[]): Float64Array {
-    const rates = touches.map(({ up, at }) => -at(dot(up, shape))[1]);
-    const off = this.gasket.filter((_g, k) => rates[k] === 0).length;
-    const mostly = 2 * off < this.gasket.length;
+  /** From whichever of the two is nearer: all of the gasket pressed, or none of it. */
+  private stiffnessWith(all: readonly Touch[], on: readonly boolean[]): Float64Array {
+    const { length } = this.gasket;
+    const mostly = 2 * on.slice(0, length).filter(Boolean).length > length;
     const matrix = Float64Array.from(mostly ? this.pressed : this.lifted);
-    touches.forEach(({ up, at }, k) => {
-      const isGasket = k < this.gasket.length;
-      const rate = isGasket && mostly ? rates[k]! + at(-1)[1] : rates[k]!;
-      if (rate !== 0) stiffen(matrix, up, rate);
+    all.forEach(({ up, rate }, k) => {
+      if (k < length && mostly) {
+        if (!on[k]) stiffen(matrix, up, -rate);
+      } else if (on[k]) stiffen(matrix, up, rate);
     });
     return matrix;
   }
 
   private bent(shape: Float64Array): Float64Array {
-    return Float64Array.from({ length: SHAPES }, (_v, i) =>
-      dot(this.lifted.subarray(i * SHAPES, (i + 1) * SHAPES), shape),
-    );
+    const forces = new Float64Array(SHAPES);
+    for (let i = 0; i < SHAPES; i++) {
+      const row = i * SHAPES;
+      for (let j = 0; j < SHAPES; j++) forces[i]! += this.lifted[row + j]! * shape[j]!;
+    }
+    return forces;
   }
 
   /** How much of a step to take: where the energy along it is least, since what it lands on may press otherwise. */
-  private share(shape: Float64Array, step: Float64Array, touches: readonly Touch[]): number {
+  private share(
+    shape: Float64Array,
+    step: Float64Array,
+    drawn: Float64Array,
+    along: { all: readonly Touch[]; lifts: readonly number[]; rises: readonly number[] },
+  ): number {
+    const { all, lifts, rises } = along;
     const bent = this.bent(step);
-    const [from, gain] = [dot(bent, shape), dot(bent, step)];
-    const along = touches.map(({ up, at }) => ({ at, lift: dot(up, shape), rise: dot(up, step) }));
-    const slopeAt = (share: number): number =>
-      along.reduce(
-        (sum, { at, lift, rise }) => sum - at(lift + share * rise)[0] * rise,
-        from + share * gain,
-      );
+    const [from, gain] = [dot(bent, shape) + dot(drawn, step), dot(bent, step)];
+    const slopeAt = (share: number): number => {
+      let sum = from + share * gain;
+      for (let k = 0; k < all.length; k++)
+        sum -= forceAt(all[k]!, lifts[k]! + share * rises[k]!) * rises[k]!;
+      return sum;
+    };
     let [low, high] = [0, 1];
     while (slopeAt(high) < 0 && high < 64) [low, high] = [high, 2 * high];
     return findRoot(slopeAt, low, high, 1e-6).x;
@@ -212,7 +239,7 @@ export class BoltedPlate {
     );
     const { length, width } = this.of.plate;
     const leans = [(2 * shape[LEANS_ALONG]!) / length, (2 * shape[LEANS_ACROSS]!) / width] as const;
-    const springs = this.springs.map(({ up, at }) => at(dot(up, shape))[0]);
+    const springs = this.springs.map((spring) => forceAt(spring, dot(spring.up, shape)));
     const pushed = springs.reduce((sum, f) => sum + f, this.of.weight);
     const lean = Math.hypot(...leans);
     return { tensions, lifts, slopes, pushed, lift: shape[SHIFTS]!, leans, lean };
