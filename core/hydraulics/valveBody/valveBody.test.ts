@@ -7,6 +7,7 @@ import {
   boltStress,
   clampOf,
   groupsOf,
+  SWUNG,
   THREADS,
   turned,
   type BoltPlan,
@@ -45,20 +46,44 @@ const pin = (id: string, x: number, area = 1e-3) => ({
 });
 
 describe('a plate on its gasket', () => {
-  test('between two bolts it bends as a beam on two supports', () => {
-    const force = 400;
-    const beam = new BoltedPlate({
-      ...strip,
-      bolts: [pin('a', -0.14), pin('b', 0.14), pin('middle', 0, 1e-12)],
-      pushes: [{ x: 0, y: 0, force, rate: 1e-3 }],
+  test.each([0, 0.3])(
+    'between two bolts it bends as a beam on two supports (ν = %p)',
+    (poisson) => {
+      const force = 400;
+      const beam = new BoltedPlate({
+        ...strip,
+        plate: { ...strip.plate, poisson },
+        bolts: [pin('a', -0.14), pin('b', 0.14), pin('middle', 0, 1e-12)],
+        pushes: [{ x: 0, y: 0, force, rate: 1e-3 }],
+      });
+      // Far off its gasket: nothing but the three forces.
+      const { lifts, tensions } = beam.stands([{ at: 0.01 }, { at: 0.01 }, { at: 1 }]);
+      // Any table of beams (published): F·l³/48EI.
+      const bent = (force * 0.28 ** 3) / 48 / EI;
+      expect(lifts[2]! - lifts[0]!).toBeCloseTo(bent, 4);
+      expect((lifts[2]! - lifts[0]!) / bent).toBeCloseTo(1, 1.5);
+      expect(tensions[0]! + tensions[1]!).toBeCloseTo(force, 0);
+    },
+  );
+
+  test('twisted by its corners it warps as a plate does', () => {
+    const [side, force, poisson] = [0.2, 300, 0.3];
+    const plate = { length: side, width: side, thickness: 0.006, modulus: 70e9, poisson };
+    const corner = (id: string, x: number, y: number, area = 1e-3) => ({
+      ...pin(id, (x * side) / 2, area),
+      y: (y * side) / 2,
     });
-    // Far off its gasket: nothing but the three forces.
-    const { lifts, tensions } = beam.stands([{ at: 0.01 }, { at: 0.01 }, { at: 1 }]);
-    // Any table of beams (published): F·l³/48EI.
-    const bent = (force * 0.28 ** 3) / 48 / EI;
-    expect(lifts[2]! - lifts[0]!).toBeCloseTo(bent, 4);
-    expect((lifts[2]! - lifts[0]!) / bent).toBeCloseTo(1, 1.5);
-    expect(tensions[0]! + tensions[1]!).toBeCloseTo(force, 0);
+    const twisted = new BoltedPlate({
+      ...strip,
+      plate,
+      bolts: [corner('a', 1, -1), corner('b', -1, 1), corner('c', 1, 1, 1e-12)],
+      pushes: [1, -1].map((k) => ({ x: (k * side) / 2, y: (k * side) / 2, force, rate: 1e-3 })),
+    });
+    const { lifts } = twisted.stands([{ at: 0.01 }, { at: 0.01 }, { at: 1 }]);
+    // Timoshenko and Woinowsky-Krieger, Theory of plates and shells (published; from memory): w = P·x·y/2D(1 − ν).
+    const rigidity = (plate.modulus * plate.thickness ** 3) / 12 / (1 - poisson ** 2);
+    const warp = (force * side ** 2) / 4 / rigidity / (1 - poisson);
+    expect((lifts[2]! - lifts[0]!) / warp).toBeCloseTo(1, 1.5);
   });
 
   test('pressed at one place it gives way as a long beam on an elastic foundation', () => {
@@ -132,6 +157,11 @@ describe('a valve body, bolt by bolt', () => {
     expect(strongest(thickFirst)).toBeGreaterThan(1);
     const bent = Object.entries(thickFirst.stress).filter(([, w]) => w.value > BOLT_YIELD);
     expect(bent.every(([id]) => body.bolts.find((b) => b.id === id)!.thread === 'M6')).toBe(true);
+    // A body that has swung down is followed no further, and the last bolt never leaves it to nothing.
+    const swung = turned(body, off('GKJHAFDCEB', true));
+    expect(swung.lean.value).toBe(SWUNG);
+    for (const { turns } of [shop, atOnce, thickFirst, swung])
+      expect(turns.every((t) => t.left > 0)).toBe(true);
     const fromOneEnd = turned(body, off('ADGJBEHKCF', false));
     expect(strongest(fromOneEnd)).toBeGreaterThan(1.5);
   });

@@ -1,6 +1,6 @@
 import { randomFromSeed } from '../../../numerics';
 import { ask, fits, graded, keyed, rig } from '../../tests/quayOil';
-import { bodyFor, boltsAs, shopOrder, strainedAt } from './bolts';
+import { bodyFor, boltsAs, boltsKept, shopOrder, strainedAt } from './bolts';
 import { OIL_FAMILY } from './family';
 import type { BoltOrderQuestion } from './kinds';
 
@@ -57,6 +57,15 @@ describe('bolt by bolt', () => {
     expect(refusal(off, bare)).toBe('nothing-pushes');
     expect(refusal(with_(20), rig.plan)).toBe('any-order-does');
     expect(refusal(off)).toBeNull();
+  });
+
+  test('off, the lean is judged, on, the clamps, either way off; a bend always', () => {
+    const as = { bolt: 'A', leanAt: 'A', offAt: 'A', strain: 0.7, lean: 0, off: 0 };
+    expect(boltsKept(on, { ...as, lean: 1, off: -0.14 })).toEqual({ whole: true, as: true });
+    for (const by of [0.16, -0.16]) expect(boltsKept(on, { ...as, off: by }).as).toBe(false);
+    expect(boltsKept(off, { ...as, lean: 0.06, off: 0 }).as).toBe(false);
+    expect(boltsKept(off, { ...as, lean: 0.04, off: -1 }).as).toBe(true);
+    expect(boltsKept(off, { ...as, strain: 1.01 }).whole).toBe(false);
   });
 
   test('every bolt once, or it is no answer', () => {
