@@ -4,12 +4,19 @@ interface Props<T extends string> {
   label: string;
   value: T;
   of: readonly T[];
-  name: (value: T) => string;
+  /** As it is shown; its own word where left out. */
+  name?: (value: T) => string;
   onValue: (value: T) => void;
 }
 
 /** One of a few, with its label above it. */
-export function ChoiceField<T extends string>({ label, value, of, name, onValue }: Props<T>) {
+export function ChoiceField<T extends string>({
+  label,
+  value,
+  of,
+  name = (v) => v,
+  onValue,
+}: Props<T>) {
   return (
     <label className="field">
       <span className="label">{label}</span>

@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { BODY_LIMITS, THIN_THREADS, type BoltOrderQuestion } from '../../../../core/lesson';
+import { ChoiceField } from '../../../bench/ChoiceField';
 import { NumberField } from '../../../shared/NumberField';
-import { Choose } from './Choose';
 
 interface Props {
   question: BoltOrderQuestion;
@@ -20,20 +20,18 @@ export function BodyFields({ question, onQuestion }: Props) {
   const { body } = question;
   return (
     <>
-      <Choose
+      <ChoiceField
         label={t('oilPrompts.bolts.job')}
         value={question.job}
         of={JOBS}
-        named={(job) => t(`oilPrompts.bolts.jobs.${job as 'off' | 'on'}`)}
-        onValue={(job) => onQuestion({ ...question, job: job as 'off' | 'on' })}
+        name={(job) => t(`oilPrompts.bolts.jobs.${job}`)}
+        onValue={(job) => onQuestion({ ...question, job })}
       />
-      <Choose
+      <ChoiceField
         label={t('oilPrompts.bolts.thin')}
         value={body.thin}
         of={THIN_THREADS}
-        onValue={(thin) =>
-          onQuestion({ ...question, body: { ...body, thin: thin as 'M5' | 'M6' } })
-        }
+        onValue={(thin) => onQuestion({ ...question, body: { ...body, thin } })}
       />
       {NUMBERS.map(({ key, scale, unit, step }) => (
         <NumberField

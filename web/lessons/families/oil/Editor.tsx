@@ -14,6 +14,7 @@ import {
 } from '../../../../core/lesson';
 import { partsOf } from '../../../../core/hydraulics';
 import { SmallSlider } from '../../../bench/SmallSlider';
+import { ChoiceField } from '../../../bench/ChoiceField';
 import { NumberField } from '../../../shared/NumberField';
 import { formatShare } from '../../../shared/numbers';
 import { PlanFaultPicker } from '../../../shift/PlanFaultPicker';
@@ -23,7 +24,6 @@ import { Within } from '../../builder/Within';
 import { useLessonModels } from '../../builder/useLessonModels';
 import type { EditorProps } from '../familyEditor';
 import { BodyFields } from './BodyFields';
-import { Choose } from './Choose';
 import { ballName, gaugeName, oilKeyText, oilPrompt, settingValue } from './words';
 
 type Props = EditorProps<'oil'>;
@@ -98,7 +98,7 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
   return (
     <>
       {'lever' in question && (
-        <Choose
+        <ChoiceField
           label={t('oil.lever')}
           value={question.lever}
           of={levers}
@@ -106,7 +106,7 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
         />
       )}
       {'gear' in question && (
-        <Choose
+        <ChoiceField
           label={t('oilPrompts.lowerGear')}
           value={String(question.gear)}
           of={forward.map((_f, k) => String(k + 1))}
@@ -135,7 +135,7 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
         />
       )}
       {question.kind === 'trace-oil' && (
-        <Choose
+        <ChoiceField
           label={t('oilPrompts.whichElement')}
           value={question.element}
           of={partsOf(rig.plan, 'piston').map((p) => p.element)}
@@ -144,11 +144,11 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
       )}
       {question.kind === 'which-ball' && (
         <>
-          <Choose
+          <ChoiceField
             label={t('oilPrompts.ball')}
             value={question.ball}
             of={ballsOf(rig)}
-            named={(id) => ballName(t, rig, id)}
+            name={(id) => ballName(t, rig, id)}
             onValue={(ball) =>
               onQuestion({
                 ...question,
@@ -157,12 +157,12 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
             }
           />
           {question.gauges.map((gauge, k) => (
-            <Choose
+            <ChoiceField
               key={k}
               label={t('oilPrompts.gaugeNo', { n: k + 1 })}
               value={JSON.stringify(gauge)}
               of={gaugesOf(rig).map((g) => JSON.stringify(g))}
-              named={(text) => gaugeName(rig, JSON.parse(text) as OilGauge)}
+              name={(text) => gaugeName(rig, JSON.parse(text) as OilGauge)}
               onValue={(text) => {
                 const next = JSON.parse(text) as OilGauge;
                 const [first, second] = question.gauges;
