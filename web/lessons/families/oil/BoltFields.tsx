@@ -1,7 +1,9 @@
 import { Button } from 'antd';
+import { useContext } from 'react';
 import { useTranslation } from 'react-i18next';
 import { bodyFor, type BoltOrderQuestion, type OilRig } from '../../../../core/lesson';
 import { Choices } from '../../player/Choices';
+import { PaperContext } from '../../player/onPaper';
 import type { OilDraft } from './draft';
 
 interface Props {
@@ -18,8 +20,10 @@ export function BoltFields({ question, rig, draft, onDraft }: Props) {
   const { t } = useTranslation();
   const many = bodyFor(rig, question).bolts.length;
   const { bolts, inTurns } = draft;
+  const onPaper = useContext(PaperContext) !== null;
   return (
     <>
+      {onPaper && <p>{t('oilPrompts.bolts.onPaper')}</p>}
       <div className="bolt-count">
         <p className="quiet" aria-live="polite">
           {bolts.length === 0
