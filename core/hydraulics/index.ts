@@ -92,21 +92,15 @@ export {
 } from './planFaults';
 export { PLAN_FAULT_KINDS, PLAN_FAULTS, type PlanFaultKind } from './planFaultTable';
 export { planFindings, type PlanFinding, type PlanFindingKind } from './planFindings';
+export { bodyOf, type BodySetting, type LaidBody } from './valveBody/layout';
 export {
-  bodyOf,
   BOLT_YIELD,
-  clampOf,
-  groupsOf,
-  HAND_TIGHT,
+  handTight,
   SWUNG,
-  THREADS,
   turned,
   type BodyBolt,
-  type BodySetting,
   type BoltJob,
   type BoltPlan,
-  type LaidBody,
-  type Thread,
   type Turn,
   type Turned,
-} from './valveBody';
+} from './valveBody/turning';

@@ -78,7 +78,7 @@ export type ThrottleBy =
   | { kind: 'cable'; rest: number; rise: number; slack: number }
   /** p = (spring − vacuum·diaphragm)/land, with the intake's vacuum falling as the throttle opens. */
   | { kind: 'modulator'; spring: number; diaphragm: number; land: number }
-  /** What the control unit asks at travel 0, ⅓, ⅔ and 1, straight between. */
+  /** What the control unit asks, and its pressure sensor tells it, at travel 0, ⅓, ⅔ and 1, straight between. */
   | { kind: 'solenoid'; points: [number, number, number, number] };
 
 /** A reducing valve: holds its outlet at what the throttle asks for. */

@@ -167,15 +167,7 @@ export { gaugesOf, tellingBall } from './families/oil/defaults';
 export { oilRigOf } from './carried';
 export { canShift, exchangeIn, planSet, shiftedWith, shiftSet } from './families/oil/runs';
 export { drawnLimits } from './families/oil/defaults';
-export {
-  bodyFor,
-  boltsAs,
-  boltsKept,
-  orderKeeps,
-  shopOrder,
-  turnedBy,
-  type BoltOrder,
-} from './families/oil/bolts';
+export { bodyFor, turnedBy, type BoltOrder } from './families/oil/bolts';
 export { handOverIn, handsAt, lineIn, shiftAsDrawn, sharesOf } from './families/oil/drawn';
 export {
   BODY_LIMITS,

@@ -140,7 +140,7 @@ export const SHIFT_COURSES: readonly Course[] = [
       {
         title: 'What holds the springs',
         caution: 'springs',
-        text: 'The pan is off, the fluid has run out and is no longer hot. Under the valve body stand the accumulators’ springs: **while it is bolted down, its bolts hold all of them.** Long thick bolts carry it; short thin ones only keep its edge tight.\n\nGoggles on; a hand under the body before the last bolts; the maker’s manual has the order for the unit on your bench.',
+        text: 'The pan is off, the fluid has run out and is no longer hot. Between the valve body and the case stand the accumulators’ springs: **while it is bolted down, its bolts hold all of them.** Long thick bolts carry it; short thin ones only keep its edge tight.\n\nGoggles on; a hand under the body before the last bolts; the maker’s manual has the order for the unit on your bench.',
       },
       {
         title: 'Off',
@@ -183,7 +183,7 @@ export const SHIFT_COURSES: readonly Course[] = [
     steps: [
       {
         title: 'Solenoids instead of springs',
-        text: 'Here a control unit opens the ways and sets the pressure. It knows the road speed from a **pickup** with a magnet, the pressure from a **sensor**, and the pedal. Nothing else pushes the valves: what it believes is what they do. _Break it_ has _swarf on the speed pickup’s magnet_ and the pressure sensor, too.',
+        text: 'Here a control unit opens the ways and sets the pressure. It knows the road speed from a **pickup** with a magnet, the pressure from a **sensor**, and the pedal. But for the lever’s own valve nothing else moves: what it believes is what they do. _Break it_ has _swarf on the speed pickup’s magnet_ and the pressure sensor, too.',
         oil: { plan: LIGHTER.hydraulics, unit: LIGHTER.unit, lever: 'D', throttle: 0.4 },
       },
       {

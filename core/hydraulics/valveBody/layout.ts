@@ -22,8 +22,8 @@ const DENSITY = 1700;
 const GASKET = 6e10;
 const GRAVITY = 9.81;
 /** Shank and thread of each size, and its torque (small bolts of a case: about 10 N·m, common practice). */
-const THIN = { length: 0.035, engaged: 0.009 };
-const THICK = { length: 0.06, engaged: 0.018, thread: 'M8', torque: 20 } as const;
+const THIN = { thick: false, length: 0.035, engaged: 0.009 };
+const THICK = { thick: true, length: 0.06, engaged: 0.018, thread: 'M8', torque: 20 } as const;
 const THIN_TORQUE: Readonly<Record<Thread, number>> = { M5: 6, M6: 10, M8: 20 };
 
 /** A place by its share of half the length and of half the width. */

@@ -25,6 +25,8 @@ export interface BodyBolt extends Bolt {
   readonly thread: Thread;
   /** m that it is screwed in. */
   readonly engaged: number;
+  /** One of those that carry the body, or one of those along its edge. */
+  readonly thick: boolean;
   /** N·m that it is tightened to. */
   readonly torque: number;
 }
@@ -53,8 +55,12 @@ const diameterOf = (thread: Thread): number => Number(thread.slice(1)) / 1000;
 export const clampOf = ({ torque, thread }: BodyBolt): number =>
   torque / (NUT_FACTOR * diameterOf(thread));
 
-/** Turned in by hand: every head lies on the body as its springs hold it off. m. */
-export const HAND_TIGHT = 4e-3;
+/** Share of the springs' way that is left when bolts are turned in by hand (memory): every head lies on the body then. */
+const BY_FINGERS = 1 / 3;
+
+/** m that a body stands off its case with its bolts turned in by hand. */
+export const handTight = ({ pushes }: Pick<Bolted, 'pushes'>): number =>
+  BY_FINGERS * Math.min(...pushes.map((p) => p.force / p.rate));
 
 /**
  * Pa in a bolt that is pulled while what lies under its head slopes. Its shank is bent through that slope, until the head bears on
@@ -111,7 +117,7 @@ export function groupsOf(body: ValveBody, { order, inTurns }: BoltPlan): BodyBol
 
 class Turning {
   readonly plate: BoltedPlate;
-  private set: BoltSet[];
+  private set: ({ readonly at: number } | null)[];
   readonly turns: Turn[] = [];
   standing: Standing;
 
@@ -120,13 +126,14 @@ class Turning {
     job: BoltJob,
   ) {
     this.plate = new BoltedPlate(body);
-    this.set = body.bolts.map((b) => (job === 'on' ? { at: HAND_TIGHT } : { pulls: clampOf(b) }));
-    this.standing = this.plate.stands(this.set);
-    if (job === 'off') this.set = body.bolts.map((b, n) => this.asItStands(b, n));
+    const by = handTight(body);
+    const set = body.bolts.map((b) => (job === 'on' ? { at: by } : { pulls: clampOf(b) }));
+    this.standing = this.plate.stands(set);
+    this.set = body.bolts.map((b, n) => (job === 'on' ? { at: by } : this.asItStands(b, n)));
   }
 
   /** A bolt that has been drawn to a pull, left where it is. */
-  private asItStands(bolt: BodyBolt, n: number): BoltSet {
+  private asItStands(bolt: BodyBolt, n: number): { readonly at: number } {
     const { lifts, tensions } = this.standing;
     return { at: lifts[n]! - tensions[n]! / boltStiffness(bolt) };
   }
@@ -138,9 +145,8 @@ class Turning {
   /** Sets a bolt, lets the body come to rest, and notes what that did. */
   turn(bolt: BodyBolt, to: BoltSet): void {
     const n = this.at(bolt);
-    this.set[n] = to;
-    this.standing = this.plate.stands(this.set);
-    if (to && 'pulls' in to) this.set[n] = this.asItStands(bolt, n);
+    this.standing = this.plate.stands(this.set.map((s, k) => (k === n ? to : s)));
+    this.set[n] = to && 'pulls' in to ? this.asItStands(bolt, n) : to;
     const { tensions, slopes } = this.standing;
     this.turns.push({
       bolt: bolt.id,
@@ -148,7 +154,7 @@ class Turning {
       left: this.many,
       standing: this.standing,
       stresses: this.body.bolts.map((b, k) => boltStress(b, tensions[k]!, slopes[k]!)),
-      heads: this.set.map((s) => (s === null ? null : 'at' in s ? s.at : 0)),
+      heads: this.set.map((s) => s && s.at),
     });
   }
 
@@ -169,17 +175,16 @@ class Turning {
   }
 
   /** Sets a bolt of which nothing depends. */
-  moved(bolt: BodyBolt, to: BoltSet): void {
+  moved(bolt: BodyBolt, to: { readonly at: number } | null): void {
     this.set[this.at(bolt)] = to;
   }
 
   height(bolt: BodyBolt): number {
-    const how = this.set[this.at(bolt)];
-    return how && 'at' in how ? how.at : 0;
+    return this.set[this.at(bolt)]?.at ?? 0;
   }
 }
 
-/** N with which a hand holds a body level (memory): what is left then is no bolt's to carry. */
+/** N of springs and weight that a hand holds level instead of the bolts (memory): where they push no more at rest, nothing is turned. */
 const BY_HAND = 150;
 
 /** rad at which a body has swung down: what follows is no matter of bolts, and small angles end here. */

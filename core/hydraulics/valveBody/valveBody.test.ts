@@ -104,13 +104,16 @@ describe('a plate on its gasket', () => {
     const first = plate.stands(half);
     plate.stands(body.bolts.map((b) => ({ pulls: clampOf(b) })));
     const again = plate.stands(half);
+    const spring = (k: number) => {
+      const { force, rate, x, y } = body.pushes[k]!;
+      return force - rate * (again.lift + again.leans[0] * x + again.leans[1] * y);
+    };
     const pulled = again.tensions.reduce((a, b) => a + b);
     // Off the case at all its bolts: springs and weight against them alone, but for a hundredth.
     expect(Math.abs(pulled - again.pushed) / pulled).toBeLessThan(0.01);
     again.tensions.forEach((t, n) => expect(t).toBeCloseTo(first.tensions[n]!, 1));
     const about = (list: readonly { y: number }[], force: (k: number) => number) =>
       list.reduce((sum, { y }, k) => sum + force(k) * y, 0);
-    const spring = (k: number) => body.pushes[k]!.force - body.pushes[k]!.rate * again.lift;
     expect(about(body.bolts, (k) => again.tensions[k]!)).toBeCloseTo(about(body.pushes, spring), 0);
   });
 });

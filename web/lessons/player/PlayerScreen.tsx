@@ -30,7 +30,7 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
   const record = useAppSelector(selectLesson(lessonId));
   const player = useAppSelector(selectPlayer);
   const attempts = useAppSelector(selectAttempts);
-  useKeepWaiting();
+  const unsaved = useKeepWaiting();
 
   const [asked] = useSearchParams();
   useEffect(() => () => void dispatch(attemptLeft()), [dispatch, lessonId, mode]);
@@ -100,6 +100,7 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
       mode={mode}
       open={mode === 'learn' ? open : []}
       versionGone={versionGone}
+      unsaved={unsaved}
       onStart={(name) => {
         if (mode === 'learn') {
           dispatch(settingsChanged({ student: name }));

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../core/formats';
 import { questionsOf, type Attempt, type Lesson } from '../../../core/lesson';
 import { useAppSelector } from '../../state/hooks';
+import { UnsavedNotice, type Unsaved } from './UnsavedNotice';
 import './StartPanel.css';
 
 interface Props {
@@ -13,12 +14,15 @@ interface Props {
   open: readonly Attempt[];
   /** The version that was to be gone on with is no longer kept. */
   versionGone: boolean;
+  /** Of an earlier visit, and still not kept. */
+  unsaved: Unsaved | null;
   onStart: (name: string) => void;
   onContinue: (attempt: Attempt) => void;
 }
 
 /** Before the first step: what this is, and who is at the bench. */
-export function StartPanel({ lesson, mode, open, versionGone, onStart, onContinue }: Props) {
+export function StartPanel(props: Props) {
+  const { lesson, mode, open, versionGone, unsaved, onStart, onContinue } = props;
   const { t } = useTranslation();
   return (
     <main className="page start-panel" id="main">
@@ -30,6 +34,7 @@ export function StartPanel({ lesson, mode, open, versionGone, onStart, onContinu
         {t('library.questions', { count: questionsOf(lesson).length })}
         {lesson.author ? `, ${lesson.author}` : ''}
       </p>
+      {unsaved && <UnsavedNotice {...unsaved} />}
       {lesson.steps.length === 0 ? (
         <p className="start-note">{t('player.noSteps')}</p>
       ) : mode === 'preview' ? (

@@ -67,9 +67,9 @@ function attemptIn(text: string): Attempt | null {
   }
 }
 
-/** Keeps what a page that went had not kept yet. */
-export function useKeepWaiting(): void {
-  const { keep } = useKeepAttempt();
+/** Keeps what a page that went had not kept yet. @returns what still can't be kept */
+export function useKeepWaiting(): Unsaved | null {
+  const { keep, unsaved } = useKeepAttempt();
   const { waiting } = useServices();
   useEffect(() => {
     for (const text of waiting.all()) {
@@ -77,4 +77,5 @@ export function useKeepWaiting(): void {
       if (attempt) void keep(attempt);
     }
   }, [keep, waiting]);
+  return unsaved;
 }

@@ -70,7 +70,7 @@ export function boltThoughts(asked: KeyedOf<'bolt-order'>): Thoughts<'bolt-order
       more: (o) => bends(asked, o),
     },
     {
-      slip: 'strong-ones-first',
+      slip: 'springs-left-to-thin',
       order: strongFirst(rig, question),
       is: (o) => thin(o) && fails(inTurns(o)),
       more: (o) => bends(asked, o),

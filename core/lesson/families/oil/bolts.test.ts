@@ -30,7 +30,7 @@ describe('bolt by bolt', () => {
     expect(row.score).toBe(0);
     expect(row.named).toEqual(['along-the-row']);
     const strong = graded(off, answer('GKJHAFDCEB', true));
-    expect(strong.named).toEqual(['strong-ones-first']);
+    expect(strong.named).toEqual(['springs-left-to-thin']);
     const once = graded(off, answer('AFDCEBGKJH', false));
     expect(once.named).toEqual(['each-at-once']);
     expect(once.score).toBe(0.5);

@@ -67,8 +67,6 @@ export function orderKeeps(rig: OilRig, asked: BodyAsked, order: BoltOrder): boo
   return whole && as;
 }
 
-const isThick = ({ thread }: BodyBolt): boolean => thread === 'M8';
-
 /** One after the other as far from the one before as can be, the furthest from the middle first. */
 function crosswise(bolts: readonly BodyBolt[]): BodyBolt[] {
   const left = [...bolts].sort((a, b) => Math.hypot(b.x, b.y) - Math.hypot(a.x, a.y));
@@ -93,8 +91,8 @@ function crosswise(bolts: readonly BodyBolt[]): BodyBolt[] {
 export function shopOrder(rig: OilRig, asked: BodyAsked): BoltOrder {
   const { bolts } = bodyFor(rig, asked);
   const off = [
-    ...crosswise(bolts.filter((b) => !isThick(b))),
-    ...crosswise(bolts.filter(isThick)),
+    ...crosswise(bolts.filter((b) => !b.thick)),
+    ...crosswise(bolts.filter((b) => b.thick)),
   ].map((b) => b.id);
   return { order: asked.job === 'off' ? off : off.reverse(), inTurns: true };
 }
@@ -102,7 +100,7 @@ export function shopOrder(rig: OilRig, asked: BodyAsked): BoltOrder {
 /** The thick ones off first, or on last. */
 export function strongFirst(rig: OilRig, asked: BodyAsked): BoltOrder {
   const { bolts } = bodyFor(rig, asked);
-  const [thin, thick] = [bolts.filter((b) => !isThick(b)), bolts.filter(isThick)];
+  const [thin, thick] = [bolts.filter((b) => !b.thick), bolts.filter((b) => b.thick)];
   const off = [...crosswise(thick), ...crosswise(thin)].map((b) => b.id);
   return { order: asked.job === 'off' ? off : off.reverse(), inTurns: true };
 }
@@ -125,7 +123,7 @@ export function goesAlong(rig: OilRig, asked: BodyAsked, { order }: BoltOrder): 
 export function hangsOnThin(rig: OilRig, asked: BodyAsked, { order }: BoltOrder): boolean {
   const id = asked.job === 'off' ? order.at(-1) : order[0];
   const bolt = bodyFor(rig, asked).bolts.find((b) => b.id === id);
-  return bolt !== undefined && !isThick(bolt);
+  return bolt !== undefined && !bolt.thick;
 }
 
 /** How a bolt was when it was nearest to bending: what it pulled, and how many held with it. */

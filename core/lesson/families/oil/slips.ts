@@ -20,7 +20,7 @@ export const OIL_SLIPS = [
   'soft-spares-the-lining',
   'lets-go-first',
   'along-the-row',
-  'strong-ones-first',
+  'springs-left-to-thin',
   'each-at-once',
 ] as const;
 export type OilSlip = (typeof OIL_SLIPS)[number];

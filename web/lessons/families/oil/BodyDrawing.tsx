@@ -2,7 +2,7 @@ import { useRef, type KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   BOLT_YIELD,
-  HAND_TIGHT,
+  handTight,
   type BodyBolt,
   type BoltJob,
   type LaidBody,
@@ -214,7 +214,7 @@ function Edge({ body, job, turn, along, at: [x, y] }: EdgeProps) {
   const half = (along === 'x' ? plate.length : plate.width) / 2;
   const { lift, lean } = turn
     ? asFarAs(turn, along, half)
-    : { lift: job === 'on' ? HAND_TIGHT : 0, lean: 0 };
+    : { lift: job === 'on' ? handTight(body) : 0, lean: 0 };
   // Solid things do not go into each other, however the small parts of a millimetre come out.
   const face = (u: number) => SCALE * Math.max(0, lift + lean * u);
   const deep = SCALE * DEEP;

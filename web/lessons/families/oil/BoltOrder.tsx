@@ -14,7 +14,7 @@ import { BOLT_YIELD, type Turned } from '../../../../core/hydraulics';
 import { SmallSlider } from '../../../bench/SmallSlider';
 import { Sheet } from '../../../shared/Sheet';
 import { BodyDrawing } from './BodyDrawing';
-import { leanText } from './words';
+import { leanText } from './boltWords';
 import './BoltOrder.css';
 
 interface Props {

@@ -2,14 +2,11 @@ import type { TFunction } from 'i18next';
 import {
   AS_MADE,
   canShift,
-  EVEN,
   exchangeIn,
   gearsFor,
   handsAt,
-  LEVEL,
   oilKey,
   SHIFT_SETTINGS,
-  type BoltOrder,
   type ClaimOf,
   type DrawnPressures,
   type OilAnswer,
@@ -20,12 +17,13 @@ import {
   type ShiftLimits,
   type ShiftSetting,
 } from '../../../../core/lesson';
-import { SWUNG, type PlanFault } from '../../../../core/hydraulics';
+import type { PlanFault } from '../../../../core/hydraulics';
 import { formatNumber, formatShare, type Numbers } from '../../../shared/numbers';
 import { belongsTo, cableText, partName } from '../../../shift/oilWords';
 import { plain, type Worded } from '../../worded';
 import { claimText, type ClaimFormats } from '../claimText';
 import type { FamilyWords } from '../familyWords';
+import { boltClaimText, boltPrompt, orderText } from './boltWords';
 
 /** Questions about oil, their answers and keys put into words. */
 
@@ -81,10 +79,7 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
       });
     }
     case 'bolt-order':
-      return t(`oilPrompts.bolt-order.${question.job}`, {
-        degrees: formatNumber(degrees(LEVEL), 0),
-        even: formatShare(EVEN),
-      });
+      return boltPrompt(t, question);
     case 'kick-down':
       return t('oilPrompts.kick-down', {
         gear: pair(rig, question.gear).low,
@@ -131,20 +126,6 @@ const HANDS = {
   coming: { at: 'oilWords.takesAt', never: 'oilWords.takesNever' },
   going: { at: 'oilWords.letsGoAt', never: 'oilWords.letsGoNever' },
 } as const;
-
-const degrees = (rad: number): number => (180 * rad) / Math.PI;
-
-/** A lean that is followed no further says so. */
-export const leanText =
-  (t: TFunction) =>
-  (rad: number): string =>
-    t(rad < SWUNG ? 'oilWords.degrees' : 'oilWords.degreesOver', {
-      degrees: formatNumber(degrees(Math.min(rad, SWUNG)), 1),
-    });
-
-/** Bolts one after the other, and how they are turned. */
-const orderText = (t: TFunction, { order, inTurns }: BoltOrder): string =>
-  t(inTurns ? 'oilWords.boltsInTurns' : 'oilWords.boltsAtOnce', { order: order.join(' ') });
 
 /** A ball by the element it works for, and which of several on the way there. */
 export function ballName(t: TFunction, rig: OilRig, id: string): string {
@@ -322,38 +303,9 @@ function claimWords(
         ball: ballName(t, rig, claim.ball),
       });
     case 'bolts-come-to':
-      return claimText(
-        t,
-        claim,
-        {
-          bolt: (id: string) => id,
-          leanAt: (id: string) => id,
-          offAt: (id: string) => id,
-          order: () => '',
-          strain: formatShare,
-          lean: leanText(t),
-          off: (share: number) => formatShare(1 + share),
-        },
-        `${question.kind === 'bolt-order' ? question.job : 'off'}.${claim.way}`,
-      );
     case 'bolt-bends':
-      return claimText(
-        t,
-        claim,
-        {
-          bolt: (id: string) => id,
-          strain: formatShare,
-          tension: (newton: number) => numbers.quantity(newton, 'force'),
-          holding: () => '',
-        },
-        claim.holding === 1 ? 'alone' : 'with-others',
-        { holding: String(claim.holding) },
-      );
     case 'springs-push':
-      return claimText(t, claim, {
-        count: String,
-        force: (newton: number) => numbers.quantity(newton, 'force'),
-      });
+      return boltClaimText(t, numbers, claim, question);
     case 'engine-in-gear':
       return claimText(t, claim, formats, null, { gear: gearName(claim.gear) });
     case 'oil-comes':
