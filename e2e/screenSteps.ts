@@ -1,6 +1,9 @@
 import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
 
+/** A screen that tests look at: its name, its address, and what is pressed before. */
+export type Screen = readonly [string, string, readonly (() => Promise<unknown>)[]];
+
 /** What is done on a screen before it is looked at. */
 export function screenSteps(browser: () => Browser) {
   const press = (name: string | RegExp) => () => browser().press('button', name);
