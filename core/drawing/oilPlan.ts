@@ -27,7 +27,9 @@ const ROW: Readonly<Record<HydraulicKind, number | null>> = {
   feed: 1,
   solenoid: 2,
   shuttle: 2,
+  'lock-up-clutch': 0,
   'shift-valve': 3,
+  'lock-up-valve': 3,
   'pressure-switch': 4,
   'manual-valve': 4,
   governor: 4,
@@ -45,7 +47,9 @@ const SIZE: Readonly<Record<HydraulicKind, readonly [number, number]>> = {
   feed: [44, 18],
   solenoid: [96, 34],
   shuttle: [52, 20],
+  'lock-up-clutch': [132, 44],
   'shift-valve': [150, 42],
+  'lock-up-valve': [150, 42],
   'pressure-switch': [60, 30],
   'manual-valve': [200, 40],
   governor: [96, 40],
@@ -125,7 +129,7 @@ const boxOf = (part: HydraulicPart, row: number): Standing => {
   const [width, height] = SIZE[part.kind];
   const ports = Math.max(1, linesOf(part).filter((l) => l !== PAN).length);
   const needed =
-    part.kind === 'shift-valve' || part.kind === 'manual-valve' ? 2 * EDGE + PORT_EVERY * ports : 0;
+    isSpool(part) || part.kind === 'manual-valve' ? 2 * EDGE + PORT_EVERY * ports : 0;
   return { part, row, x: 0, width: Math.max(width, needed), height };
 };
 
@@ -175,6 +179,15 @@ function placeColumns(plan: HydraulicPlan, byId: ReadonlyMap<string, Standing>):
     }
     x += GAP;
   }
+  for (const part of plan.parts) {
+    if (part.kind !== 'lock-up-clutch') continue;
+    const clutch = byId.get(part.id)!;
+    clutch.x = x;
+    // What gives its valve the signal stands below it.
+    for (const valve of plan.parts)
+      if (valve.kind === 'lock-up-valve') feeding.set(valve.governor.line, x + clutch.width / 2);
+    x += clutch.width + GAP;
+  }
   const columns = x;
   // Downward from the piston, each over what feeds it.
   for (let again = true; again;) {
@@ -207,7 +220,7 @@ function placeColumns(plan: HydraulicPlan, byId: ReadonlyMap<string, Standing>):
 }
 const MOST_GAP = 70;
 const SPREAD: readonly (readonly HydraulicKind[])[] = [
-  ['shift-valve'],
+  ['shift-valve', 'lock-up-valve'],
   ['manual-valve', 'governor', 'kick-down-valve', 'throttle-valve', 'pressure-switch'],
   ['pump', 'regulator', 'relief', 'restriction'],
 ];
@@ -269,8 +282,13 @@ function clearOfEachOther(
 const CLEAR = 8;
 const NUDGES = [0, 2, -2, 4, -4, 6, -6, 8, -8, 10, -10, 12, -12, 14, -14];
 
+const isSpool = (
+  part: HydraulicPart,
+): part is Extract<HydraulicPart, { kind: 'shift-valve' | 'lock-up-valve' }> =>
+  part.kind === 'shift-valve' || part.kind === 'lock-up-valve';
+
 const outlets = (part: HydraulicPart): string[] => {
-  if (part.kind === 'shift-valve') return [...part.up, ...part.down].map((w) => w.to);
+  if (isSpool(part)) return [...part.up, ...part.down].map((w) => w.to);
   if (part.kind === 'manual-valve') return part.places.flatMap((p) => p.opens);
   return 'to' in part ? [part.to] : [];
 };

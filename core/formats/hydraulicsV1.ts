@@ -22,6 +22,17 @@ const land = z.strictObject({ line, area });
 const way = z.strictObject({ from: line, to: line });
 const ways = z.array(way).max(MOST_LINES);
 const named = { id: ownId, name };
+const spool = {
+  governor: z.strictObject({ line, area: z.number().positive().max(1) }),
+  throttle: land,
+  kick: z.exactOptional(land),
+  difference: land,
+  spring: force,
+  springRise: force,
+  up: ways,
+  down: ways,
+};
+const speeds = z.tuple([rpm, rpm]);
 const weight = z.strictObject({
   mass: z.number().min(0).max(100),
   radius: z.number().min(0).max(10),
@@ -101,14 +112,17 @@ const part = z.discriminatedUnion('kind', [
     ...named,
     kind: z.literal('shift-valve'),
     gear: z.int().min(1).max(MOST_RANGES),
-    governor: z.strictObject({ line, area: z.number().positive().max(1) }),
-    throttle: land,
-    kick: z.exactOptional(land),
-    difference: land,
-    spring: force,
-    springRise: force,
-    up: ways,
-    down: ways,
+    ...spool,
+  }),
+  z.strictObject({ ...named, kind: z.literal('lock-up-valve'), ...spool }),
+  z.strictObject({
+    ...named,
+    kind: z.literal('lock-up-clutch'),
+    release: line,
+    apply: line,
+    area: z.number().positive().max(1),
+    torquePerForce: z.number().min(0).max(1e3),
+    gap: opening,
   }),
   z.strictObject({ ...named, kind: z.literal('kick-down-valve'), ...way.shape, opensAt: share }),
   z.strictObject({
@@ -119,6 +133,7 @@ const part = z.discriminatedUnion('kind', [
     ohm: z.number().min(0).max(1e4),
     orifice: opening,
     opensIn: z.array(id).max(MOST_RANGES),
+    above: z.exactOptional(z.strictObject({ on: speeds, off: speeds })),
   }),
   z.strictObject({
     ...named,
@@ -127,8 +142,8 @@ const part = z.discriminatedUnion('kind', [
       .array(
         z.strictObject({
           gear: z.int().min(1).max(MOST_RANGES),
-          up: z.tuple([rpm, rpm]),
-          down: z.tuple([rpm, rpm]),
+          up: speeds,
+          down: speeds,
         }),
       )
       .max(MOST_RANGES),

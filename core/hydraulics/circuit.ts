@@ -1,7 +1,7 @@
 import type { OilCondition } from './condition';
 import { OIL_SOUND } from './condition';
 import { fixturesOf, type Fixture } from './fixtures';
-import { netUp, type OilRunning, type OnSpool } from './laws';
+import { netUp, opensAbove, type OilRunning, type OnSpool } from './laws';
 import {
   balance,
   exhaustOf,
@@ -12,7 +12,7 @@ import {
   type NetworkPart,
   type Workspace,
 } from './network';
-import { PAN, partsOf, type HydraulicPlan, type ShiftValve } from './plan';
+import { PAN, partsOf, type HydraulicPlan, type Solenoid, type Spool } from './plan';
 import { portFlows } from './portFlows';
 import { openPorts, type OpenWay, type Placed } from './ports';
 
@@ -34,7 +34,7 @@ export interface OilState {
   readonly pressures: ReadonlyMap<string, number>;
   /** Everything that flows from one passage to another. */
   readonly passing: readonly Passing[];
-  /** Shift valves from 0 (down) to 1 (up). */
+  /** Valves from 0 (down) to 1 (up), and solenoids that remember from 0 (shut) to 1 (open). */
   readonly spools: Spools;
   /** Elements whose piston presses on its plates. */
   readonly applied: readonly string[];
@@ -42,7 +42,7 @@ export interface OilState {
   readonly settled: boolean;
 }
 
-/** Where shift valves stand, by their ids: 0 down, 1 up. */
+/** Where valves stand, by their ids: 0 down, 1 up. */
 export type Spools = ReadonlyMap<string, number>;
 
 export interface Circuit {
@@ -59,9 +59,19 @@ export interface Circuit {
   readonly pressuresIn: (running: OilRunning, gear: number) => (line: string) => number;
 }
 
-/** Where the spools of a plan stand in a gear. */
+/** Where the shift valves of a plan stand in a gear; everything else is at rest. */
 export const spoolsIn = (plan: HydraulicPlan, gear: number): Spools =>
   new Map(partsOf(plan, 'shift-valve').map((v) => [v.id, v.gear < gear ? 1 : 0]));
+
+/** The gear in which the shift valves of a plan stand, 1 for the first. */
+export const gearStood = (plan: HydraulicPlan, spools: Spools): number =>
+  1 + partsOf(plan, 'shift-valve').filter((v) => (spools.get(v.id) ?? 0) > 0.5).length;
+
+/** Valves that pressures move from end to end. */
+const spoolsOf = (plan: HydraulicPlan) => [
+  ...partsOf(plan, 'shift-valve'),
+  ...partsOf(plan, 'lock-up-valve'),
+];
 
 /** Rounds of spools and pressures; a plan that has not come to rest by then never does. */
 const MOST_ROUNDS = 24;
@@ -90,7 +100,8 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
   const lineAt = new Map(lines.map((id, k) => [id, k]));
   const place = (id: string): number => (id === PAN ? OPEN : (lineAt.get(id) ?? OPEN));
   const nameOf = (line: number): string => (line === OPEN ? PAN : lines[line]!);
-  const valves = partsOf(plan, 'shift-valve');
+  const valves = spoolsOf(plan);
+  const switched = partsOf(plan, 'solenoid').filter((p) => p.above);
   const pistons = partsOf(plan, 'piston');
   const fixtures = fixturesOf(plan, condition, place);
   const known = new Map<string, Joined>();
@@ -111,7 +122,10 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
   };
   const standing = (stood: Spools | undefined) =>
     new Map(
-      valves.map((v) => [v.id, condition.stuck.get(v.id) ?? Math.round(stood?.get(v.id) ?? 0)]),
+      [...valves, ...switched].map((v) => [
+        v.id,
+        condition.stuck.get(v.id) ?? Math.round(stood?.get(v.id) ?? 0),
+      ]),
     );
   const balanced = (running: OilRunning, spools: Spools, range: string): Balanced => {
     const joined = joinedFor(running, spools, range);
@@ -140,6 +154,9 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
   const moving = (running: OilRunning, stood: Spools | undefined, range: string): OilState => {
     for (const fixture of fixtures) fixture.set(running);
     const spools = standing(stood);
+    for (const part of switched)
+      if (!condition.stuck.has(part.id))
+        spools.set(part.id, switchedTo(part, spools.get(part.id)!, running, range));
     const seen = new Set<string>();
     for (let round = 1; ; round++) {
       const found = balanced(running, spools, range);
@@ -219,9 +236,21 @@ function joinedBy(
   };
 }
 
-/** Moves every shift valve to where its forces push it; says whether one moved. */
+/** A solenoid that a control unit opens from one speed on and shuts below a lower one. */
+function switchedTo(
+  { opensIn, above }: Solenoid,
+  was: number,
+  { throttle, outputRpm }: OilRunning,
+  range: string,
+): number {
+  if (!above || !opensIn.includes(range)) return 0;
+  const { on, off } = opensAbove(above, throttle);
+  return outputRpm > on ? 1 : outputRpm < off ? 0 : was;
+}
+
+/** Moves every spool to where its forces push it; says whether one moved. */
 function moveSpools(
-  valves: readonly ShiftValve[],
+  valves: readonly Spool[],
   spools: Map<string, number>,
   condition: OilCondition,
   pressure: (line: string) => number,
@@ -245,7 +274,7 @@ function moveSpools(
 const SAME_PLACE = 1e-3;
 
 /** Where a spool goes from where it stands. */
-function placeOf(valve: ShiftValve, was: number, on: OnSpool): number {
+function placeOf(valve: Spool, was: number, on: OnSpool): number {
   const [down, up] = [netUp(valve, on, 0), netUp(valve, on, 1)];
   if (down > 0 && up < 0) return down / (down - up);
   if (down <= 0 && up >= 0) return was >= 0.5 ? 1 : 0;

@@ -11,6 +11,8 @@ export interface Fixture extends Placed {
 
 /** A ball on its seat lets this share by (memory). */
 const BALL_SEAT = 1e-4;
+/** A clutch that is on lets this share of its gap by (memory). */
+const LINING = 1e-3;
 /** Pa that a valve which is stuck open would let through. */
 const ALL_OPEN = 1e8;
 
@@ -129,12 +131,17 @@ export function fixturesOf(
       case 'piston':
         if (part.leak > 0) leak(part.id, part.line, part.leak);
         break;
+      case 'lock-up-clutch':
+        // Pressed on, its lining shuts the gap.
+        opening(part.id, part.release, part.apply, part.gap, part.gap * LINING);
+        break;
       case 'restriction':
         opening(part.id, part.from, part.to, part.orifice);
         break;
       // Spools that stand at their ends are ports; these take no oil, or only while it moves.
       case 'manual-valve':
       case 'shift-valve':
+      case 'lock-up-valve':
       case 'kick-down-valve':
       case 'solenoid':
       case 'control':

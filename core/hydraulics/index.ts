@@ -11,6 +11,8 @@ export {
   type HydraulicPlan,
   type Land,
   type Line,
+  type LockUpClutch,
+  type LockUpValve,
   type ManualValve,
   type PartOf,
   type Piston,
@@ -18,6 +20,7 @@ export {
   type Regulator,
   type ShiftValve,
   type Shuttle,
+  type Spool,
   type ThrottleBy,
   type ThrottleValve,
   type Way,
@@ -37,6 +40,7 @@ export {
 export { OIL_SOUND, type OilCondition, type WornPlan } from './condition';
 export {
   circuitOf,
+  gearStood,
   spoolsIn,
   type Circuit,
   type OilState,
@@ -71,6 +75,7 @@ export {
   type ShiftLine,
   type ShiftPoint,
 } from './shiftMap';
+export { lockedHolds, lockUpLine, type LockUpLine } from './lockUp';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {
   drawnAt,

@@ -1,5 +1,5 @@
 import { RPM_TO_RAD } from '../quantities';
-import type { Governor, ShiftValve, ThrottleValve } from './plan';
+import type { Governor, Solenoid, Spool, ThrottleValve } from './plan';
 
 /** What the driver, the road and the engine do. */
 export interface OilRunning {
@@ -59,7 +59,7 @@ export function governorSpeed(governor: Governor, pressure: number): number {
   return Math.sqrt(omega2) / RPM_TO_RAD;
 }
 
-/** Pressures that a shift valve feels. */
+/** Pressures that a spool feels. */
 export interface OnSpool {
   readonly governor: number;
   readonly throttle: number;
@@ -68,17 +68,26 @@ export interface OnSpool {
   readonly passed: number;
 }
 
-/** N that push a shift valve up, less what holds it down; it stands down (0) or up (1). */
-export function netUp(valve: ShiftValve, p: OnSpool, place: 0 | 1): number {
+/** N that push a spool up, less what holds it down; it stands down (0) or up (1). */
+export function netUp(valve: Spool, p: OnSpool, place: 0 | 1): number {
   const up = p.governor * valve.governor.area + (place ? p.passed * valve.difference.area : 0);
   const down = valve.spring + (place ? valve.springRise : 0) + p.throttle * valve.throttle.area;
   return up - down - (valve.kick ? p.kick * valve.kick.area : 0);
 }
 
-/** Pa of the governor at which a shift valve leaves the place where it stands. */
-export function flipsAt(valve: ShiftValve, p: Omit<OnSpool, 'governor'>, place: 0 | 1): number {
+/** Pa of what pushes it at which a spool leaves the place where it stands. */
+export function flipsAt(valve: Spool, p: Omit<OnSpool, 'governor'>, place: 0 | 1): number {
   return Math.max(0, -netUp(valve, { ...p, governor: 0 }, place) / valve.governor.area);
 }
+
+/** rev/min of the output from which a control unit opens such a solenoid's way, and down to which it keeps it. */
+export const opensAbove = (
+  above: NonNullable<Solenoid['above']>,
+  throttle: number,
+): { readonly on: number; readonly off: number } => ({
+  on: between(above.on, throttle),
+  off: between(above.off, throttle),
+});
 
 /** °C at which the given conductances of leaks hold: of a transmission driven warm. */
 export const WARM_C = 80;

@@ -15,6 +15,17 @@ interface PartRow<P extends HydraulicPart> {
 
 const through = (part: { from: string; to: string }) => [[part.from, part.to]] as const;
 
+const spool: PartRow<PartOf<'shift-valve' | 'lock-up-valve'>> = {
+  feels: (p) => [
+    p.governor.line,
+    p.throttle.line,
+    p.difference.line,
+    ...(p.kick ? [p.kick.line] : []),
+  ],
+  ways: (p) => [...p.up, ...p.down].map((w) => [w.from, w.to] as const),
+  springs: (p) => [p.spring],
+};
+
 const ROWS: { readonly [K in HydraulicKind]: PartRow<PartOf<K>> } = {
   pump: { ways: (p) => [[PAN, p.to]], openings: (p) => [p.volume, p.suction] },
   regulator: {
@@ -29,16 +40,9 @@ const ROWS: { readonly [K in HydraulicKind]: PartRow<PartOf<K>> } = {
   },
   'throttle-valve': { ways: through },
   governor: { ways: through },
-  'shift-valve': {
-    feels: (p) => [
-      p.governor.line,
-      p.throttle.line,
-      p.difference.line,
-      ...(p.kick ? [p.kick.line] : []),
-    ],
-    ways: (p) => [...p.up, ...p.down].map((w) => [w.from, w.to] as const),
-    springs: (p) => [p.spring],
-  },
+  'shift-valve': spool,
+  'lock-up-valve': spool,
+  'lock-up-clutch': { ways: (p) => [[p.release, p.apply]], openings: (p) => [p.gap] },
   'kick-down-valve': { ways: through },
   solenoid: { ways: through, openings: (p) => [p.orifice] },
   control: {},

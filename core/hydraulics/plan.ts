@@ -111,10 +111,8 @@ export interface Way {
  * Goes up when p_gov·A_gov > F + p_thr·A_thr + p_kick·A_kick; once up, the pressure that it passes presses on its
  * difference area too, so it comes down later.
  */
-export interface ShiftValve extends Named {
-  kind: 'shift-valve';
-  /** The lower gear of its pair, 1 for the first. */
-  gear: number;
+export interface Spool extends Named {
+  /** What pushes it up: the governor's pressure, or a signal in its place. */
   governor: Land;
   throttle: Land;
   kick?: Land;
@@ -125,6 +123,31 @@ export interface ShiftValve extends Named {
   springRise: number;
   up: Way[];
   down: Way[];
+}
+
+export interface ShiftValve extends Spool {
+  kind: 'shift-valve';
+  /** The lower gear of its pair, 1 for the first. */
+  gear: number;
+}
+
+/** Down, line pressure stands before the lock-up clutch and holds it off; up, that chamber drains, and the converter's inside presses it on. */
+export interface LockUpValve extends Spool {
+  kind: 'lock-up-valve';
+}
+
+/**
+ * The converter's own clutch, between its release chamber and its inside: it holds what the inside presses more. While it is off,
+ * oil comes through its gap; once on, none does.
+ */
+export interface LockUpClutch extends Named {
+  kind: 'lock-up-clutch';
+  release: string;
+  apply: string;
+  area: number;
+  /** N·m for each N. */
+  torquePerForce: number;
+  gap: number;
 }
 
 /** Opens in the last of the pedal's travel. */
@@ -146,6 +169,8 @@ export interface Solenoid extends Named {
   orifice: number;
   /** Ranges in which its way is to be open. */
   opensIn: string[];
+  /** Only from these output speeds on, rev/min, with the throttle closed and open; and until the lower ones. */
+  above?: { on: [number, number]; off: [number, number] };
 }
 
 /** The control unit: output speeds in rev/min at which it changes gear, with the throttle closed and open. */
@@ -231,6 +256,8 @@ export type HydraulicPart =
   | ThrottleValve
   | Governor
   | ShiftValve
+  | LockUpValve
+  | LockUpClutch
   | KickDownValve
   | Solenoid
   | Control

@@ -125,19 +125,20 @@ const narrowed: Apply<PartOf<'solenoid'>> = (worn, part, amount) =>
 const ballOut = (worn: WornPlan, id: string): WornPlan =>
   inState(worn, { ballsOut: new Set(worn.condition.ballsOut).add(id) });
 
+const SPOOLS = ['shift-valve', 'lock-up-valve', 'kick-down-valve'] as const;
 const share = { measure: 'share', limits: [0.05, 1] } as const;
 const whole = { measure: 'none', usual: 1, limits: [1, 1] } as const;
 
 export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
-  'valve-stuck-down': { ...whole, ...on(['shift-valve', 'kick-down-valve'], stuckAt(0)) },
-  'valve-stuck-up': { ...whole, ...on(['shift-valve', 'kick-down-valve'], stuckAt(1)) },
+  'valve-stuck-down': { ...whole, ...on(SPOOLS, stuckAt(0)) },
+  'valve-stuck-up': { ...whole, ...on(SPOOLS, stuckAt(1)) },
   'valve-scored': {
     ...share,
     usual: 0.5,
-    ...on(['shift-valve', 'manual-valve'], (worn, part, amount) =>
+    ...on(['shift-valve', 'lock-up-valve', 'manual-valve'], (worn, part, amount) =>
       toPan(
         worn,
-        part.kind === 'shift-valve' ? [...part.up, ...part.down].map((w) => w.to) : [part.from],
+        part.kind === 'manual-valve' ? [part.from] : [...part.up, ...part.down].map((w) => w.to),
         amount,
       ),
     ),
@@ -145,7 +146,7 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
   'spring-broken': {
     ...share,
     usual: 0.6,
-    ...on(['shift-valve', 'regulator'], (worn, part, amount) =>
+    ...on(['shift-valve', 'lock-up-valve', 'regulator'], (worn, part, amount) =>
       changed(worn, { ...part, spring: part.spring * (1 - amount) }),
     ),
   },
@@ -153,7 +154,7 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
     measure: 'times',
     limits: [1.1, 4],
     usual: 1.6,
-    ...on(['shift-valve', 'regulator'], (worn, part, amount) =>
+    ...on(['shift-valve', 'lock-up-valve', 'regulator'], (worn, part, amount) =>
       changed(worn, { ...part, spring: part.spring * amount }),
     ),
   },
@@ -275,16 +276,24 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
     usual: 0.25,
     limits: [0.05, 0.8],
     // Of its pulses so many are lost: it takes the output for that much slower than it is.
-    ...on(['control'], (worn, part, amount) =>
-      changed(worn, {
-        ...part,
-        shifts: part.shifts.map(({ gear, up, down }) => ({
-          gear,
-          up: [up[0] / (1 - amount), up[1] / (1 - amount)],
-          down: [down[0] / (1 - amount), down[1] / (1 - amount)],
-        })),
-      }),
-    ),
+    ...on(['control'], (worn, part, amount) => {
+      const later = ([closed, open]: readonly [number, number]): [number, number] => [
+        closed / (1 - amount),
+        open / (1 - amount),
+      ];
+      const shifts = part.shifts.map(({ gear, up, down }) => ({
+        gear,
+        up: later(up),
+        down: later(down),
+      }));
+      return partsOf(worn.plan, 'solenoid').reduce(
+        (next, { above, ...rest }) =>
+          above
+            ? changed(next, { ...rest, above: { on: later(above.on), off: later(above.off) } })
+            : next,
+        changed(worn, { ...part, shifts }),
+      );
+    }),
   },
   'governor-stuck': { ...whole, ...on(['governor'], stuckAt(0)) },
   'beside-detent': {

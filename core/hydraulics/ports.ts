@@ -1,7 +1,7 @@
 import type { OilCondition } from './condition';
 import type { OilRunning } from './laws';
 import { OPEN, type NetworkPart } from './network';
-import type { HydraulicPlan, ShiftValve } from './plan';
+import type { HydraulicPlan, Spool } from './plan';
 
 /** k of a valve's port, open, and of its way to the pan (memory). */
 export const PORT = 3e-6;
@@ -51,6 +51,7 @@ export function openPorts(
         break;
       }
       case 'shift-valve':
+      case 'lock-up-valve':
         for (const { from, to, open } of valvePorts(part, spools.get(part.id)!))
           port(part.id, from, to, open);
         break;
@@ -60,7 +61,8 @@ export function openPorts(
         break;
       }
       case 'solenoid': {
-        const open = condition.stuck.get(part.id) ?? (part.opensIn.includes(range) ? 1 : 0);
+        const asked = part.above ? spools.get(part.id)! : part.opensIn.includes(range) ? 1 : 0;
+        const open = condition.stuck.get(part.id) ?? asked;
         if (open > 0) opening(part.id, place(part.from), place(part.to), part.orifice * open);
         opening(part.id, place(part.to), OPEN, PORT * (1 - open));
         break;
@@ -77,14 +79,15 @@ export function openPorts(
       case 'accumulator':
       case 'restriction':
       case 'pressure-switch':
+      case 'lock-up-clutch':
         break;
     }
   }
   return { ways, openings };
 }
 
-/** Every passage that a shift valve feeds, and how far its port stands open with the spool so far up. */
-function valvePorts(valve: ShiftValve, up: number): { from: string; to: string; open: number }[] {
+/** Every passage that a spool feeds, and how far its port stands open with the spool so far up. */
+function valvePorts(valve: Spool, up: number): { from: string; to: string; open: number }[] {
   return [
     ...valve.up.map((w) => ({ ...w, open: up })),
     ...valve.down.map((w) => ({ ...w, open: 1 - up })),

@@ -2,7 +2,7 @@ import { RPM_TO_RAD } from '../quantities';
 import type { Vehicle } from '../vehicle';
 import type { Circuit } from './circuit';
 import { flipsAt, governorPressure, governorSpeed, type OilRunning } from './laws';
-import { partsOf, type Control, type Governor, type HydraulicPlan, type ShiftValve } from './plan';
+import { partsOf, type Control, type Governor, type HydraulicPlan, type Spool } from './plan';
 
 /** Output speeds in rev/min at which a gear gives way to the next, and comes back; `null`: at no speed. */
 export interface ShiftPoint {
@@ -64,8 +64,8 @@ export function shiftMap(circuit: Circuit, setting: MapSetting): ShiftLine[] {
     to: valve.gear + 1,
     points: throttles.map((throttle) => ({
       throttle,
-      up: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 0) : null,
-      down: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 1) : null,
+      up: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 0, valve.gear) : null,
+      down: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 1, valve.gear + 1) : null,
     })),
   }));
 }
@@ -74,17 +74,17 @@ export function shiftMap(circuit: Circuit, setting: MapSetting): ShiftLine[] {
  * The output speed at which a spool leaves its place: the governor pressure that its forces ask for, as the network makes it. Where
  * the governor's own law does not hold (a screen, a leak), the next guess is corrected by what it did make.
  */
-function flipSpeed(
+export function flipSpeed(
   circuit: Circuit,
-  valve: ShiftValve,
+  valve: Spool & { readonly id: string },
   governor: Governor,
   setting: MapSetting & { readonly lever: string },
   throttle: number,
   place: 0 | 1,
+  gear: number,
 ): number | null {
   // What is stuck never leaves.
   if (circuit.condition.stuck.has(valve.id)) return null;
-  const gear = valve.gear + place;
   const ratio = setting.ratios?.[gear - 1];
   let rpm = governorSpeed(governor, 0.3 * governorPressure(governor, MOST_RPM / 4));
   for (let round = 0; round < MOST_ROUNDS; round++) {

@@ -4,6 +4,8 @@ export interface PlanWishes {
   readonly throttle?: 'cable' | 'modulator' | 'solenoid';
   /** Spools that a governor moves, or solenoids that a control unit moves. */
   readonly shifting?: 'valves' | 'solenoids';
+  /** With a clutch in the converter, and what brings it on. */
+  readonly lockUp?: boolean;
   /** N·m of the engine at full throttle, and how often the converter multiplies it at a start. */
   readonly inputNm?: number;
   readonly startTimes?: number;

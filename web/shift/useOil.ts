@@ -5,6 +5,7 @@ import {
   circuitOf,
   gearByMap,
   gearsOf,
+  gearStood,
   partsOf,
   planFor,
   shiftMap,
@@ -88,8 +89,7 @@ export function useOil(
     for (let k = 0; control && k < forward; k++)
       gear = Math.max(1, Math.min(forward, gearByMap(lines, gear, throttle, outputRpm)));
     if (!control)
-      gear =
-        1 + partsOf(plan, 'shift-valve').filter((v) => (stood.spools.get(v.id) ?? 0) > 0.5).length;
+      gear = gearStood(plan, stood.spools);
     const range = gears.rangeAt(lever, gear);
     const ratio = gears.forward[gear - 1]?.ratio ?? 1;
     const running = {

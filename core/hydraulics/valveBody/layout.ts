@@ -56,7 +56,14 @@ export interface LaidBody extends ValveBody {
   readonly bores: readonly string[];
 }
 
-const VALVES = ['regulator', 'manual-valve', 'throttle-valve', 'shift-valve', 'kick-down-valve'];
+const VALVES = [
+  'regulator',
+  'manual-valve',
+  'throttle-valve',
+  'shift-valve',
+  'lock-up-valve',
+  'kick-down-valve',
+];
 
 /** The body that holds a plan's valves, with an accumulator's spring between it and the case for each of the plan's. */
 export function bodyOf(plan: HydraulicPlan, { spring, travel, thin }: BodySetting): LaidBody {

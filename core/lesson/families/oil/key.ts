@@ -22,6 +22,7 @@ import type {
 import {
   canShift,
   drivenUp,
+  standUp,
   exchangeIn,
   gearsFor,
   keepsWithin,
@@ -89,7 +90,7 @@ export function oilKey(question: OilQuestion, rig: OilRig): Result {
       if (partsOf(rig.plan, 'shift-valve').length === 0) return refused('no-shift-valves');
       const { state } = drivenUp(rig, question);
       if (!state.settled) return refused('does-not-settle');
-      const up = [...state.spools].filter(([, at]) => at > 0.5).map(([id]) => id);
+      const up = standUp(rig, state);
       return found({ kind: 'spool-places', up });
     }
     case 'shift-speed':

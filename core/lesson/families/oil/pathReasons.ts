@@ -1,7 +1,7 @@
 import { partsOf } from '../../../hydraulics';
 import { weighed, type OilClaim } from './claims';
 import type { OilAnswer, OilRig } from './kinds';
-import { drivenUp, gearsFor, wayBack } from './runs';
+import { drivenUp, gearsFor, standUp, wayBack } from './runs';
 import type { KeyedOf, Thoughts } from './types';
 
 /** Why oil comes where it does, and where spools stand. */
@@ -88,7 +88,7 @@ export function spoolThoughts({
   return [
     ...as(
       'throttle-left-out',
-      [...light.spools].filter(([, at]) => at > 0.5).map(([id]) => id),
+      standUp(rig, light),
     ),
     ...as('lever-clicks-are-gears', question.lever === gearsFor(rig).mainLever ? valves : []),
   ];

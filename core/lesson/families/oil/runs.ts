@@ -5,6 +5,7 @@ import {
   partsOf,
   shiftInTime,
   shiftMap,
+  gearStood,
   spoolsIn,
   USUAL_ENGINE,
   withPlanFaults,
@@ -99,15 +100,16 @@ export function standingFrom(rig: OilRig, at: Driving, from: number): Standing {
       );
       const next = isControlled(rig)
         ? gearByMap(lines, gear, at.throttle, at.outputRpm)
-        : gearIn(state);
+        : gearStood(rig.plan, state.spools);
       if (next === gear || k > forward.length) return { state, gear };
       [gear, spools] = [next, state.spools];
     }
   });
 }
 
-export const gearIn = ({ spools }: OilState): number =>
-  1 + [...spools.values()].filter((s) => s > 0.5).length;
+/** Shift valves that stand up, by their ids. */
+export const standUp = ({ plan }: OilRig, { spools }: OilState): string[] =>
+  partsOf(plan, 'shift-valve').flatMap((v) => ((spools.get(v.id) ?? 0) > 0.5 ? [v.id] : []));
 
 /** Speeds between standstill and the one asked for. */
 const STEPS = 12;
@@ -172,7 +174,8 @@ function feedsOf(part: HydraulicPlan['parts'][number], line: string, state: OilS
       return part.to === line ? [part.from] : [];
     case 'shuttle':
       return part.to === line ? [part.first, part.second] : [];
-    case 'shift-valve': {
+    case 'shift-valve':
+    case 'lock-up-valve': {
       const ways = (state.spools.get(part.id) ?? 0) > 0.5 ? part.up : part.down;
       return ways.filter((w) => w.to === line).map((w) => w.from);
     }
@@ -189,6 +192,7 @@ function feedsOf(part: HydraulicPlan['parts'][number], line: string, state: OilS
     case 'accumulator':
     case 'restriction':
     case 'pressure-switch':
+    case 'lock-up-clutch':
       return [];
   }
 }

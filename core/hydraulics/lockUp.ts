@@ -1,0 +1,75 @@
+import type { Circuit, OilState } from './circuit';
+import { opensAbove } from './laws';
+import { partsOf, type HydraulicPlan, type Spool } from './plan';
+import { drivingLever, flipSpeed, MAP_THROTTLES, type MapSetting, type ShiftPoint } from './shiftMap';
+
+/** When the converter's clutch comes on and goes off again, rev/min of the output over the throttle. */
+export interface LockUpLine {
+  /** The lowest gear in which it can, 1 for the first. */
+  readonly gear: number;
+  readonly points: readonly ShiftPoint[];
+}
+
+/** N·m that a plan's lock-up clutch can hold now; 0 while it is off, `null` where the plan has none. */
+export function lockedHolds(plan: HydraulicPlan, { pressures }: OilState): number | null {
+  const clutch = partsOf(plan, 'lock-up-clutch')[0];
+  if (!clutch) return null;
+  const on = (line: string) => pressures.get(line) ?? 0;
+  const press = (on(clutch.apply) - on(clutch.release)) * clutch.area;
+  return Math.max(0, press) * clutch.torquePerForce;
+}
+
+/** The gear from which a lock-up valve's push can come at all: past every shift valve that it comes through. */
+function lowestGear(plan: HydraulicPlan, { governor }: Spool): number {
+  const valves = partsOf(plan, 'shift-valve');
+  let [line, gear] = [governor.line, 1];
+  for (const _valve of valves) {
+    const through = valves.find((v) => v.up.some((w) => w.to === line));
+    if (!through) break;
+    gear = Math.max(gear, through.gear + 1);
+    line = through.up.find((w) => w.to === line)!.from;
+  }
+  return gear;
+}
+
+/**
+ * As the plan's valve, or its control unit, makes it; `null` where the plan has no lock-up valve.
+ * @param forward ranges of the forward gears by their ids, lowest first: a control unit knows them by these
+ */
+export function lockUpLine(
+  circuit: Circuit,
+  setting: MapSetting,
+  forward: readonly string[] = [],
+): LockUpLine | null {
+  const { plan, condition } = circuit;
+  const valve = partsOf(plan, 'lock-up-valve')[0];
+  if (!valve) return null;
+  const throttles = setting.throttles ?? MAP_THROTTLES;
+  const solenoid = partsOf(plan, 'solenoid').find((s) => s.to === valve.governor.line);
+  if (solenoid?.above) {
+    const { above, opensIn } = solenoid;
+    const first = forward.findIndex((id) => opensIn.includes(id));
+    // A valve or a solenoid that is stuck asks for no speed.
+    const stuck = condition.stuck.has(valve.id) || condition.stuck.has(solenoid.id);
+    return {
+      gear: 1 + Math.max(0, first),
+      points: throttles.map((throttle) => {
+        const { on, off } = opensAbove(above, throttle);
+        return { throttle, up: stuck ? null : on, down: stuck ? null : off };
+      }),
+    };
+  }
+  const governor = partsOf(plan, 'governor')[0];
+  const gear = lowestGear(plan, valve);
+  const asked = { ...setting, lever: setting.lever ?? drivingLever(plan) };
+  const flips = (throttle: number, place: 0 | 1) =>
+    governor ? flipSpeed(circuit, valve, governor, asked, throttle, place, gear) : null;
+  return {
+    gear,
+    points: throttles.map((throttle) => ({
+      throttle,
+      up: flips(throttle, 0),
+      down: flips(throttle, 1),
+    })),
+  };
+}
