@@ -3,7 +3,7 @@ import {
   gearsOf,
   planFor,
   planFindings,
-  shiftMap,
+  oilMap,
   USUAL_ENGINE,
   WARM_C,
 } from '../core/hydraulics';
@@ -37,11 +37,15 @@ export const shiftmap = (args: readonly string[], say: Say): number =>
       throw new Refusal(wrong.map((f) => `${file}: ${f.kind}: ${f.about}`).join('\n'), 1);
     if (unit && plan.unit !== unit.id)
       throw new Refusal(`${file}: is for the unit "${plan.unit}", not for "${unit.id}"`, 1);
-    const ratios = unit && gearsOf(unit).forward.map((f) => f.ratio);
-    const shifts = shiftMap(circuitOf(plan), {
-      celsius: WARM_C,
-      idleRpm: USUAL_ENGINE.idleRpm,
-      ...(ratios ? { ratios } : {}),
-    });
-    return { shifts };
+    const forward = unit && gearsOf(unit).forward;
+    const { shifts, lockUp } = oilMap(
+      circuitOf(plan),
+      {
+        celsius: WARM_C,
+        idleRpm: USUAL_ENGINE.idleRpm,
+        ...(forward ? { ratios: forward.map((f) => f.ratio) } : {}),
+      },
+      forward?.map((f) => f.range.id),
+    );
+    return { shifts, ...(lockUp ? { lockUp } : {}) };
   });

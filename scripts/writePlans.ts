@@ -25,6 +25,10 @@ for (const plan of [
     throttle: 'solenoid',
     shifting: 'solenoids',
   }),
+  made('quay-four', 'Quay four-speed, with lock-up', 'quay-lock-up', {
+    throttle: 'cable',
+    lockUp: true,
+  }),
   made('capstan-five', 'Capstan five-speed, by valves', 'yard-capstan-valves', {
     throttle: 'cable',
   }),

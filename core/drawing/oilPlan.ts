@@ -128,8 +128,7 @@ export function oilLayout(plan: HydraulicPlan): OilLayout {
 const boxOf = (part: HydraulicPart, row: number): Standing => {
   const [width, height] = SIZE[part.kind];
   const ports = Math.max(1, linesOf(part).filter((l) => l !== PAN).length);
-  const needed =
-    isSpool(part) || part.kind === 'manual-valve' ? 2 * EDGE + PORT_EVERY * ports : 0;
+  const needed = isSpool(part) || part.kind === 'manual-valve' ? 2 * EDGE + PORT_EVERY * ports : 0;
   return { part, row, x: 0, width: Math.max(width, needed), height };
 };
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { PLAN_FAULT_KINDS } from '../hydraulics';
-import { BODY_LIMITS, DRAWN_AT, SETTING_LIMITS, SHIFT_MOMENTS, THIN_THREADS } from '../lesson';
+import { PLAN_FAULT_KINDS, SHIFT_MOMENTS } from '../hydraulics';
+import { BODY_LIMITS, DRAWN_AT, SETTING_LIMITS, THIN_THREADS } from '../lesson';
 import { MOST_OIL_PARTS, MOST_RANGES } from './limits';
 import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 

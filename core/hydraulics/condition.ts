@@ -11,6 +11,8 @@ export interface OilCondition {
   readonly crossings: readonly { readonly from: string; readonly to: string; readonly k: number }[];
   /** Share by which the manual valve stands beside its detent. */
   readonly besideDetent: number;
+  /** Places by which the lever's sensor reads beside it, in the order of the lever. */
+  readonly leverRead: number;
   /** Balls that are gone from their shuttle or feed. */
   readonly ballsOut: ReadonlySet<string>;
   /** Share of its opening that a screen before a valve leaves. */
@@ -29,6 +31,7 @@ export const OIL_SOUND: OilCondition = {
   stuck: new Map(),
   crossings: [],
   besideDetent: 0,
+  leverRead: 0,
   ballsOut: new Set(),
   screens: new Map(),
 };

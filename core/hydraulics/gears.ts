@@ -1,4 +1,5 @@
 import type { Range, Unit } from '../geartrain';
+import type { OilCondition } from './condition';
 import { rangeMotions } from './rangeMotions';
 
 /** A unit's forward gears as its valves tell them: by the lever place that has most of them. */
@@ -58,4 +59,17 @@ export function gearsOf(unit: Unit): Gears {
     gearOf,
     on: (lever, gear) => rangeAt(lever, gear)?.apply ?? [],
   };
+}
+
+/** The range that a control unit commands in a gear: by the lever place that its sensor tells it. */
+export function commandedRange(
+  { levers, rangeAt }: Gears,
+  lever: string,
+  gear: number,
+  { leverRead }: Pick<OilCondition, 'leverRead'>,
+): Range | null {
+  const at = levers.indexOf(lever);
+  // Beside the last place there is only the one before it.
+  const read = levers[at + leverRead] ?? levers[at - leverRead] ?? lever;
+  return rangeAt(at < 0 ? lever : read, gear);
 }

@@ -387,7 +387,7 @@ function addLockUp(
     sheet.parts.push(
       {
         id: 'sol-lock-up',
-        name: '',
+        name: 'Lock-up solenoid',
         kind: 'solenoid',
         from: 'line',
         to: signal,
@@ -419,7 +419,9 @@ function addLockUp(
     kind: 'lock-up-clutch',
     release,
     apply,
-    area: (LOCK_MARGIN * (wishes.inputNm ?? USUAL_ENGINE.inputNm)) / (LOCK_PRESS * LOCK_TORQUE_PER_FORCE),
+    area:
+      (LOCK_MARGIN * (wishes.inputNm ?? USUAL_ENGINE.inputNm)) /
+      (LOCK_PRESS * LOCK_TORQUE_PER_FORCE),
     torquePerForce: LOCK_TORQUE_PER_FORCE,
     gap: LOCK_GAP,
   });

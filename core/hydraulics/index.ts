@@ -61,7 +61,16 @@ export {
   type OilWear,
 } from './oilModel';
 export { TIMED_AT, USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
-export { gearsOf, type Gears } from './gears';
+export { commandedRange, gearsOf, type Gears } from './gears';
+export { upshiftOf, LOOKED_AT_RPM, type UpshiftAsked } from './upshift';
+export {
+  changesNothing,
+  complaintOf,
+  momentOf,
+  SHIFT_MOMENTS,
+  type Complaint,
+  type ShiftMoment,
+} from './complaint';
 export { oiled, shiftsByOil } from './paths';
 export { TIMED_RPM } from './timing';
 export {
@@ -75,7 +84,15 @@ export {
   type ShiftLine,
   type ShiftPoint,
 } from './shiftMap';
-export { lockedHolds, lockUpLine, type LockUpLine } from './lockUp';
+export {
+  lockedByValves,
+  lockedHolds,
+  lockUpLine,
+  oilMap,
+  type LockUpLine,
+  type OilMap,
+} from './lockUp';
+export { setAs, SHIFT_SCHOOLS, type ShiftSchool } from './schools';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {
   drawnAt,

@@ -34,7 +34,8 @@ function driven(plan: HydraulicPlan, throttle: number, fault?: PlanFault) {
   const speeds = Array.from({ length: 900 }, (_v, k) => 5 * k);
   for (const outputRpm of [...speeds, ...speeds.toReversed()]) {
     if (control) {
-      const at = (from: number) => lines.find((l) => l.from === from)?.points[Math.round(10 * throttle)];
+      const at = (from: number) =>
+        lines.find((l) => l.from === from)?.points[Math.round(10 * throttle)];
       if (outputRpm > (at(gear)?.up ?? Infinity)) gear++;
       else if (outputRpm < (at(gear - 1)?.down ?? -1)) gear--;
     }
@@ -54,20 +55,23 @@ function driven(plan: HydraulicPlan, throttle: number, fault?: PlanFault) {
 test.each([
   ['valves', byValves],
   ['a control unit', electric],
-])('by %s the clutch comes on once, from third gear up, and goes off at a lower speed', (_by, plan) => {
-  expect(planFindings(plan, unit)).toEqual([]);
-  for (const throttle of [0.1, 0.5]) {
-    const changes = driven(plan, throttle);
-    expect(changes.map((c) => c.on)).toEqual([true, false]);
-    const [on, off] = changes as [(typeof changes)[0], (typeof changes)[0]];
-    expect(on.gear).toBeGreaterThanOrEqual(3);
-    expect(off.rpm).toBeLessThan(on.rpm - 20);
-    // The line tells the speeds at which it was seen.
-    const line = lockUpLine(circuitOf(plan), { ...setting, throttles: [throttle] }, forward)!;
-    expect(line.gear).toBe(3);
-    expect(Math.abs(line.points[0]!.up! - on.rpm)).toBeLessThan(10);
-  }
-});
+])(
+  'by %s the clutch comes on once, from third gear up, and goes off at a lower speed',
+  (_by, plan) => {
+    expect(planFindings(plan, unit)).toEqual([]);
+    for (const throttle of [0.1, 0.5]) {
+      const changes = driven(plan, throttle);
+      expect(changes.map((c) => c.on)).toEqual([true, false]);
+      const [on, off] = changes as [(typeof changes)[0], (typeof changes)[0]];
+      expect(on.gear).toBeGreaterThanOrEqual(3);
+      expect(off.rpm).toBeLessThan(on.rpm - 20);
+      // The line tells the speeds at which it was seen.
+      const line = lockUpLine(circuitOf(plan), { ...setting, throttles: [throttle] }, forward)!;
+      expect(line.gear).toBe(3);
+      expect(Math.abs(line.points[0]!.up! - on.rpm)).toBeLessThan(10);
+    }
+  },
+);
 
 // The valve's own balance by hand: F = A·(m₁r₁ + m₂r₂)·ω²/A_gov with the throttle closed, the heavy weight not yet at its stop or at it.
 test('with the throttle closed the valve goes up where the governor takes its spring', () => {

@@ -1,7 +1,18 @@
 import type { Circuit, OilState } from './circuit';
 import { opensAbove } from './laws';
+import type { Vehicle } from '../vehicle';
 import { partsOf, type HydraulicPlan, type Spool } from './plan';
-import { drivingLever, flipSpeed, MAP_THROTTLES, type MapSetting, type ShiftPoint } from './shiftMap';
+import {
+  drivingLever,
+  flipSpeed,
+  MAP_THROTTLES,
+  outputAt,
+  pointAt,
+  shiftMap,
+  type MapSetting,
+  type ShiftLine,
+  type ShiftPoint,
+} from './shiftMap';
 
 /** When the converter's clutch comes on and goes off again, rev/min of the output over the throttle. */
 export interface LockUpLine {
@@ -11,7 +22,10 @@ export interface LockUpLine {
 }
 
 /** N·m that a plan's lock-up clutch can hold now; 0 while it is off, `null` where the plan has none. */
-export function lockedHolds(plan: HydraulicPlan, { pressures }: OilState): number | null {
+export function lockedHolds(
+  plan: Pick<HydraulicPlan, 'parts'>,
+  { pressures }: OilState,
+): number | null {
   const clutch = partsOf(plan, 'lock-up-clutch')[0];
   if (!clutch) return null;
   const on = (line: string) => pressures.get(line) ?? 0;
@@ -21,13 +35,12 @@ export function lockedHolds(plan: HydraulicPlan, { pressures }: OilState): numbe
 
 /** The gear from which a lock-up valve's push can come at all: past every shift valve that it comes through. */
 function lowestGear(plan: HydraulicPlan, { governor }: Spool): number {
-  const valves = partsOf(plan, 'shift-valve');
   let [line, gear] = [governor.line, 1];
-  for (const _valve of valves) {
-    const through = valves.find((v) => v.up.some((w) => w.to === line));
-    if (!through) break;
-    gear = Math.max(gear, through.gear + 1);
-    line = through.up.find((w) => w.to === line)!.from;
+  for (const { gear: below, up } of partsOf(plan, 'shift-valve').toSorted(
+    (a, b) => b.gear - a.gear,
+  )) {
+    const way = up.find((w) => w.to === line);
+    if (way) [line, gear] = [way.from, Math.max(gear, below + 1)];
   }
   return gear;
 }
@@ -73,3 +86,27 @@ export function lockUpLine(
     })),
   };
 }
+
+/** All that a plan decides by speed and throttle. */
+export interface OilMap {
+  readonly shifts: readonly ShiftLine[];
+  readonly lockUp: LockUpLine | null;
+}
+/** @param forward as for `lockUpLine` */
+export const oilMap = (
+  circuit: Circuit,
+  setting: MapSetting,
+  forward: readonly string[] = [],
+): OilMap => ({
+  shifts: shiftMap(circuit, setting),
+  lockUp: lockUpLine(circuit, setting, forward),
+});
+
+/** What a launch asks of a plan's lock-up, gears from 0: whether it is on at a road speed in m/s. */
+export const lockedByValves =
+  (line: LockUpLine, vehicle: Pick<Vehicle, 'tyreRadiusM' | 'finalDrive'>) =>
+  (locked: boolean, gear: number, throttle: number, speed: number): boolean => {
+    const { up, down } = pointAt(line, throttle);
+    const flips = locked ? (down ?? up) : up;
+    return gear + 1 >= line.gear && flips !== null && outputAt(vehicle, speed) > flips;
+  };

@@ -38,6 +38,7 @@ export type PlanFaultKind =
   | 'sensor-high'
   | 'sensor-dead'
   | 'pickup-swarf'
+  | 'lever-swarf'
   | 'governor-stuck'
   | 'beside-detent'
   | 'bolts-loose'
@@ -295,6 +296,7 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
       );
     }),
   },
+  'lever-swarf': { ...whole, ...on(['control'], (worn) => inState(worn, { leverRead: 1 })) },
   'governor-stuck': { ...whole, ...on(['governor'], stuckAt(0)) },
   'beside-detent': {
     ...share,

@@ -10,6 +10,7 @@ import type { Vehicle } from '../vehicle';
 import type { Circuit } from './circuit';
 import { chamberOf } from './chamber';
 import { exchanged } from './exchange';
+import { commandedRange, gearsOf } from './gears';
 import { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 import type { OilRunning } from './laws';
 import { partsOf, withPart, type HydraulicPlan } from './plan';
@@ -58,10 +59,20 @@ const rangesOf = ({ unit, from, to }: OilShift) => {
   const applyOf = (id: string) => unit.ranges.find((r) => r.id === id)?.apply ?? [];
   return { was: applyOf(from.range), will: applyOf(to.range) };
 };
-const stateBefore = ({ circuit, running, from }: OilShift) =>
-  circuit.inGear(running, from.gear, from.range);
-const stateAfter = ({ circuit, running, to }: OilShift) =>
-  circuit.inGear(running, to.gear, to.range);
+/** The oil in a gear; a control unit that reads another lever place commands what belongs to that. */
+const stateIn = (
+  { circuit, running, unit }: OilShift,
+  { gear, range }: { readonly gear: number; readonly range: string },
+) => {
+  const { condition } = circuit;
+  const commanded =
+    condition.leverRead === 0
+      ? range
+      : commandedRange(gearsOf(unit), running.lever, gear, condition)?.id;
+  return circuit.inGear(running, gear, commanded);
+};
+const stateBefore = (setup: OilShift) => stateIn(setup, setup.from);
+const stateAfter = (setup: OilShift) => stateIn(setup, setup.to);
 
 /** As the plan's valves, orifices and accumulators make it. */
 export function shiftInTime(setup: OilShift): OilShiftResult {

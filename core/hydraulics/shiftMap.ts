@@ -65,7 +65,9 @@ export function shiftMap(circuit: Circuit, setting: MapSetting): ShiftLine[] {
     points: throttles.map((throttle) => ({
       throttle,
       up: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 0, valve.gear) : null,
-      down: governor ? flipSpeed(circuit, valve, governor, asked, throttle, 1, valve.gear + 1) : null,
+      down: governor
+        ? flipSpeed(circuit, valve, governor, asked, throttle, 1, valve.gear + 1)
+        : null,
     })),
   }));
 }
@@ -153,8 +155,10 @@ export function gearByMap(
 }
 
 /** Output speed of a road speed, rev/min. @param speed m/s */
-const outputAt = (vehicle: Pick<Vehicle, 'tyreRadiusM' | 'finalDrive'>, speed: number): number =>
-  (speed * vehicle.finalDrive) / vehicle.tyreRadiusM / RPM_TO_RAD;
+export const outputAt = (
+  vehicle: Pick<Vehicle, 'tyreRadiusM' | 'finalDrive'>,
+  speed: number,
+): number => (speed * vehicle.finalDrive) / vehicle.tyreRadiusM / RPM_TO_RAD;
 
 /** What a launch asks of valves: the gear, 0 for the first, at a road speed in m/s. @param most gears that there are */
 export const gearByValves =
@@ -170,7 +174,7 @@ export const gearByValves =
     );
 
 /** Between two of a line's points. */
-export function pointAt({ points }: ShiftLine, throttle: number): ShiftPoint {
+export function pointAt({ points }: Pick<ShiftLine, 'points'>, throttle: number): ShiftPoint {
   const k = points.findIndex((p) => p.throttle >= throttle);
   const high = points[k < 0 ? points.length - 1 : k]!;
   const low = points[Math.max(0, (k < 0 ? points.length : k) - 1)]!;

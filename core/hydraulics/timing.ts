@@ -24,7 +24,8 @@ const SECONDS = 1.2;
 /** rev/min of the engine while a shift is timed. */
 export const TIMED_RPM = 1900;
 
-function timedShift(
+/** @param k the lower gear, 1 for the first */
+export function timedShift(
   plan: HydraulicPlan,
   { forward, mainLever }: Gears,
   demands: Demands,

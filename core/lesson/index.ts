@@ -183,12 +183,10 @@ export {
   AS_MADE,
   SETTING_LIMITS,
   SHIFT_SETTINGS,
-  SHIFT_MOMENTS,
   type OilAnswer,
   type OilGauge,
   type OilQuestion,
   type OilRig,
-  type ShiftMoment,
   type ShiftSetting,
   type WhichBallQuestion,
 } from './families/oil/kinds';

@@ -1,5 +1,5 @@
 import { BIND_REASONS } from './families/gearbox/kinds';
-import { SHIFT_MOMENTS } from './families/oil/kinds';
+import { SHIFT_MOMENTS } from '../hydraulics';
 import { keyFor, posedFor } from './assess';
 import { graderIn } from './grading';
 import {

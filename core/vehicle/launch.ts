@@ -35,6 +35,8 @@ export interface LaunchSetup {
   readonly schedule: ShiftSchedule;
   /** The gear that valves ask for, 0 for the first, at most one step away; it goes before the schedule. */
   readonly valves?: (gear: number, throttle: number, speed: number) => number;
+  /** Whether oil keeps the lock-up on, or brings it; left out, it follows the converter's slip. */
+  readonly locks?: (locked: boolean, gear: number, throttle: number, speed: number) => boolean;
   /** N·m that the lock-up clutch holds; 0 where there is none. */
   readonly lockUp: number;
   readonly fluid: FluidLoop;
@@ -153,7 +155,9 @@ export function launch(setup: LaunchSetup): LaunchResult {
       }
     }
     const first = slope.at(state);
-    now.locked = lockedNow(now, slope.seen);
+    now.locked = setup.locks
+      ? setup.locks(now.locked, now.gear, now.throttle, state[SPEED]!)
+      : lockedNow(now, slope.seen);
     watch.running(slope.seen, state[SPEED]!, time, now);
     const there = setup.until !== undefined && state[SPEED]! >= setup.until;
     if (k % every === 0 || k === steps || there)

@@ -39,11 +39,16 @@ export function LaunchPanel(props: DrivingProps) {
   const plan = plans.find((p) => p.id === bench.planId) ?? null;
   const mapRequest = useMemo(
     () =>
-      plan && { plan, faults: [], setting: { ...MAPPED, ratios: gears, idleRpm: engine.idleRpm } },
-    [plan, gears, engine],
+      plan && {
+        plan,
+        faults: [],
+        setting: { ...MAPPED, ratios: gears, idleRpm: engine.idleRpm },
+        unit: unit ?? null,
+      },
+    [plan, gears, engine, unit],
   );
   const mapped = useSettledRun(mapRequest, runOilMap);
-  const lines = plan ? mapped.result : null;
+  const map = plan ? mapped.result : null;
   const request = useMemo<LaunchRequest | null>(
     () =>
       vehicle && gears.length > 0
@@ -60,10 +65,10 @@ export function LaunchPanel(props: DrivingProps) {
             grade,
             lockUp,
             seconds: kickAt === null ? SECONDS : KICKED_SECONDS,
-            ...(lines ? { lines } : {}),
+            ...(map ? { map } : {}),
           }
         : null,
-    [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp, lines],
+    [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp, map],
   );
   const { result, failure } = useSettledRun(request, runLaunch);
   const model = useMemo(() => engineModel(engine), [engine]);
@@ -120,7 +125,7 @@ export function LaunchPanel(props: DrivingProps) {
           schedule={scheduleOf(request.vehicle)}
           shifting={{ vehicle: request.vehicle, gears, engine: model }}
           result={result}
-          lines={lines}
+          lines={map?.shifts ?? null}
         />
       ) : (
         <LaunchTraces trace={view satisfies Trace} result={result} title={request.vehicle.name} />

@@ -14,6 +14,7 @@ const THROTTLES = Array.from({ length: 21 }, (_v, k) => k / 20);
 
 /** At which output speeds the valves change gear, drawn over the pedal, with the place where the bench stands. */
 export function MapSheet({
+  unit,
   plan,
   fault,
   bench,
@@ -28,38 +29,47 @@ export function MapSheet({
     [bench.celsius, idleRpm, ratios],
   );
   const request = useMemo(
-    () => ({ plan, faults: fault ? [fault] : [], setting }),
-    [plan, fault, setting],
+    () => ({ unit, plan, faults: fault ? [fault] : [], setting }),
+    [unit, plan, fault, setting],
   );
   const earlier = useMemo(
-    () => before && { plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
-    [before, setting],
+    () =>
+      before && { unit, plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
+    [unit, before, setting],
   );
   const { result, failure } = useSettledRun(request, runOilMap);
   const was = useSettledRun(earlier, runOilMap);
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
-  if (result.length === 0) return <p className="quiet">{t('oil.map.none')}</p>;
-  const line = (l: ShiftLine, way: 'up' | 'down') =>
+  const { shifts, lockUp } = result;
+  if (shifts.length === 0) return <p className="quiet">{t('oil.map.none')}</p>;
+  const line = (l: Pick<ShiftLine, 'points'>, way: 'up' | 'down') =>
     l.points.flatMap((p) => (p[way] === null ? [] : [{ x: p[way], y: 100 * p.throttle }]));
   const names = (l: ShiftLine) => ({ low: l.from, high: l.to });
-  const curves = result.flatMap((l, k): Curve[] => {
+  const curves = shifts.flatMap((l, k): Curve[] => {
     const ink = INKS[k % INKS.length]!;
     return [
       { label: t('launch.shiftUp', names(l)), ink, points: line(l, 'up') },
       { label: t('launch.shiftDown', names(l)), ink, look: 'dashed', points: line(l, 'down') },
     ];
   });
+  const locks: Curve[] = lockUp
+    ? [
+        { label: t('oil.lockUp.on'), ink: '--ink', points: line(lockUp, 'up') },
+        { label: t('oil.lockUp.off'), ink: '--ink', look: 'dashed', points: line(lockUp, 'down') },
+      ]
+    : [];
+  const lines = [...shifts, ...(lockUp ? [lockUp] : [])];
   const kept =
     before && was.result
-      ? was.result.map((l): Curve => ({
+      ? was.result.shifts.map((l): Curve => ({
           label: t('oil.map.before', names(l)),
           ink: '--idle',
           look: 'thin',
           points: line(l, 'up'),
         }))
       : [];
-  const never = result.filter((l) => l.points.every((p) => p.up === null));
+  const never = shifts.filter((l) => l.points.every((p) => p.up === null));
   return (
     <>
       {never.length > 0 && (
@@ -73,6 +83,7 @@ export function MapSheet({
         y={{ title: t('launch.throttlePercent'), min: 0, max: 100 }}
         curves={[
           ...curves,
+          ...locks,
           ...kept,
           {
             label: t('oil.map.here'),
@@ -85,14 +96,15 @@ export function MapSheet({
         figures={{
           titles: [
             t('launch.throttlePercent'),
-            ...result.flatMap((l) => [
+            ...shifts.flatMap((l) => [
               t('launch.shiftUp', names(l)),
               t('launch.shiftDown', names(l)),
             ]),
+            ...locks.map((c) => c.label),
           ],
           rows: THROTTLES.filter((_v, k) => k % 2 === 0).map((throttle, k) => [
             formatNumber(100 * throttle, 0),
-            ...result.flatMap((l) =>
+            ...lines.flatMap((l) =>
               (['up', 'down'] as const).map((way) => {
                 const value = l.points[2 * k]?.[way];
                 return value === null || value === undefined ? '–' : formatNumber(value, 0);

@@ -1,4 +1,4 @@
-import { Segmented } from 'antd';
+import { Checkbox, Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { ModelSelect } from '../bench/ModelSelect';
 import { BreakIt } from '../shared/BreakIt';
@@ -26,7 +26,7 @@ export function OilControls(props: Props) {
   return (
     <>
       <UnitChoice unit={unit} />
-      <OilHeadline unit={unit} oil={oil} />
+      <OilHeadline unit={unit} plan={plan} oil={oil} />
       <DrivingControls
         levers={levers}
         driving={{
@@ -61,6 +61,13 @@ export function OilControls(props: Props) {
             onChange={(shifting) => onBench({ ...WITHOUT_PLAN, shifting })}
             options={SHIFTINGS.map((v) => ({ value: v, label: t(`oil.shifting.${v}`) }))}
           />
+          <Checkbox
+            checked={bench.lockUp}
+            disabled={bench.planId !== null}
+            onChange={(e) => onBench({ ...WITHOUT_PLAN, lockUp: e.target.checked })}
+          >
+            {t('oil.lockUp.with')}
+          </Checkbox>
           <ModelSelect
             kind="fair-sprocket/engine"
             value={props.engine?.id}

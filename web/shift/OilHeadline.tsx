@@ -1,12 +1,23 @@
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '../../core/geartrain';
-import { formatNumber } from '../shared/numbers';
+import { lockedHolds, type HydraulicPlan } from '../../core/hydraulics';
+import { formatNumber, useNumbers } from '../shared/numbers';
 import type { Oil } from './useOil';
 import './OilHeadline.css';
 
+interface Props {
+  unit: Unit;
+  plan: HydraulicPlan;
+  oil: Oil;
+}
+
+/** Share of its idle speed below which a locked engine dies. */
+const DIES = 0.7;
+
 /** The gear that comes of it, and what is on; against the chart where it differs. */
-export function OilHeadline({ unit, oil }: { unit: Unit; oil: Oil }) {
+export function OilHeadline({ unit, plan, oil }: Props) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const { applied } = oil.state;
   const oiled = (ids: readonly string[]) =>
     ids.filter(
@@ -18,6 +29,14 @@ export function OilHeadline({ unit, oil }: { unit: Unit; oil: Oil }) {
       oiled(r.apply).length === applied.length &&
       applied.every((id) => r.apply.includes(id)),
   );
+  const locked = lockedHolds(plan, oil.state);
+  const ratio = is ? oil.gears.forward.find((f) => f.range === is)?.ratio : undefined;
+  // Through a clutch that holds, the engine turns as the gear has it; idling was assumed.
+  const dies =
+    locked !== null &&
+    locked > 0 &&
+    ratio !== undefined &&
+    oil.running.outputRpm * ratio < DIES * oil.running.engineRpm;
   return (
     <div className="shift-headline" role="status">
       <strong className="figure">{is ? is.gear : '?'}</strong>
@@ -29,6 +48,20 @@ export function OilHeadline({ unit, oil }: { unit: Unit; oil: Oil }) {
           {' · '}
           {t('oil.engineAt', { speed: formatNumber(oil.running.engineRpm, 0) })}
         </span>
+        {locked !== null && (
+          <>
+            <br />
+            <span className={dies ? 'oil-dies' : 'quiet'}>
+              {dies
+                ? t('oil.lockUp.dies')
+                : locked > 0
+                  ? t('oil.lockUp.holds', {
+                      torque: numbers.quantity(Math.round(locked), 'torque'),
+                    })
+                  : t('oil.lockUp.open')}
+            </span>
+          </>
+        )}
       </span>
     </div>
   );

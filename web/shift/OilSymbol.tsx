@@ -18,6 +18,7 @@ export function OilSymbol(props: Props) {
   const { part, width, height, name, text, state } = props;
   switch (part.kind) {
     case 'shift-valve':
+    case 'lock-up-valve':
       return <ShiftValve {...props} place={state?.spools.get(part.id) ?? 0} />;
     case 'manual-valve':
       return <ManualValve {...props} valve={part} />;
@@ -58,6 +59,7 @@ export function OilSymbol(props: Props) {
     case 'control':
     case 'restriction':
     case 'pressure-switch':
+    case 'lock-up-clutch':
       return (
         <>
           <path
@@ -76,10 +78,21 @@ export function OilSymbol(props: Props) {
   }
 }
 
-type Sign = 'pump' | 'spring' | 'ball' | 'pedal' | 'weights' | 'coil' | 'waves' | 'drop' | 'hole';
+type Sign =
+  | 'clutch'
+  | 'pump'
+  | 'spring'
+  | 'ball'
+  | 'pedal'
+  | 'weights'
+  | 'coil'
+  | 'waves'
+  | 'drop'
+  | 'hole';
 
 /** Signs of eighteen by eighteen. */
 const SIGNS: Readonly<Record<Sign, string>> = {
+  clutch: 'M2 1v16M7 3v12M11 3v12M16 1v16M2 9h5M11 9h5',
   pump: 'M18 9a9 9 0 1 1-18 0a9 9 0 1 1 18 0M4 11l5-7l5 7z',
   spring: 'M0 9h3l2-7l4 14l4-14l2 7h3',
   ball: 'M3 16l6-5l6 5M13.5 7a4.5 4.5 0 1 1-9 0a4.5 4.5 0 1 1 9 0',
@@ -97,6 +110,8 @@ function signOf(part: HydraulicPart): Sign {
       return 'pump';
     case 'relief':
       return 'ball';
+    case 'lock-up-clutch':
+      return 'clutch';
     case 'throttle-valve':
     case 'kick-down-valve':
       return 'pedal';
@@ -111,6 +126,7 @@ function signOf(part: HydraulicPart): Sign {
     case 'regulator':
     case 'manual-valve':
     case 'shift-valve':
+    case 'lock-up-valve':
     case 'feed':
     case 'shuttle':
     case 'piston':

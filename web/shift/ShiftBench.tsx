@@ -20,6 +20,7 @@ import { FindingsList } from '../shared/FindingsList';
 import { Sheet } from '../shared/Sheet';
 import { useKept } from '../shared/kept';
 import { useShortcuts } from '../shared/useShortcuts';
+import { DriverSays } from './DriverSays';
 import { MapSheet } from './MapSheet';
 import { OilControls } from './OilControls';
 import { OilPlanView } from './OilPlanView';
@@ -119,7 +120,7 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
   const sheet = useRef<HTMLDivElement>(null);
   const [tab, setTab] = useKept<(typeof TABS)[number]>('ShiftBench tab', 'pressures');
   const change = (next: Partial<ShiftBenchState>) => void dispatch(shiftBenchChanged(next));
-  const made = usePlanFor(unit, engine, bench.throttleBy, bench.shifting);
+  const made = usePlanFor(unit, engine, bench.throttleBy, bench.shifting, bench.lockUp);
   const plans = useAppSelector(selectModels('fair-sprocket/hydraulics'));
   const kept = bench.planId === null ? undefined : plans.byId[bench.planId];
   const base = kept ?? made;
@@ -169,6 +170,7 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
       </div>
       <aside className="side-column shift-side" aria-label={t('oil.now')}>
         <OilControls {...shown} levers={levers} lever={lever} idleRpm={idleRpm} />
+        <DriverSays {...shown} idleRpm={idleRpm} />
         <Findings plan={plan} unit={unit} oil={oil} />
         <PlanFiles
           {...shown}

@@ -10,7 +10,7 @@ interface TwoRuns {
   before: OilShiftResult | null;
 }
 
-type RunName = 'now' | 'before' | 'found' | 'drawn' | 'example';
+type RunName = 'now' | 'before' | 'found' | 'drawn' | 'example' | 'soft' | 'firm';
 interface RunNames {
   readonly now: RunName;
   readonly before: RunName;

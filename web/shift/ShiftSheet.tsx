@@ -1,55 +1,41 @@
 import { Button, Segmented, Select, Spin } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { engineModel } from '../../core/converter';
-import { learnedFrom, partsOf } from '../../core/hydraulics';
+import { learnedFrom, LOOKED_AT_RPM, partsOf, upshiftOf } from '../../core/hydraulics';
 import { useKept } from '../shared/kept';
 import { formatNumber, useNumbers } from '../shared/numbers';
-import type { OilShiftRequest } from '../workers/protocol';
 import { runOilShift } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
 import type { ShiftBenchProps } from './shiftBenchProps';
+import { enginePush } from './enginePush';
+import { SchoolsSheet } from './SchoolsSheet';
 import { pairOf } from './shiftPair';
 import { Traces, Verdicts } from './ShiftRun';
 import { SIDES } from './shiftSides';
 
-/** rev/min of the input, and s, of a shift that is looked at. */
-const INPUT_RPM = 1900;
-const SECONDS = 1.6;
-/** N·m and kg·m² where there is no engine. */
-const NO_ENGINE = { torque: () => 200, inertia: 0.2 };
+const VIEWS = [...SIDES, 'schools'] as const;
 
 /** One upshift over time: oil, torque, speeds and what is felt, beside an earlier setting. */
 export function ShiftSheet(props: ShiftBenchProps) {
-  const { unit, engine, vehicle, bench, plan, fault, oil, onBench } = props;
+  const { unit, engine, vehicle, bench, plan, base, fault, oil, onBench } = props;
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const [side, setSide] = useKept<(typeof SIDES)[number]>('ShiftSheet side', 'pressure');
+  const [side, setSide] = useKept<(typeof VIEWS)[number]>('ShiftSheet side', 'pressure');
   const { before } = bench;
   const pair = pairOf(unit, plan, oil.gears, bench.gear);
-  const setup = useMemo((): Omit<OilShiftRequest, 'plan' | 'faults'> | null => {
-    const { forward, mainLever } = oil.gears;
-    const [low, high] = [forward[pair.gear - 1], forward[pair.gear]];
-    if (!vehicle || !low || !high || mainLever === null) return null;
-    const model = engine ? engineModel(engine) : NO_ENGINE;
-    return {
-      unit,
-      vehicle,
-      from: { range: low.range.id, gear: pair.gear },
-      to: { range: high.range.id, gear: pair.gear + 1 },
-      running: {
-        lever: mainLever,
+  const setup = useMemo(
+    () =>
+      upshiftOf({
+        unit,
+        gears: oil.gears,
+        vehicle,
+        gear: pair.gear,
         throttle: bench.throttle,
-        outputRpm: INPUT_RPM / low.ratio,
-        engineRpm: INPUT_RPM,
         celsius: bench.celsius,
-      },
-      inputNm: Math.max(5, model.torque(INPUT_RPM, bench.throttle)),
-      inputInertia: model.inertia,
-      inputRpm: INPUT_RPM,
-      seconds: SECONDS,
-    };
-  }, [unit, vehicle, engine, oil.gears, pair.gear, bench.throttle, bench.celsius]);
+        ...enginePush(engine, bench.throttle),
+      }),
+    [unit, vehicle, engine, oil.gears, pair.gear, bench.throttle, bench.celsius],
+  );
   const request = useMemo(
     () => setup && { ...setup, plan, faults: fault ? [fault] : [] },
     [setup, plan, fault],
@@ -85,10 +71,11 @@ export function ShiftSheet(props: ShiftBenchProps) {
           aria-label={t('oil.shift.side')}
           value={side}
           onChange={setSide}
-          options={SIDES.map((s) => ({ value: s, label: t(`oil.shift.sides.${s}`) }))}
+          options={VIEWS.map((s) => ({ value: s, label: t(`oil.shift.sides.${s}`) }))}
         />
         <Button
           size="small"
+          disabled={side === 'schools'}
           onClick={() => onBench({ before: { plan, fault, throttle: bench.throttle } })}
         >
           {t('oil.shift.keepBefore')}
@@ -107,13 +94,15 @@ export function ShiftSheet(props: ShiftBenchProps) {
       {setup && (
         <p className="quiet">
           {t('oil.shift.at', {
-            speed: formatNumber(INPUT_RPM, 0),
+            speed: formatNumber(LOOKED_AT_RPM, 0),
             torque: numbers.quantity(setup.inputNm, 'torque'),
           })}
         </p>
       )}
       {!setup ? (
         <p className="quiet">{t('oil.shift.noVehicle')}</p>
+      ) : side === 'schools' ? (
+        <SchoolsSheet setup={setup} plan={base} engine={engine} />
       ) : now.failure ? (
         <p role="alert">{now.failure}</p>
       ) : now.result ? (

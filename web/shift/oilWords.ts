@@ -3,7 +3,7 @@ import type { HydraulicPart, HydraulicPlan } from '../../core/hydraulics';
 import { formatShare } from '../shared/numbers';
 
 /** Passages that have a name of their own in every plan that is made here. */
-const NAMED = ['line', 'throttle', 'governor', 'kick'] as const;
+const NAMED = ['line', 'throttle', 'governor', 'kick', 'release', 'inside', 'signal'] as const;
 type NamedLine = (typeof NAMED)[number];
 const isNamed = (id: string): id is NamedLine => (NAMED as readonly string[]).includes(id);
 
@@ -45,6 +45,8 @@ export function belongsTo(part: HydraulicPart, plan: HydraulicPlan): string {
     case 'kick-down-valve':
     case 'control':
     case 'restriction':
+    case 'lock-up-valve':
+    case 'lock-up-clutch':
       return '';
   }
 }

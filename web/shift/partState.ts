@@ -1,5 +1,11 @@
 import type { TFunction } from 'i18next';
-import { PAN, type HydraulicPart, type OilRunning, type OilState } from '../../core/hydraulics';
+import {
+  lockedHolds,
+  PAN,
+  type HydraulicPart,
+  type OilRunning,
+  type OilState,
+} from '../../core/hydraulics';
 import { formatNumber, type Numbers } from '../shared/numbers';
 
 /** m³/s to litres a minute. */
@@ -36,6 +42,7 @@ export function partState(
     case 'solenoid':
       return t((state.pressures.get(part.to) ?? 0) > OPEN_FROM ? 'oil.open' : 'oil.shut');
     case 'shift-valve':
+    case 'lock-up-valve':
       return t(`oil.spool.${spoolWord(state.spools.get(part.id) ?? 0)}`);
     case 'piston':
       return t(state.applied.includes(part.element) ? 'oil.onAt' : 'oil.offAt', {
@@ -48,6 +55,12 @@ export function partState(
       return part.to === PAN ? '' : pressure(part.to);
     case 'shuttle':
       return t(`oil.ball.${ballSide(part, state)}`);
+    case 'lock-up-clutch': {
+      const holds = lockedHolds({ parts: [part] }, state) ?? 0;
+      return holds > 0
+        ? t('oil.onAt', { pressure: numbers.quantity(Math.round(holds), 'torque') })
+        : t('oil.off');
+    }
     case 'control':
       return '';
   }

@@ -10,6 +10,8 @@ export interface ShiftBenchState {
   planId: string | null;
   throttleBy: NonNullable<PlanWishes['throttle']>;
   shifting: NonNullable<PlanWishes['shifting']>;
+  /** Whether a plan that is made has a lock-up. */
+  lockUp: boolean;
   /** The plan as it was changed on the bench; `null` while it is as made or as kept. */
   plan: HydraulicPlan | null;
   fault: PlanFault | null;
@@ -31,6 +33,7 @@ const initialState: ShiftBenchState = {
   planId: null,
   throttleBy: 'cable',
   shifting: 'valves',
+  lockUp: false,
   plan: null,
   fault: null,
   lever: null,

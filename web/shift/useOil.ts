@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
-import { engineModel, type Engine } from '../../core/converter';
+import type { Engine } from '../../core/converter';
 import type { Range, Unit } from '../../core/geartrain';
 import {
   circuitOf,
+  commandedRange,
   gearByMap,
   gearsOf,
   gearStood,
@@ -18,7 +19,7 @@ import {
   type PlanWishes,
   type Spools,
 } from '../../core/hydraulics';
-import { mostTorque } from '../../core/shift';
+import { engineWishes } from './enginePush';
 
 /** The plan made for a unit with this engine. */
 export function usePlanFor(
@@ -26,21 +27,12 @@ export function usePlanFor(
   engine: Engine | undefined,
   throttle: NonNullable<PlanWishes['throttle']>,
   shifting: NonNullable<PlanWishes['shifting']>,
+  lockUp: boolean,
 ): HydraulicPlan {
-  return useMemo(() => {
-    const model = engine && engineModel(engine);
-    return planFor(unit, {
-      throttle,
-      shifting,
-      ...(model
-        ? {
-            inputNm: mostTorque(model, 1),
-            idleRpm: model.idleRpm,
-            governedRpm: model.governedRpm,
-          }
-        : {}),
-    });
-  }, [unit, engine, throttle, shifting]);
+  return useMemo(
+    () => planFor(unit, { throttle, shifting, lockUp, ...engineWishes(engine) }),
+    [unit, engine, throttle, shifting, lockUp],
+  );
 }
 
 export interface Oil {
@@ -88,9 +80,9 @@ export function useOil(
     // A control unit changes one gear after the other until its map is content.
     for (let k = 0; control && k < forward; k++)
       gear = Math.max(1, Math.min(forward, gearByMap(lines, gear, throttle, outputRpm)));
-    if (!control)
-      gear = gearStood(plan, stood.spools);
+    if (!control) gear = gearStood(plan, stood.spools);
     const range = gears.rangeAt(lever, gear);
+    const commanded = commandedRange(gears, lever, gear, circuit.condition);
     const ratio = gears.forward[gear - 1]?.ratio ?? 1;
     const running = {
       lever,
@@ -99,7 +91,7 @@ export function useOil(
       engineRpm: Math.max(idleRpm, outputRpm * ratio),
       celsius,
     };
-    return { gear, range, running, state: circuit.at(running, stood.spools, range?.id) };
+    return { gear, range, running, state: circuit.at(running, stood.spools, commanded?.id) };
   }, [gears, circuit, control, lines, plan, stood, lever, throttle, outputRpm, celsius, idleRpm]);
   const moved = [...now.state.spools].some(([id, at]) => stood.spools.get(id) !== at);
   // Where they stand now is what the next change starts from.

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { characteristicOf, engineModel, fitStreamline } from '../../core/converter';
-import { gearByValves } from '../../core/hydraulics';
+import { gearByValves, lockedByValves } from '../../core/hydraulics';
 import { launch, sweepLaunch, fluidOf, scheduleOf } from '../../core/vehicle';
 import type { ConverterWorker, LaunchRequest } from './protocol';
 
@@ -16,7 +16,7 @@ const common = ({
   throttle,
   grade,
   seconds,
-  lines,
+  map,
 }: LaunchRequest) => ({
   vehicle,
   gears,
@@ -26,7 +26,8 @@ const common = ({
   schedule: scheduleOf(vehicle),
   fluid: fluidOf(vehicle),
   lockUp: lockUp ? (converter.lockUpCapacity ?? 0) : 0,
-  ...(lines ? { valves: gearByValves(lines, vehicle, gears.length) } : {}),
+  ...(map ? { valves: gearByValves(map.shifts, vehicle, gears.length) } : {}),
+  ...(map?.lockUp ? { locks: lockedByValves(map.lockUp, vehicle) } : {}),
 });
 
 const worker: ConverterWorker = {

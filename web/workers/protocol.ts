@@ -48,7 +48,11 @@ import type {
   OilShift,
   OilShiftResult,
   PlanFault,
-  ShiftLine,
+  OilMap,
+  Complaint,
+  PlanWishes,
+  ShiftSchool,
+  UpshiftAsked,
 } from '../../core/hydraulics';
 import type {
   Attempt,
@@ -107,8 +111,8 @@ export interface LaunchRequest {
   readonly grade: number;
   readonly lockUp: boolean;
   readonly seconds: number;
-  /** Shift lines of an oil plan; without them the vehicle's schedule decides. */
-  readonly lines?: readonly ShiftLine[];
+  /** What an oil plan decides; without it the vehicle's schedule does. */
+  readonly map?: OilMap;
 }
 
 /** A launch run again and again while one thing goes from one value to another. */
@@ -178,6 +182,8 @@ export interface OilMapRequest {
   readonly plan: HydraulicPlan;
   readonly faults: readonly PlanFault[];
   readonly setting: MapSetting;
+  /** Whose ranges a control unit commands. */
+  readonly unit: Unit | null;
 }
 
 /** A shift over time of a plan as it is. */
@@ -186,10 +192,27 @@ export interface OilShiftRequest extends Omit<OilShift, 'circuit'> {
   readonly faults: readonly PlanFault[];
 }
 
+/** An upshift set as each school sets it; the plan is the one as it was made. */
+export interface OilSchoolsRequest extends Omit<OilShift, 'circuit'> {
+  readonly plan: HydraulicPlan;
+  readonly wishes: PlanWishes;
+}
+export type OilSchools = Readonly<Record<ShiftSchool, OilShiftResult>>;
+
+/** What a driver can tell of a plan, beside the same as it was made. */
+export interface OilComplaintRequest extends Omit<UpshiftAsked, 'gear' | 'gears'> {
+  readonly made: HydraulicPlan;
+  readonly plan: HydraulicPlan;
+  readonly faults: readonly PlanFault[];
+  readonly idleRpm: number;
+}
+
 /** Messages between the page and the worker that computes oil. */
 export interface OilWorker {
-  map(request: OilMapRequest): ShiftLine[];
+  map(request: OilMapRequest): OilMap;
   shift(request: OilShiftRequest): OilShiftResult;
+  schools(request: OilSchoolsRequest): OilSchools;
+  complaint(request: OilComplaintRequest): Complaint;
 }
 
 /** So much of a piece of work is done. */

@@ -51,7 +51,7 @@ export function ShiftBenchStage({ block, rig: { plan, unit }, heading, blocks, n
       <PlayerSide>
         {heading}
         {blocks}
-        <OilHeadline unit={unit} oil={oil} />
+        <OilHeadline unit={unit} plan={plan} oil={oil} />
         {block.allow.driving && (
           <DrivingControls levers={levers} driving={driving} gears={oil.gears} onDriving={change} />
         )}

@@ -1,5 +1,11 @@
 import { unitFindings } from '../../../geartrain';
-import { partsOf, planFaultProblem, planFindings, type PlanFault } from '../../../hydraulics';
+import {
+  partsOf,
+  planFaultProblem,
+  planFindings,
+  type PlanFault,
+  type ShiftMoment,
+} from '../../../hydraulics';
 import { found, refused, type KeyResult } from '../../family';
 import { ballsOf, fitsEvidence } from './balls';
 import {
@@ -11,14 +17,7 @@ import {
   type BoltOrder,
 } from './bolts';
 import { goodDrawing } from './drawn';
-import type {
-  DrawnPressures,
-  OilGauge,
-  OilQuestion,
-  OilRig,
-  ShiftMoment,
-  ShiftSetting,
-} from './kinds';
+import type { DrawnPressures, OilGauge, OilQuestion, OilRig, ShiftSetting } from './kinds';
 import {
   canShift,
   drivenUp,

@@ -1,5 +1,11 @@
 import type { Unit } from '../../../geartrain';
-import type { BodySetting, BoltJob, HydraulicPlan, PlanFault } from '../../../hydraulics';
+import type {
+  BodySetting,
+  BoltJob,
+  HydraulicPlan,
+  PlanFault,
+  ShiftMoment,
+} from '../../../hydraulics';
 import type { Vehicle } from '../../../vehicle';
 import type { Tolerance } from '../../questionParts';
 
@@ -159,10 +165,6 @@ export type OilQuestion =
   | WhichBallQuestion
   | BoltOrderQuestion
   | KickDownQuestion;
-
-/** What becomes of the moment of an upshift. */
-export const SHIFT_MOMENTS = ['same', 'early', 'late', 'never'] as const;
-export type ShiftMoment = (typeof SHIFT_MOMENTS)[number];
 
 export type OilAnswer =
   /** Ids of parts. */

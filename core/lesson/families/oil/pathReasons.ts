@@ -86,10 +86,7 @@ export function spoolThoughts({
         ];
   const light = drivenUp(rig, { ...question, throttle: 0 }).state;
   return [
-    ...as(
-      'throttle-left-out',
-      standUp(rig, light),
-    ),
+    ...as('throttle-left-out', standUp(rig, light)),
     ...as('lever-clicks-are-gears', question.lever === gearsFor(rig).mainLever ? valves : []),
   ];
 }

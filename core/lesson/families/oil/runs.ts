@@ -4,7 +4,11 @@ import {
   gearsOf,
   partsOf,
   shiftInTime,
+  momentOf,
+  type ShiftMoment,
+  changesNothing,
   shiftMap,
+  upshiftOf,
   gearStood,
   spoolsIn,
   USUAL_ENGINE,
@@ -23,7 +27,7 @@ import {
   type Exchange,
 } from '../../../hydraulics';
 import { onceFor } from '../../../numerics';
-import type { LimitedShift, OilRig, ShiftLimits, ShiftMoment, ShiftSetting } from './kinds';
+import type { LimitedShift, OilRig, ShiftLimits, ShiftSetting } from './kinds';
 
 /** What plans do under given circumstances, each worked out once. */
 
@@ -197,21 +201,18 @@ function feedsOf(part: HydraulicPlan['parts'][number], line: string, state: OilS
   }
 }
 
-/** Share of its speed by which an upshift has to move to count as early or late. */
-const MOVED = 0.06;
-
 /** What a fault does to the moment of every upshift. */
 export function momentsWith(rig: OilRig, fault: PlanFault, throttle: number): ShiftMoment[] {
   const [sound, now] = [null, fault].map((f) => linesFor(rig, f, [throttle])) as [
     ShiftLine[],
     ShiftLine[],
   ];
-  return now.map((line, k) => {
-    const [up, was] = [line.points[0]!.up, sound[k]!.points[0]!.up];
-    if (up === null) return 'never';
-    if (was === null || Math.abs(up / was - 1) <= MOVED) return 'same';
-    return up < was ? 'early' : 'late';
-  });
+  const circuit = circuitFor(rig, fault);
+  return now.map((line, k) =>
+    changesNothing(circuit, gearsFor(rig), line.from)
+      ? 'never'
+      : momentOf(sound[k]!.points[0]!.up, line.points[0]!.up),
+  );
 }
 
 const shifted = onceFor<HydraulicPlan, ShiftedAs>();
@@ -247,9 +248,7 @@ export function planSet(rig: OilRig, gear: number, setting: ShiftSetting): Hydra
   };
 }
 
-/** rev/min of the input, s, and what turns with the input, of a shift that is set. */
-const SHIFT_RPM = 1900;
-const SHIFT_SECONDS = 1.6;
+/** kg·m² of what turns with the input, of a shift that is set. */
 const SHIFT_INERTIA = 0.2;
 
 /** Which upshift, and with how much of the pedal. */
@@ -263,28 +262,18 @@ export function canShift(rig: OilRig, gear: number): boolean {
 
 /** An upshift with the oil of a circuit. @throws Error without a vehicle, or a next gear */
 export function upshift(rig: OilRig, { gear, throttle }: Upshift, circuit: Circuit): OilShift {
-  const { forward, mainLever } = gearsFor(rig);
-  const [low, high] = [forward[gear - 1], forward[gear]];
-  if (!rig.vehicle || !low || !high || mainLever === null)
-    throw new Error('upshift: expected a vehicle and two gears');
-  return {
-    circuit,
+  const setup = upshiftOf({
     unit: rig.unit,
+    gears: gearsFor(rig),
     vehicle: rig.vehicle,
-    from: { range: low.range.id, gear },
-    to: { range: high.range.id, gear: gear + 1 },
-    running: {
-      lever: mainLever,
-      throttle,
-      outputRpm: SHIFT_RPM / low.ratio,
-      engineRpm: SHIFT_RPM,
-      celsius: WARM_C,
-    },
+    gear,
+    throttle,
+    celsius: WARM_C,
     inputNm: USUAL_ENGINE.inputNm * throttle,
     inputInertia: SHIFT_INERTIA,
-    inputRpm: SHIFT_RPM,
-    seconds: SHIFT_SECONDS,
-  };
+  });
+  if (!setup) throw new Error('upshift: expected a vehicle and two gears');
+  return { ...setup, circuit };
 }
 
 /** A shift with a setting, over time. @throws Error without a vehicle, or a next gear */

@@ -1,7 +1,7 @@
-import { partsOf, type PlanFault } from '../../../hydraulics';
+import { partsOf, type PlanFault, type ShiftMoment } from '../../../hydraulics';
 import { within } from '../../questionParts';
 import { flooredWay, latches, type OilClaim } from './claims';
-import type { OilRig, ShiftMoment } from './kinds';
+import type { OilRig } from './kinds';
 import { gearsFor, linesFor } from './runs';
 import type { KeyedOf, Thoughts } from './types';
 

@@ -4,15 +4,13 @@ import {
   bodyFor,
   gearsFor,
   SETTING_LIMITS,
-  SHIFT_MOMENTS,
   SHIFT_SETTINGS,
   type Confidence,
   type OilAnswer,
   type OilQuestion,
   type OilRig,
-  type ShiftMoment,
 } from '../../../../core/lesson';
-import { partsOf } from '../../../../core/hydraulics';
+import { partsOf, SHIFT_MOMENTS, type ShiftMoment } from '../../../../core/hydraulics';
 import { partName } from '../../../shift/oilWords';
 import { SmallSlider } from '../../../bench/SmallSlider';
 import { Choices } from '../../player/Choices';

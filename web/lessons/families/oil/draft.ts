@@ -1,9 +1,9 @@
+import type { ShiftMoment } from '../../../../core/hydraulics';
 import {
   sharesOf,
   type DrawnPressures,
   type DrawPressuresQuestion,
   type OilRig,
-  type ShiftMoment,
   type ShiftSetting,
 } from '../../../../core/lesson';
 
