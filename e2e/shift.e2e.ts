@@ -27,6 +27,9 @@ const slide = async (name: string, key: string, times: number) => {
   for (let k = 0; k < times; k++) await handle.sendKeys(key);
 };
 
+/** What has the focus would take the arrows for itself. */
+const offTheKeys = () => b.driver.executeScript('document.activeElement?.blur()');
+
 /** Fifty revolutions a minute for each key. */
 const faster = async (times: number) => {
   const key = times > 0 ? Key.ARROW_RIGHT : Key.ARROW_LEFT;
@@ -76,6 +79,51 @@ test('a shift over time: a broken accumulator spring makes it late, beside what 
       'return [...document.querySelectorAll(".shift-verdicts tr")].map((r) => r.innerText.replace(/\\s+/g, " ")).find((r) => /felt/i.test(r)) ?? ""',
     );
   await b.driver.wait(async () => /late smooth$/.test((await felt()).trim()), PATIENCE_MS);
+});
+
+test('with a lock-up: on from third gear, gone under the floor, and stuck on it kills the engine', async () => {
+  await b.visit(run.at('/teach/shift/quay-four?plan=quay-lock-up'));
+  await chooseOption(b, 'Break it', 'nothing is broken');
+  await shows('lock-up off');
+  await offTheKeys();
+  await faster(22);
+  await shows('lock-up on: it can hold');
+  await b.role('group', /^Lock-up valve: up/);
+  await b.press('radio', 'Shift map');
+  await b.press('radio', 'Figures');
+  await b.see(/lock-up off/i);
+  await slide('Throttle', Key.END, 1);
+  await shows('lock-up off');
+  await offTheKeys();
+  await faster(-22);
+  await chooseOption(b, 'Break it', 'Lock-up valve: stuck up');
+  await shows('the engine is dragged down and dies');
+  await b.see('The lock-up never lets go');
+});
+
+test('what a driver would say follows from what is broken', async () => {
+  await b.visit(run.at('/teach/shift/quay-four?plan=quay-valves'));
+  await chooseOption(b, 'Break it', '2–3 shift valve: stuck down');
+  await b.see('2 to 3: never');
+  await chooseOption(b, 'Break it', 'C1 feed: covered by the wrong gasket');
+  await b.see('In D nothing takes hold.');
+  await chooseOption(b, 'Break it', 'nothing is broken');
+  await b.driver.wait(async () => !(await b.text()).includes('takes hold'), PATIENCE_MS);
+});
+
+test('two schools of one shift side by side: firm heats its plates less', async () => {
+  await b.visit(run.at('/teach/shift/quay-four?plan=quay-valves'));
+  await b.press('radio', 'Shift over time');
+  await b.press('radio', 'Two schools');
+  const heats = () =>
+    b.driver.executeScript<string[]>(
+      'return [...(document.querySelector(".shift-verdicts tbody tr:last-child")?.querySelectorAll("td") ?? [])].map((c) => c.innerText)',
+    );
+  const kelvin = (text: string) => Number(/\+([\d.]+)/.exec(text)?.[1]);
+  await b.driver.wait(async () => (await heats()).length === 2, PATIENCE_MS);
+  const [soft, firm] = (await heats()).map(kelvin);
+  expect(firm).toBeLessThan(soft!);
+  await b.press('radio', 'Pressure');
 });
 
 test('the plan goes out as a drawing and as a picture', async () => {

@@ -429,7 +429,7 @@ function addLockUp(
   if (cooler?.kind !== 'restriction') return;
   sheet.parts.push({
     id: 'converter-feed',
-    name: 'Converter feed',
+    name: 'To converter',
     kind: 'restriction',
     from: 'line',
     to: apply,

@@ -2,6 +2,7 @@ import { Checkbox, Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { ModelSelect } from '../bench/ModelSelect';
 import { BreakIt } from '../shared/BreakIt';
+import { DriverSays } from './DriverSays';
 import { DrivingControls } from './DrivingControls';
 import { OilHeadline } from './OilHeadline';
 import { PlanFaultPicker } from './PlanFaultPicker';
@@ -41,6 +42,7 @@ export function OilControls(props: Props) {
       <BreakIt broken={fault !== null}>
         <PlanFaultPicker plan={plan} fault={fault} onFault={(next) => onBench({ fault: next })} />
       </BreakIt>
+      <DriverSays {...props} />
       <SettingsPanel {...props} />
       <details className="shift-built">
         <summary>{t('oil.built')}</summary>

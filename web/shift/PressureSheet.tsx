@@ -10,7 +10,9 @@ export function PressureSheet({ plan, unit, oil }: { plan: HydraulicPlan; unit: 
   const { t } = useTranslation();
   const numbers = useNumbers();
   const pistons = partsOf(plan, 'piston');
-  const main = ['line', 'throttle', 'governor'].filter((id) => plan.lines.some((l) => l.id === id));
+  const main = ['line', 'throttle', 'governor', 'release'].filter((id) =>
+    plan.lines.some((l) => l.id === id),
+  );
   const ports = [
     ...main.map((line) => ({ line, name: lineName(t, plan, line), on: null as boolean | null })),
     ...pistons.map((p) => ({

@@ -27,7 +27,7 @@ export function SchoolsSheet({ setup, plan, engine }: Props) {
   if (!result) return <Spin />;
   return (
     <div className="shift-schools">
-      <Verdicts now={result.firm} before={result.soft} names={{ now: 'firm', before: 'soft' }} />
+      <Verdicts now={result.soft} before={result.firm} names={{ now: 'soft', before: 'firm' }} />
       <p>{t('oil.schools.say')}</p>
       <p className="quiet">{t('oil.schools.how')}</p>
     </div>

@@ -20,7 +20,6 @@ import { FindingsList } from '../shared/FindingsList';
 import { Sheet } from '../shared/Sheet';
 import { useKept } from '../shared/kept';
 import { useShortcuts } from '../shared/useShortcuts';
-import { DriverSays } from './DriverSays';
 import { MapSheet } from './MapSheet';
 import { OilControls } from './OilControls';
 import { OilPlanView } from './OilPlanView';
@@ -170,7 +169,6 @@ function Bench({ unit, engine, vehicle, bench }: Props) {
       </div>
       <aside className="side-column shift-side" aria-label={t('oil.now')}>
         <OilControls {...shown} levers={levers} lever={lever} idleRpm={idleRpm} />
-        <DriverSays {...shown} idleRpm={idleRpm} />
         <Findings plan={plan} unit={unit} oil={oil} />
         <PlanFiles
           {...shown}
