@@ -1,12 +1,14 @@
-import { demoUnit } from '../tests/demoFile';
+import { characteristicOf, engineModel, type Converter, type Engine } from '../converter';
+import { demoFile, demoUnit } from '../tests/demoFile';
+import { fluidOf, launch, scheduleOf, type Vehicle } from '../vehicle';
 import { circuitOf, type Spools } from './circuit';
 import { planFor } from './generate';
 import { gearsOf } from './gears';
-import { lockedHolds, lockUpLine } from './lockUp';
+import { lockedByValves, lockedHolds, lockUpLine, oilMap } from './lockUp';
 import { partsOf, type HydraulicPlan } from './plan';
 import { planFindings } from './planFindings';
 import { withPlanFaults, type PlanFault } from './planFaults';
-import { shiftMap } from './shiftMap';
+import { gearByValves, pointAt, shiftMap } from './shiftMap';
 import { WARM } from './tests/handPlans';
 
 const unit = demoUnit('quay-four');
@@ -152,4 +154,43 @@ test('a unit of one gear has nothing to lock up in, and a plan made without the 
   expect(lockUpLine(circuitOf(planFor(unit)), setting)).toBeNull();
   const single = { ...unit, ranges: unit.ranges.filter((r) => r.lever === 'R') };
   expect(partsOf(planFor(single, { lockUp: true }), 'lock-up-clutch')).toEqual([]);
+});
+
+test('a launch locks up where the plan says, in no gear below it, and lets go when a gear changes', () => {
+  const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
+  const engine = engineModel(demoFile<Engine>('engines/yard-diesel'));
+  const ratios = gears.forward.map((f) => f.ratio);
+  const plan = planFor(unit, {
+    lockUp: true,
+    idleRpm: engine.idleRpm,
+    governedRpm: engine.governedRpm,
+  });
+  const map = oilMap(circuitOf(plan), { celsius: 80, idleRpm: engine.idleRpm, ratios }, forward);
+  const locks = lockedByValves(map.lockUp!, vehicle);
+  const run = launch({
+    engine,
+    converter: characteristicOf(demoFile<Converter>('converters/jetty-eleven'))!,
+    vehicle,
+    gears: ratios,
+    throttle: [{ at: 0, throttle: 0.5 }],
+    grade: 0,
+    schedule: scheduleOf(vehicle),
+    valves: gearByValves(map.shifts, vehicle, ratios.length),
+    locks,
+    lockUp: 600,
+    fluid: fluidOf(vehicle),
+    seconds: 40,
+    step: 0.002,
+  });
+  const first = run.samples.findIndex((s) => s.locked);
+  expect(run.samples[first]!.gear).toBeGreaterThanOrEqual(3);
+  const rpm = (speed: number) =>
+    ((speed * vehicle.finalDrive) / vehicle.tyreRadiusM) * (30 / Math.PI);
+  const wanted = pointAt(map.lockUp!, 0.5).up!;
+  expect(rpm(run.samples[first - 1]!.speed)).toBeLessThan(wanted * 1.01);
+  expect(rpm(run.samples[first]!.speed)).toBeGreaterThan(wanted * 0.99);
+  // Locked, engine and turbine turn as one.
+  const last = run.samples.at(-1)!;
+  expect(last.locked).toBe(true);
+  expect(last.turbineRpm / last.engineRpm).toBeGreaterThan(0.98);
 });
