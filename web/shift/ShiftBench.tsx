@@ -1,4 +1,4 @@
-import { Segmented } from 'antd';
+import { Segmented, Spin } from 'antd';
 import { useEffect, useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
@@ -35,7 +35,8 @@ import {
   type ShiftBenchState,
 } from './shiftSlice';
 import { drivingIn, useLevers } from './useLevers';
-import { useOil, usePlanFor, type Oil } from './useOil';
+import { useOil, type Oil } from './useOil';
+import { usePlanFor } from './usePlanFor';
 import '../bench/SideColumn.css';
 import './ShiftBench.css';
 
@@ -74,7 +75,7 @@ export function ShiftBench() {
       {unit && !byOil ? (
         <ByHand unit={unit} />
       ) : unit && unit.id === bench.unitId ? (
-        <Bench unit={unit} engine={engine} vehicle={vehicle} bench={bench} />
+        <Planned unit={unit} engine={engine} vehicle={vehicle} bench={bench} />
       ) : (
         <p className="library-empty">
           {t('oil.empty')} <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
@@ -113,16 +114,23 @@ const IDLE_RPM = 700;
 const THROTTLE_STEP = 0.05;
 const SPEED_STEP = 50;
 
-function Bench({ unit, engine, vehicle, bench }: Props) {
+/** The bench, once there is a plan: one that was kept, or the one that is made. */
+function Planned(props: Props) {
+  const { unit, engine, bench } = props;
+  const { throttleBy: throttle, shifting, lockUp } = bench;
+  const made = usePlanFor(unit, engine, { throttle, shifting, lockUp });
+  const plans = useAppSelector(selectModels('fair-sprocket/hydraulics'));
+  const base = (bench.planId === null ? undefined : plans.byId[bench.planId]) ?? made.plan;
+  if (base) return <Bench {...props} base={base} />;
+  return made.failure ? <p role="alert">{made.failure}</p> : <Spin />;
+}
+
+function Bench({ unit, engine, vehicle, bench, base }: Props & { base: HydraulicPlan }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const sheet = useRef<HTMLDivElement>(null);
   const [tab, setTab] = useKept<(typeof TABS)[number]>('ShiftBench tab', 'pressures');
   const change = (next: Partial<ShiftBenchState>) => void dispatch(shiftBenchChanged(next));
-  const made = usePlanFor(unit, engine, bench.throttleBy, bench.shifting, bench.lockUp);
-  const plans = useAppSelector(selectModels('fair-sprocket/hydraulics'));
-  const kept = bench.planId === null ? undefined : plans.byId[bench.planId];
-  const base = kept ?? made;
   const plan = bench.plan ?? base;
   const fault = bench.fault && planFaultProblem(plan, bench.fault) === null ? bench.fault : null;
   const levers = useLevers(unit, plan);

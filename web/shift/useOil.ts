@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react';
-import type { Engine } from '../../core/converter';
 import type { Range, Unit } from '../../core/geartrain';
 import {
   circuitOf,
@@ -8,7 +7,6 @@ import {
   gearsOf,
   gearStood,
   partsOf,
-  planFor,
   shiftMap,
   withPlanFaults,
   type Gears,
@@ -16,24 +14,8 @@ import {
   type OilRunning,
   type OilState,
   type PlanFault,
-  type PlanWishes,
   type Spools,
 } from '../../core/hydraulics';
-import { engineWishes } from './enginePush';
-
-/** The plan made for a unit with this engine. */
-export function usePlanFor(
-  unit: Unit,
-  engine: Engine | undefined,
-  throttle: NonNullable<PlanWishes['throttle']>,
-  shifting: NonNullable<PlanWishes['shifting']>,
-  lockUp: boolean,
-): HydraulicPlan {
-  return useMemo(
-    () => planFor(unit, { throttle, shifting, lockUp, ...engineWishes(engine) }),
-    [unit, engine, throttle, shifting, lockUp],
-  );
-}
 
 export interface Oil {
   readonly gears: Gears;

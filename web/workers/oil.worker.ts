@@ -4,6 +4,7 @@ import {
   complaintOf,
   gearsOf,
   oilMap,
+  planFor,
   setAs,
   shiftInTime,
   withPlanFaults,
@@ -19,6 +20,7 @@ const circuit = (plan: HydraulicPlan, faults: readonly PlanFault[] = []) => {
 };
 
 const worker: OilWorker = {
+  plan: ({ unit, wishes }) => planFor(unit, wishes),
   map: ({ plan, faults, setting, unit }) =>
     oilMap(
       circuit(plan, faults),

@@ -1,7 +1,8 @@
-import type { Complaint, OilMap, OilShiftResult } from '../../core/hydraulics';
+import type { Complaint, HydraulicPlan, OilMap, OilShiftResult } from '../../core/hydraulics';
 import type {
   OilComplaintRequest,
   OilMapRequest,
+  OilPlanRequest,
   OilSchools,
   OilSchoolsRequest,
   OilShiftRequest,
@@ -12,6 +13,9 @@ import { withWorker } from './withWorker';
 /** Shift maps and shifts over time, away from the page. Cancelling ends the worker at once. */
 const start = (): Worker =>
   new Worker(new URL('./oil.worker.ts', import.meta.url), { type: 'module' });
+
+export const runOilPlan = (request: OilPlanRequest, signal: AbortSignal): Promise<HydraulicPlan> =>
+  withWorker<OilWorker, HydraulicPlan>(start(), (worker) => worker.plan(request), signal);
 
 export const runOilMap = (request: OilMapRequest, signal: AbortSignal): Promise<OilMap> =>
   withWorker<OilWorker, OilMap>(start(), (worker) => worker.map(request), signal);

@@ -207,8 +207,15 @@ export interface OilComplaintRequest extends Omit<UpshiftAsked, 'gear' | 'gears'
   readonly idleRpm: number;
 }
 
+/** A plan to be made. */
+export interface OilPlanRequest {
+  readonly unit: Unit;
+  readonly wishes: PlanWishes;
+}
+
 /** Messages between the page and the worker that computes oil. */
 export interface OilWorker {
+  plan(request: OilPlanRequest): HydraulicPlan;
   map(request: OilMapRequest): OilMap;
   shift(request: OilShiftRequest): OilShiftResult;
   schools(request: OilSchoolsRequest): OilSchools;
