@@ -36,6 +36,7 @@ test('of a plan that is as it was made a driver has nothing to tell', () => {
       places: [],
       shifts: [],
       lockUp: null,
+      smokes: false,
     });
 });
 
@@ -70,6 +71,14 @@ test('a lock-up that is stuck on is on at a standstill; without its signal it ne
   const stuck = { kind: 'valve-stuck-up', part: 'lock-up-valve' } as const;
   expect(told(byValves, stuck).lockUp).toBe('always');
   expect(told(electric, { kind: 'solenoid-dead', part: 'sol-lock-up' }).lockUp).toBe('never');
+});
+
+// Common practice, no source: a torn modulator shifts late and hard, the exhaust smokes and the fluid vanishes.
+test('a torn diaphragm is told as late shifts with smoke', () => {
+  const plan = planFor(unit, { throttle: 'modulator' });
+  const torn = told(plan, { kind: 'diaphragm-torn', part: 'throttle-valve' });
+  expect(torn.smokes).toBe(true);
+  expect(torn.shifts.map((s) => s.moment)).toEqual(['late', 'late', 'late']);
 });
 
 // Common practice, no source: a lever sensor that reads one place beside gives the oil of one place and the commands of another.

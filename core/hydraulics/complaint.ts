@@ -15,6 +15,8 @@ export interface Complaint {
   readonly shifts: readonly ShiftTold[];
   /** When the lock-up comes now; `null`: as before, or there is none. */
   readonly lockUp: Exclude<ShiftMoment, 'same'> | 'always' | null;
+  /** The exhaust smokes, and the dipstick falls without a drop on the floor. */
+  readonly smokes: boolean;
 }
 
 export interface PlaceTold {
@@ -77,6 +79,7 @@ export function complaintOf(made: Circuit, now: Circuit, asked: Asked): Complain
   return {
     places,
     shifts: drives ? shifts.filter((s) => s.moment !== 'same' || s.felt !== null) : [],
+    smokes: now.condition.burnsFluid && !made.condition.burnsFluid,
     lockUp: lockUpNow(made, now, asked, () =>
       [made, now].map((c) => lockUpLine(c, setting, forward)?.points[0]?.up ?? null),
     ),

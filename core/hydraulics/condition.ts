@@ -3,6 +3,8 @@ import type { HydraulicPlan } from './plan';
 /** What is not as its plan says, and can't be said by other numbers in it. */
 export interface OilCondition {
   readonly pumpDriven: boolean;
+  /** Fluid stands in the intake's vacuum line: the engine draws and burns it. */
+  readonly burnsFluid: boolean;
   /** Share of what the pump moves that is air. */
   readonly air: number;
   /** Where a spool or a solenoid's way is stuck: 0 down or shut, 1 up or open. */
@@ -27,6 +29,7 @@ export interface WornPlan {
 
 export const OIL_SOUND: OilCondition = {
   pumpDriven: true,
+  burnsFluid: false,
   air: 0,
   stuck: new Map(),
   crossings: [],

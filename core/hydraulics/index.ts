@@ -92,6 +92,7 @@ export {
   type LockUpLine,
   type OilMap,
 } from './lockUp';
+export { COUNTED_WEAR } from './wear';
 export { setAs, SHIFT_SCHOOLS, type ShiftSchool } from './schools';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {

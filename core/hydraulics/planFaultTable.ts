@@ -256,7 +256,9 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
     // No vacuum pulls at it any more: the spring alone presses.
     ...on(['throttle-valve'], (worn, part) =>
       part.by.kind === 'modulator'
-        ? changed(worn, { ...part, by: { ...part.by, diaphragm: 0 } })
+        ? inState(changed(worn, { ...part, by: { ...part.by, diaphragm: 0 } }), {
+            burnsFluid: true,
+          })
         : worn,
     ),
   },

@@ -14,6 +14,7 @@ import { commandedRange, gearsOf } from './gears';
 import { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 import type { OilRunning } from './laws';
 import { partsOf, withPart, type HydraulicPlan } from './plan';
+import { wornAway } from './wear';
 import { TAKEN_OVER } from './wishes';
 
 /** A shift over time, from the moment the valves move: oil, torque, speeds. */
@@ -38,11 +39,12 @@ export interface OilShiftResult {
   readonly quality: ShiftQuality;
   readonly coming: readonly string[];
   readonly going: readonly string[];
-  /** What each element's plates took, J, and how much hotter their steel is for it, K. */
+  /** What each element's plates took, J, how much hotter their steel is for it, K, and what it wore off each face, m. */
   readonly heats: readonly {
     readonly element: string;
     readonly joules: number;
     readonly kelvin: number;
+    readonly wear: number;
   }[];
   /** s by which the coming element has taken over later (+) or sooner (−) than the going one has let go. */
   readonly lateBy: number | null;
@@ -159,7 +161,10 @@ function shiftAs(setup: OilShift, filled: Filled): OilShiftResult {
     going,
     heats: partsOf(circuit.plan, 'piston').flatMap(({ element, steel }) => {
       const joules = run.energy.heats[element] ?? 0;
-      return joules > 0 ? [{ element, joules, kelvin: joules / (steel * STEEL_HEAT) }] : [];
+      if (joules <= 0) return [];
+      const kelvin = joules / (steel * STEEL_HEAT);
+      const wear = wornAway(joules, steel, setup.running.celsius + kelvin);
+      return [{ element, joules, kelvin, wear }];
     }),
     lateBy: lateness(filled, run, coming, going),
   };

@@ -62,7 +62,7 @@ export function DriverSays({
   );
 }
 
-function sentences(t: TFunction, { places, shifts, lockUp }: Complaint): string[] {
+function sentences(t: TFunction, { places, shifts, lockUp, smokes }: Complaint): string[] {
   return [
     ...places.map(({ lever, on, range }) =>
       range !== null
@@ -81,6 +81,7 @@ function sentences(t: TFunction, { places, shifts, lockUp }: Complaint): string[
         ].join(', '),
       }),
     ),
+    ...(smokes ? [t('oil.driver.smokes')] : []),
     ...(lockUp ? [t(`oil.driver.lockUp.${lockUp}`)] : []),
   ];
 }

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { FILL_STEP, type OilShiftResult } from '../../core/hydraulics';
+import { COUNTED_WEAR, FILL_STEP, type OilShiftResult } from '../../core/hydraulics';
 import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
 import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import type { SIDES } from './shiftSides';
@@ -30,12 +30,22 @@ export function Verdicts({
   ];
   const heat = ({ heats }: OilShiftResult) =>
     heats
-      .filter((h) => h.joules >= 5)
+      .filter((h) => h.joules >= LEAST_JOULES)
       .map((h) =>
         t('oil.shift.heatOf', {
           element: h.element,
           energy: numbers.quantity(h.joules / 1000, 'energy'),
           kelvin: formatNumber(h.kelvin, 1),
+        }),
+      )
+      .join(', ') || '–';
+  const wear = ({ heats }: OilShiftResult) =>
+    heats
+      .filter((h) => h.joules >= LEAST_JOULES)
+      .map((h) =>
+        t('oil.shift.wearOf', {
+          element: h.element,
+          shifts: formatNumber(Number((COUNTED_WEAR / h.wear).toPrecision(2)), 0),
         }),
       )
       .join(', ') || '–';
@@ -52,6 +62,7 @@ export function Verdicts({
         t('oil.shift.jerkOf', { jerk: formatNumber(r.run.summary.jerk, 1) }),
     },
     { word: 'heat', of: heat },
+    { word: 'wear', of: wear },
   ] as const;
   return (
     <table className="plain shift-verdicts">
@@ -78,6 +89,9 @@ export function Verdicts({
     </table>
   );
 }
+
+/** J below which a clutch only dragged. */
+const LEAST_JOULES = 5;
 
 const ELEMENT_INKS = ['--drives', '--driven', '--held', '--idle'] as const;
 
