@@ -117,7 +117,7 @@ test('two schools of one shift side by side: firm heats its plates less', async 
   await b.press('radio', 'Two schools');
   const heats = () =>
     b.driver.executeScript<string[]>(
-      'return [...(document.querySelector(".shift-verdicts tbody tr:last-child")?.querySelectorAll("td") ?? [])].map((c) => c.innerText)',
+      'return [...document.querySelectorAll(".shift-verdicts tbody tr")].filter((r) => /heat/i.test(r.innerText)).flatMap((r) => [...r.querySelectorAll("td")].map((c) => c.innerText))',
     );
   const kelvin = (text: string) => Number(/\+([\d.]+)/.exec(text)?.[1]);
   await b.driver.wait(async () => (await heats()).length === 2, PATIENCE_MS);
