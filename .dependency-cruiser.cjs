@@ -161,7 +161,7 @@ module.exports = {
       name: 'not-to-unresolvable',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '\\?worker' },
+      to: { couldNotResolve: true, pathNot: '\\?worker|^virtual:' },
     },
     {
       name: 'no-dev-dependency-in-the-application',

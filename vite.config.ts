@@ -1,6 +1,7 @@
 import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import { VitePWA } from 'vite-plugin-pwa';
+import { componentStylesPlugin } from './scripts/componentStyles';
 import { KEPT_FILES } from './web/app/keptFiles';
 
 /** What takes work out to a file is kept first; of the fonts only what the first visit would ask for. */
@@ -65,7 +66,8 @@ const offline = VitePWA({
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), listKeptFiles, offline],
+  plugins: [react(), componentStylesPlugin('components'), listKeptFiles, offline],
+  define: { STYLES_ARE_BUILT: 'true' },
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -78,7 +78,7 @@ test('a shift over time: a broken accumulator spring makes it late, beside what 
     b.driver.executeScript<string>(
       'return [...document.querySelectorAll(".shift-verdicts tr")].map((r) => r.innerText.replace(/\\s+/g, " ")).find((r) => /felt/i.test(r)) ?? ""',
     );
-  await b.driver.wait(async () => /late smooth$/.test((await felt()).trim()), PATIENCE_MS);
+  await b.driver.wait(async () => /drags on smooth$/.test((await felt()).trim()), PATIENCE_MS);
 });
 
 test('with a lock-up: on from third gear, gone under the floor, and stuck on it kills the engine', async () => {

@@ -1,3 +1,4 @@
+import 'virtual:components.css';
 import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/source-serif-4/wght-italic.css';
 import { StrictMode } from 'react';

@@ -56,6 +56,8 @@ export const FINGER = '(pointer: coarse) and ((max-width: 640px) or (max-height:
 
 const UNDER_FINGER = { controlHeight: FINGERTIP, controlHeightSM: FINGERTIP, controlHeightLG: 48 };
 
+declare const STYLES_ARE_BUILT: true | undefined;
+
 interface Hand {
   readonly motion: boolean;
   readonly finger: boolean;
@@ -63,6 +65,9 @@ interface Hand {
 
 export function themeFor(paper: Paper, { motion, finger }: Hand): ThemeConfig {
   return {
+    hashed: false,
+    // Where the build has made the component library's rules, a page only sets their variables.
+    zeroRuntime: typeof STYLES_ARE_BUILT !== 'undefined',
     algorithm: paper === 'night' ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       ...shared,

@@ -1,0 +1,93 @@
+import path from 'node:path';
+import { createCache, extractStyle, StyleProvider } from '@ant-design/cssinjs';
+import * as antd from 'antd';
+import { createElement as h, type ComponentType, type ReactNode } from 'react';
+import type { Plugin } from 'vite';
+import { themeFor } from '../web/app/theme';
+import { renderToString } from 'react-dom/server';
+
+/** The panel of what otherwise appears beside the page, drawn in place. */
+const inside = (component: object): ComponentType<Record<string, unknown>> =>
+  (component as Record<string, never>)['_InternalPanelDoNotUseOrYouWillBeFired']!;
+const option = { key: '1', value: '1', label: 'x' };
+
+/** Every component that the program uses, drawn once, with what it draws itself beside the page. */
+export const DRAWN: Readonly<Record<string, () => ReactNode[]>> = {
+  Alert: () => [h(antd.Alert, { title: 'x' })],
+  App: () => [h(antd.App, null, h(inside(antd.message), { content: 'x' }))],
+  AutoComplete: () => [h(antd.AutoComplete, { options: [option] })],
+  Button: () => [h(antd.Button, null, 'x')],
+  Checkbox: () => [h(antd.Checkbox, null, 'x'), h(antd.Checkbox.Group, { options: ['x'] })],
+  Collapse: () => [h(antd.Collapse, { items: [option] })],
+  Dropdown: () => [
+    h(antd.Dropdown, { menu: { items: [option] } }, h('span')),
+    h(antd.Menu, { items: [option] }),
+  ],
+  Input: () => [h(antd.Input), h(antd.Input.TextArea, { autoSize: true }), h(antd.Input.Search)],
+  InputNumber: () => [h(antd.InputNumber)],
+  Modal: () => [h(inside(antd.Modal), null, 'x'), h(inside(antd.Modal), { type: 'confirm' }, 'x')],
+  Progress: () => [h(antd.Progress, { percent: 50 })],
+  QRCode: () => [h(antd.QRCode, { value: 'x' })],
+  Radio: () => [h(antd.Radio.Group, { options: ['x'], optionType: 'button' })],
+  Segmented: () => [h(antd.Segmented, { options: ['x'] })],
+  Select: () => [h(antd.Select, { options: [option] }), h(antd.Empty)],
+  Slider: () => [h(antd.Slider), h(inside(antd.Tooltip), { title: 'x' })],
+  Spin: () => [h(antd.Spin)],
+  Switch: () => [h(antd.Switch)],
+};
+
+/** Rules for every link of a page: ours are our own. */
+const BARE_LINKS = /(?<=^|\})a(?:[:[][^{},]*)?(?:,a[:[][^{},]*)*\{[^{}]*\}/g;
+
+/** The rules, without variables. @param theme as on a page */
+function stylesFor(theme: antd.ThemeConfig): string {
+  const cache = createCache();
+  const drawn = Object.entries(DRAWN).map(([key, draw]) => h('div', { key }, ...draw()));
+  const page = h(antd.ConfigProvider, { theme: { ...theme, zeroRuntime: false } }, ...drawn);
+  renderToString(h(StyleProvider, { cache }, page));
+  return extractStyle(cache, { plain: true, types: 'style' }).replace(BARE_LINKS, '');
+}
+
+/**
+ * Style sheet of the component library, made once by the build instead of by every page while it draws: its rules are the same on
+ * every paper and under every hand; what differs are variables, which the page still sets.
+ * @throws Error where that is not so
+ */
+export function componentStyles(): string {
+  const [first, ...others] = [true, false].flatMap((finger) =>
+    (['day', 'night'] as const).map((paper) =>
+      stylesFor(themeFor(paper, { motion: finger, finger })),
+    ),
+  );
+  if (others.some((css) => css !== first))
+    throw new Error('componentStyles: the rules differ from paper to paper, or from hand to hand');
+  return first!;
+}
+
+const IMPORTED = /import \{([^}]*)\} from 'antd'/g;
+/** What draws nothing of its own. */
+const UNDRAWN = ['ConfigProvider', 'theme'];
+
+/** Components that a source file takes from the library and that are not in the sheet. */
+function missingIn(code: string): string[] {
+  const names = [...code.matchAll(IMPORTED)].flatMap(([, list]) => list!.split(','));
+  return names
+    .map((n) => n.trim())
+    .filter((n) => n !== '' && !n.startsWith('type ') && !(n in DRAWN) && !UNDRAWN.includes(n));
+}
+
+/** @returns what puts them into a build, under a name of their own; a component that it does not know fails the build */
+export function componentStylesPlugin(name: string): Plugin {
+  const file = path.resolve('web/app', `${name}.css`);
+  return {
+    name: 'component-styles',
+    enforce: 'pre',
+    resolveId: (id) => (id === `virtual:${name}.css` ? file : null),
+    load: (id) => (id === file ? componentStyles() : null),
+    transform(code, id) {
+      if (!/\/web\/.*\.tsx?$/.test(id)) return;
+      const missing = missingIn(code);
+      if (missing.length > 0) this.error(`no styles are made for ${missing.join(', ')}`);
+    },
+  };
+}
