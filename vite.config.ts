@@ -2,6 +2,7 @@ import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import { VitePWA } from 'vite-plugin-pwa';
 import { componentStylesPlugin } from './scripts/componentStyles';
+import { leftOut, NO_FORMS } from './scripts/leftOut';
 import { KEPT_FILES } from './web/app/keptFiles';
 
 /** What takes work out to a file is kept first; of the fonts only what the first visit would ask for. */
@@ -66,7 +67,13 @@ const offline = VitePWA({
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), componentStylesPlugin('components'), listKeptFiles, offline],
+  plugins: [
+    leftOut(NO_FORMS),
+    react(),
+    componentStylesPlugin('components'),
+    listKeptFiles,
+    offline,
+  ],
   define: { STYLES_ARE_BUILT: 'true' },
   build: {
     outDir: '../dist/web',

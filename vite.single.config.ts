@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import { viteSingleFile } from 'vite-plugin-singlefile';
+import { leftOut, NO_FORMS, type LeftOut } from './scripts/leftOut';
 
 const WORKER =
   /new Worker\(\s*new URL\('\.\/([\w]+)\.worker\.ts', import\.meta\.url\),\s*\{ type: 'module' \},?\s*\)/g;
@@ -18,17 +19,20 @@ const workersInside: Plugin = {
   },
 };
 
-/** What a page does without: modules by path, and what stands in their place. */
-const LEFT_OUT: readonly (readonly [RegExp, string])[] = [
+/** What a page does without. */
+const LEFT_OUT: LeftOut = [
+  ...NO_FORMS,
   [
     /storage[\\/]demoWorld\.ts$/,
     'export const loadDemoWorld = () => Promise.reject(new Error("no demo world"));',
   ],
   [/node_modules[\\/]papaparse[\\/]/, 'export default {};'],
+  [/words[\\/]teach\.en\.json$/, '{}'],
   [/workers[\\/](files|search)\.worker\.ts$/, ''],
 ];
 /** A light page is for lessons about gear sets and whole units: what else can be asked stays away, with its words. */
-const HEAVY: typeof LEFT_OUT = [
+const HEAVY: LeftOut = [
+  [/words[\\/]bench\.en\.json$/, '{}'],
   [/families[\\/]converter[\\/]Stage\.tsx$/, 'export const ConverterStage = () => null;'],
   [/families[\\/]clutch[\\/]Stage\.tsx$/, 'export const ClutchStage = () => null;'],
   [/families[\\/]fault[\\/]Stage\.tsx$/, 'export const FaultStage = () => null;'],
@@ -53,12 +57,10 @@ const HEAVY: typeof LEFT_OUT = [
 ];
 const light = process.env['SINGLE'] === 'light';
 
-/** Words of screens that a page does not have, by their first name. */
-const NO_SCREENS =
-  'draft modelFields problems unitEditor modelLibrary import keys builder partEditor paper search csv casePreview models everything failures tells questionLines tryThese firstSteps versions unitLibrary takeAll richText newVersion fit modelFacts caseFields packFields';
-const NO_HEAVY =
-  'strip faults stripDown desk pack stall breakIt converterPrompts clutchPrompts stripPrompts faultPrompts clutchBlock clutchFields sweep adjust gearboxPrompts oil oilPrompts oilWords oilParts oilBlock atlas torus pairFindings';
-const silent = new Set(`${NO_SCREENS} ${light ? NO_HEAVY : ''}`.split(' '));
+/** Words of screens that a page does not have, by their first name, besides the parts that it leaves out whole. */
+const NO_SCREENS = new Set(
+  'problems import keys models everything failures tells newVersion'.split(' '),
+);
 const fewerWords: Plugin = {
   name: 'fewer-words',
   enforce: 'pre',
@@ -66,16 +68,10 @@ const fewerWords: Plugin = {
     if (!/app[\\/]words[\\/]en\.json$/.test(id)) return null;
     const words = Object.entries(JSON.parse(code) as Record<string, unknown>);
     return {
-      code: JSON.stringify(Object.fromEntries(words.filter(([k]) => !silent.has(k)))),
+      code: JSON.stringify(Object.fromEntries(words.filter(([k]) => !NO_SCREENS.has(k)))),
       map: null,
     };
   },
-};
-
-const leftOut: Plugin = {
-  name: 'left-out',
-  enforce: 'pre',
-  load: (id) => [...LEFT_OUT, ...(light ? HEAVY : [])].find(([path]) => path.test(id))?.[1] ?? null,
 };
 
 /** The script is a worker, too, and no worker that is made of a text knows where it came from. */
@@ -95,7 +91,14 @@ export default defineConfig({
   root: 'web/single',
   base: '/',
   publicDir: false,
-  plugins: [workersInside, leftOut, fewerWords, react(), placeless, viteSingleFile()],
+  plugins: [
+    workersInside,
+    leftOut([...LEFT_OUT, ...(light ? HEAVY : [])]),
+    fewerWords,
+    react(),
+    placeless,
+    viteSingleFile(),
+  ],
   build: {
     outDir: `../../dist/${light ? 'light' : 'single'}`,
     emptyOutDir: true,

@@ -38,9 +38,15 @@ const screens = {
   builder: ['lessons/builder/BuilderScreen.tsx'],
   'class book': ['classBook/ClassBookScreen.tsx'],
 };
-// Every screen but the first also needs all words, and what checks stored documents.
-const shared = ['app/words/en.json', 'storage/documentStore.ts'];
+// Every screen but the first also needs its words, and what checks stored documents.
+const WORDS = ['app/words/en.json', 'app/words/bench.en.json', 'app/words/teach.en.json'];
+const wordsOf = (name) =>
+  /^player(, unit)?$/.test(name)
+    ? WORDS.slice(0, 1)
+    : name.startsWith('player')
+      ? WORDS.slice(0, 2)
+      : WORDS;
 for (const [name, keys] of Object.entries(screens))
   console.log(
-    `first load, ${name}: ${kilobytes('index.html', ...keys, ...(name === 'home' ? [] : shared))} kB of compressed JavaScript`,
+    `first load, ${name}: ${kilobytes('index.html', ...keys, ...(name === 'home' ? [] : [...wordsOf(name), 'storage/documentStore.ts']))} kB of compressed JavaScript`,
   );

@@ -1,25 +1,45 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
+import { provideWords, WORD_PARTS, type WordPart } from '../shared/moreWords';
 import start from './words/start.en.json';
 
-/** All words come from one catalogue a language, English first: those of the first screen, and all others. */
+/** All words come from one catalogue a language, English first: those of the first screen, and all others in parts. */
 export async function startWords(): Promise<void> {
+  provideWords(moreWords);
   await i18next.use(initReactI18next).init({
     lng: 'en',
     fallbackLng: 'en',
     resources: { en: { translation: start } },
     interpolation: { escapeValue: false },
+    saveMissing: true,
+    // A word that is not there, or not yet, is a mistake of the program.
+    missingKeyHandler: (_languages, _space, key, said) => {
+      if (said === key) console.error(`no word for ${key}`);
+    },
   });
 }
 
-let more: Promise<void> | null = null;
+const PARTS: Readonly<Record<WordPart, () => Promise<{ default: object }>>> = {
+  rest: () => import('./words/en.json'),
+  bench: () => import('./words/bench.en.json'),
+  teach: () => import('./words/teach.en.json'),
+};
+const asked = new Map<WordPart, Promise<void>>();
 
-/** The words of everything but the first screen: here before any other part is shown. */
-export function moreWords(): Promise<void> {
-  more ??= import('./words/en.json').then(
-    ({ default: words }) => void i18next.addResourceBundle('en', 'translation', words, true),
-  );
-  // What could not be fetched is asked for again.
-  more.catch(() => (more = null));
-  return more;
+/** Words of everything but the first screen, all where no part is named: here before what says them is shown. */
+export async function moreWords(...parts: readonly WordPart[]): Promise<void> {
+  await Promise.all((parts.length > 0 ? parts : WORD_PARTS).map(wordsOf));
+}
+
+function wordsOf(part: WordPart): Promise<void> {
+  let words = asked.get(part);
+  if (!words) {
+    words = PARTS[part]().then(
+      ({ default: said }) => void i18next.addResourceBundle('en', 'translation', said, true),
+    );
+    asked.set(part, words);
+    // What could not be fetched is asked for again.
+    words.catch(() => asked.delete(part));
+  }
+  return words;
 }

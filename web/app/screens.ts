@@ -1,13 +1,14 @@
 import type { ComponentType } from 'react';
+import type { WordPart } from '../shared/moreWords';
 import { moreWords } from './i18n';
 
 type Loader<P> = () => Promise<ComponentType<P>>;
 
-/** A screen is shown when its words are here too. */
+/** A screen is shown when its words are here too; all of them where none are named. */
 const worded =
-  <P extends object>(load: Loader<P>): Loader<P> =>
+  <P extends object>(load: Loader<P>, ...parts: readonly WordPart[]): Loader<P> =>
   async () =>
-    (await Promise.all([load(), moreWords()]))[0];
+    (await Promise.all([load(), moreWords(...parts)]))[0];
 
 /** Loads a screen together with the dialogs it uses. */
 async function withDialogs<P extends object>(
@@ -46,7 +47,8 @@ export const screens = {
   packs: worded(() => withDialogs(packs())),
   models: worded(() => withDialogs(models())),
   modelEditor: worded(() => withDialogs(modelEditor())),
-  player: worded(async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen),
+  // What benches add comes with the lessons that need it.
+  player: worded(async () => (await import('../lessons/player/PlayerScreen')).PlayerScreen, 'rest'),
   library: worded(() => withDialogs(library())),
   builder: worded(() => withDialogs(builder())),
   records: worded(() => withDialogs(records())),

@@ -1,13 +1,5 @@
 import { openValue } from '../../core/formats';
-import {
-  familyOf,
-  mediaOf,
-  type Block,
-  type BlockKind,
-  type FamilyName,
-  type Lesson,
-} from '../../core/lesson';
-import { isDualClutch } from '../../core/shift';
+import { mediaOf, onlyGears, type Lesson } from '../../core/lesson';
 import { download, fileName } from '../shared/download';
 import type { DocumentStore } from '../storage/documentStore';
 
@@ -61,33 +53,8 @@ export function toBase64(bytes: Uint8Array): string {
 export const fromBase64 = (text: string): Uint8Array =>
   Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
 
-/** Families and blocks that the light page can ask and show. */
-const LIGHT_FAMILIES: ReadonlySet<FamilyName> = new Set(['gear-set', 'unit', 'own']);
-const LIGHT_BLOCKS: ReadonlySet<BlockKind> = new Set([
-  'text',
-  'caution',
-  'picture',
-  'bench',
-  'unit-bench',
-  'question',
-]);
-
-/** Both clutches of a unit over time are curves, which the light page does not draw. */
-const drawsCurves = (block: Block, { units = [] }: Lesson): boolean =>
-  block.kind === 'unit-bench' && units.some((u) => u.id === block.unit && isDualClutch(u));
-
 /** Which of the pages beside the application a lesson needs. */
-export const pageFor = (lesson: Lesson): 'light' | 'full' =>
-  lesson.steps
-    .flatMap((s) => s.blocks)
-    .every(
-      (b) =>
-        LIGHT_BLOCKS.has(b.kind) &&
-        !drawsCurves(b, lesson) &&
-        (b.kind !== 'question' || LIGHT_FAMILIES.has(familyOf(b.question))),
-    )
-    ? 'light'
-    : 'full';
+export const pageFor = (lesson: Lesson): 'light' | 'full' => (onlyGears(lesson) ? 'light' : 'full');
 
 /** A lesson as one page that opens from a stick or a mail and needs no server. @throws Error where the page can't be had */
 export async function exportOnePage(lesson: Lesson, documents: DocumentStore): Promise<void> {

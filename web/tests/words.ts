@@ -3,11 +3,15 @@ import i18next, { type TFunction } from 'i18next';
 import { convertToDisplay, displayUnit } from '../../core/quantities';
 import { formatReading, type Numbers } from '../shared/numbers';
 
-/** The whole English catalogue: the first screen's words, and all others. */
-export const catalogue = (): Record<string, unknown> => ({
-  ...(JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as object),
-  ...(JSON.parse(readFileSync('web/app/words/start.en.json', 'utf8')) as object),
-});
+/** The English catalogue by its parts: the first screen's words, and all others. */
+export const CATALOGUE_PARTS = ['start.en', 'en', 'bench.en', 'teach.en'] as const;
+
+export const wordsIn = (part: (typeof CATALOGUE_PARTS)[number]): Record<string, unknown> =>
+  JSON.parse(readFileSync(`web/app/words/${part}.json`, 'utf8')) as Record<string, unknown>;
+
+/** The whole catalogue. */
+export const catalogue = (): Record<string, unknown> =>
+  Object.assign({}, ...CATALOGUE_PARTS.map(wordsIn)) as Record<string, unknown>;
 
 /** The English catalogue's words for tests; a word that is missing shows as its key. */
 export async function testWords(): Promise<TFunction> {

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { CATALOGUE_PARTS, wordsIn } from '../../tests/words';
 
 const keys = (value: object, prefix = ''): string[] =>
   Object.entries(value).flatMap(([k, v]) =>
@@ -9,9 +10,7 @@ const pattern = (key: string) =>
   new RegExp(`^${key.replace(/[.]/g, '\\.').replace(/\*/g, '[\\w./-]*')}$`);
 
 test('the first screen has all its words at once', () => {
-  const start = keys(JSON.parse(readFileSync('web/app/words/start.en.json', 'utf8')) as object);
-  const rest = keys(JSON.parse(readFileSync('web/app/words/en.json', 'utf8')) as object);
-  expect(start.filter((k) => rest.includes(k))).toEqual([]);
+  const start = keys(wordsIn('start.en'));
   const parts = ['app/App', 'app/Shell', 'app/Home', 'app/ErrorScreen', 'shared/NotFound'];
   const first = [...parts, 'shared/PartMissing'].map((f) => readFileSync(`web/${f}.tsx`, 'utf8'));
   const needed = [...first.join('\n').matchAll(/\bt\(\s*(?:'([^']+)'|`([^`]+)`)/g)].map(
@@ -19,4 +18,12 @@ test('the first screen has all its words at once', () => {
   );
   expect(needed.length).toBeGreaterThan(15);
   expect(needed.filter((k) => !start.some((s) => pattern(k).test(s)))).toEqual([]);
+});
+
+test('no word stands in two parts of the catalogue', () => {
+  const all = CATALOGUE_PARTS.flatMap((part) => keys(wordsIn(part)));
+  expect(all.filter((k, n) => all.indexOf(k) !== n)).toEqual([]);
+  // A later part is laid over the earlier ones: none may hide another's branch.
+  const tops = CATALOGUE_PARTS.slice(1).flatMap((part) => Object.keys(wordsIn(part)));
+  expect(new Set(tops).size).toBe(tops.length);
 });
