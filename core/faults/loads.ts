@@ -112,17 +112,23 @@ export function loadsOf(rig: Rig): Loads {
     idleRpm: idle,
     ...(engine ? { governedRpm: engine.governedRpm } : {}),
   };
-  const oil = rig.unit ? oilModelOf(untimedPlan(rig.unit, wishes)) : null;
-  const pressure: Loads['pressure'] = (machine, apply, reverse, load) =>
-    oil === null
-      ? 0
-      : linePressure(
-          oil,
-          machine.oil,
-          { load, pumpRpm: rpmAt(load), reverse },
-          apply.filter((id) => oiled.has(id)).map((id) => [id, machine.leaks.get(id) ?? 0]),
-        );
+  // Made when something first asks for a pressure: a table of outcomes asks for none.
+  let made: OilModel | null | undefined;
+  const oilNow = (): OilModel | null =>
+    (made ??= rig.unit ? oilModelOf(untimedPlan(rig.unit, wishes)) : null);
+  const pressure: Loads['pressure'] = (machine, apply, reverse, load) => {
+    const oil = oilNow();
+    if (oil === null) return 0;
+    const leaking = apply.filter((id) => oiled.has(id));
+    return linePressure(
+      oil,
+      machine.oil,
+      { load, pumpRpm: rpmAt(load), reverse },
+      leaking.map((id) => [id, machine.leaks.get(id) ?? 0]),
+    );
+  };
   const holdsShare: Loads['holdsShare'] = (machine, element, line) => {
+    const oil = oilNow();
     const seen = line * pistonShare(machine.leaks.get(element) ?? 0);
     const none = oil?.elements.get(element)?.touch ?? 0;
     const pressed = Math.max(0, (seen - none) / ((oil?.fullPressure ?? 1) - none));
@@ -134,7 +140,9 @@ export function loadsOf(rig: Rig): Loads {
   return {
     clampNow,
     rpmAt,
-    oil,
+    get oil() {
+      return oilNow();
+    },
     wishes,
     pressure,
     multiplied,

@@ -9,7 +9,8 @@ import type { Unit } from './unit';
  *
  * A row of A is on or off for each element, so what the train does is a function of one bit mask. Each mask is
  * eliminated once and kept; a range, a fault of an element or a load then only picks masks. One pass gives
- * speeds and torques (Gauss–Jordan with partial pivoting; any numerical text): the rows are carried beside the
+ * speeds and torques (Gauss–Jordan with partial pivoting; any numerical text), from the gear sets' rows, which are on in every
+ * mask and are reduced once: the rows are carried beside the
  * identity, and the combination that leaves only ω_out and ω_in is λ, up to the ratio. A combination that
  * leaves nothing says which torques are open.
  */
@@ -55,10 +56,11 @@ export function outcomeTable(unit: Unit): OutcomeTable {
     );
   const train = compileTrain(unit);
   const space = new Float64Array((train.gearSetCount + unit.elements.length) ** 2 * 2 + 1024);
+  const sets = reducedSets(train);
   const known = new Map<number, Motion>();
   const motion = (mask: number): Motion => {
     let found = known.get(mask);
-    if (!found) known.set(mask, (found = readMotion(train, eliminated(train, mask, space))));
+    if (!found) known.set(mask, (found = readMotion(train, eliminated(train, sets, mask, space))));
     return found;
   };
   /** One map for each choice of one-way clutches, by what is applied. */
@@ -73,7 +75,7 @@ export function outcomeTable(unit: Unit): OutcomeTable {
       if (!known) places.set(chosen, (known = new Map<number, Places>()));
       let found = known.get(applied);
       if (!found) {
-        const at = eliminated(train, applied, space);
+        const at = eliminated(train, sets, applied, space);
         found = {
           motions: motionsLeft(directionsOf(train, at, ways), bitsOf(ways.all).length, FLOATING),
         };
@@ -145,21 +147,45 @@ interface Eliminated {
   readonly pivotRow: Int8Array;
 }
 
-function eliminated(train: CompiledTrain, mask: number, space: Float64Array): Eliminated {
+/** The rows of the gear sets alone, in reduced form. */
+function reducedSets({ coefficients, gearSetCount: sets, members }: CompiledTrain): Eliminated {
+  const width = members.length;
+  const wide = width + sets;
+  const cells = new Float64Array(sets * wide);
+  const on = Array.from({ length: sets }, (_v, r) => r);
+  for (const r of on) {
+    cells.set(coefficients.subarray(r * width, (r + 1) * width), r * wide);
+    cells[r * wide + width + r] = 1;
+  }
+  const pivotRow = new Int8Array(width).fill(-1);
+  reduce(cells, sets, width, wide, pivotRow);
+  return { cells, rows: sets, wide, on, pivotRow };
+}
+
+function eliminated(
+  train: CompiledTrain,
+  sets: Eliminated,
+  mask: number,
+  space: Float64Array,
+): Eliminated {
   const { coefficients, gearSetCount, elementIds } = train;
   const width = train.members.length;
-  const on: number[] = [];
-  for (let r = 0; r < gearSetCount; r++) on.push(r);
+  const on = [...sets.on];
   for (let e = 0; e < elementIds.length; e++) if (mask & (1 << e)) on.push(gearSetCount + e);
   const rows = on.length;
   const wide = width + rows;
   const cells = space.length >= rows * wide ? space : new Float64Array(rows * wide);
   cells.fill(0, 0, rows * wide);
-  on.forEach((row, r) => {
-    for (let c = 0; c < width; c++) cells[r * wide + c] = coefficients[row * width + c]!;
+  for (let r = 0; r < gearSetCount; r++)
+    for (let c = 0; c < sets.wide; c++) cells[r * wide + c] = sets.cells[r * sets.wide + c]!;
+  for (let r = gearSetCount; r < rows; r++) {
+    const from = on[r]! * width;
+    for (let c = 0; c < width; c++) cells[r * wide + c] = coefficients[from + c]!;
     cells[r * wide + width + r] = 1;
-  });
-  return { cells, rows, wide, on, pivotRow: reduce(cells, rows, width, wide) };
+  }
+  const pivotRow = sets.pivotRow.slice();
+  reduce(cells, rows, width, wide, pivotRow);
+  return { cells, rows, wide, on, pivotRow };
 }
 
 /** The motions that are left, each as [ω_in, ω_out, slip of each one-way clutch…]. */
@@ -209,33 +235,45 @@ function readMotion(
   return { outcome, ratio, speeds, torques };
 }
 
-/** Gauss–Jordan in place; gives the row in which each column has its leading 1, or −1. */
-function reduce(a: Float64Array, rows: number, width: number, wide: number): Int8Array {
-  const pivotRow = new Int8Array(width).fill(-1);
+/**
+ * Gauss–Jordan in place.
+ * @param pivotRow the row in which each column has its leading 1, or −1: those of rows that are reduced already, which stand first, and in the end all
+ */
+function reduce(
+  a: Float64Array,
+  rows: number,
+  width: number,
+  wide: number,
+  pivotRow: Int8Array,
+): void {
   let rank = 0;
-  for (let c = 0; c < width && rank < rows; c++) {
-    let best = rank;
-    for (let r = rank + 1; r < rows; r++)
-      if (Math.abs(a[r * wide + c]!) > Math.abs(a[best * wide + c]!)) best = r;
-    const lead = a[best * wide + c]!;
-    if (lead === 0) continue;
-    for (let k = 0; k < wide; k++) {
-      const held = a[best * wide + k]!;
-      a[best * wide + k] = a[rank * wide + k]!;
-      a[rank * wide + k] = held / lead;
+  for (let c = 0; c < width; c++) if (pivotRow[c]! >= 0) rank++;
+  for (let c = 0; c < width; c++) {
+    let row = pivotRow[c]!;
+    if (row < 0) {
+      if (rank === rows) continue;
+      let best = rank;
+      for (let r = rank + 1; r < rows; r++)
+        if (Math.abs(a[r * wide + c]!) > Math.abs(a[best * wide + c]!)) best = r;
+      const lead = a[best * wide + c]!;
+      if (lead === 0) continue;
+      for (let k = 0; k < wide; k++) {
+        const held = a[best * wide + k]!;
+        a[best * wide + k] = a[rank * wide + k]!;
+        a[rank * wide + k] = held / lead;
+      }
+      row = pivotRow[c] = rank++;
     }
     for (let r = 0; r < rows; r++) {
-      const f = r === rank ? 0 : a[r * wide + c]!;
+      const f = r === row ? 0 : a[r * wide + c]!;
       if (f === 0) continue;
       for (let k = c; k < wide; k++) {
-        const b = a[rank * wide + k]!;
+        const b = a[row * wide + k]!;
         if (b !== 0) a[r * wide + k] = lessScaled(a[r * wide + k]!, f, b);
       }
       a[r * wide + c] = 0;
     }
-    pivotRow[c] = rank++;
   }
-  return pivotRow;
 }
 
 /** ω/ω_in of each column; NaN where a free column other than the input's takes part. */
