@@ -83,6 +83,16 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/shift/capstan-five',
       [radio('Shift over time'), () => b.see('smooth')],
     ],
+    [
+      'shift bench, pressure test',
+      '/teach/shift/skerry-three',
+      [radio('Pressures'), radio('Pressure test'), () => b.see('at most five seconds')],
+    ],
+    [
+      'shift bench, schools',
+      '/learn/shift/quay-four?plan=quay-lock-up',
+      [radio('Shift over time'), radio('Two schools'), () => b.see('Both are taught')],
+    ],
     ['shift bench, map', '/learn/shift/lighter-six', [radio('Shift map'), () => b.see('Curves')]],
     ['pack editor', '/teach/models/clutchPacks/fender-pack', [() => b.see('Nothing wrong found')]],
     ['clutch bench in a lesson', '/teach/lessons/pedal-to-plate/preview', [press('Begin')]],

@@ -126,6 +126,23 @@ test('two schools of one shift side by side: firm heats its plates less', async 
   await b.press('radio', 'Pressure');
 });
 
+test('the pressure test: a slack cable reads low at a stall and right at idle', async () => {
+  await b.visit(run.at('/teach/shift/quay-four?plan=quay-valves'));
+  await b.press('radio', 'Pressures');
+  await b.press('radio', 'Pressure test');
+  await b.see('at most five seconds');
+  await chooseOption(b, 'Break it', 'Throttle valve: cable slack');
+  const line = () =>
+    b.driver.executeScript<string[]>(
+      'return [...document.querySelectorAll(".pressure-test tbody tr")].filter((r) => r.cells[0].innerText === "Line").flatMap((r) => [...r.cells].slice(1).map((c) => c.innerText))',
+    );
+  await b.driver.wait(async () => (await line()).some((c) => c.includes('made')), PATIENCE_MS);
+  const [idle, , stall] = await line();
+  expect([idle!.includes('made'), stall!.includes('made')]).toEqual([false, true]);
+  await chooseOption(b, 'Break it', 'nothing is broken');
+  await b.press('radio', 'Gauges');
+});
+
 test('the plan goes out as a drawing and as a picture', async () => {
   await b.visit(run.at('/teach/shift/skerry-three'));
   await b.press('button', 'SVG');

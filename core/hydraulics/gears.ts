@@ -8,6 +8,8 @@ export interface Gears {
   readonly forward: readonly { readonly range: Range; readonly ratio: number }[];
   readonly levers: readonly string[];
   readonly mainLever: string | null;
+  /** A lever place that drives backward only; `null` where there is none. */
+  readonly reverse: string | null;
   /** What is on in a lever place while the shift valves stand in this gear, 1 for the first. */
   readonly on: (lever: string, gear: number) => readonly string[];
   /** The range that this comes to; `null` where the unit has no such place. */
@@ -51,10 +53,17 @@ export function gearsOf(unit: Unit): Gears {
       Math.abs(gearOf(r) - gear) < Math.abs(gearOf(best) - gear) ? r : best,
     );
   };
+  const backward = (lever: string): boolean => {
+    const ratios = unit.ranges
+      .filter((r) => r.lever === lever)
+      .flatMap((r) => ratioOf.get(r) ?? []);
+    return ratios.length > 0 && ratios.every((ratio) => ratio < 0);
+  };
   return {
     forward,
     levers,
     mainLever,
+    reverse: levers.find(backward) ?? null,
     rangeAt,
     gearOf,
     on: (lever, gear) => rangeAt(lever, gear)?.apply ?? [],

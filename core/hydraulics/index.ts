@@ -92,6 +92,12 @@ export {
   type LockUpLine,
   type OilMap,
 } from './lockUp';
+export {
+  pressureTable,
+  toldApart,
+  type PressureCondition,
+  type PressureTable,
+} from './pressureTable';
 export { COUNTED_WEAR } from './wear';
 export { setAs, SHIFT_SCHOOLS, type ShiftSchool } from './schools';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';

@@ -1,12 +1,36 @@
+import { Segmented } from 'antd';
 import { useTranslation } from 'react-i18next';
-import type { Unit } from '../../core/geartrain';
-import { partsOf, type HydraulicPlan } from '../../core/hydraulics';
+import { partsOf } from '../../core/hydraulics';
+import { useKept } from '../shared/kept';
 import { useNumbers } from '../shared/numbers';
 import { lineName } from './oilWords';
-import type { Oil } from './useOil';
+import { PressureTest } from './PressureTest';
+import type { ShiftBenchProps } from './shiftBenchProps';
+
+const VIEWS = ['gauges', 'table'] as const;
+
+/** What is measured: gauges as it is driven now, or the table of a pressure test. */
+export function PressureSheet(props: ShiftBenchProps & { idleRpm: number }) {
+  const { t } = useTranslation();
+  const [view, setView] = useKept<(typeof VIEWS)[number]>('PressureSheet view', 'gauges');
+  return (
+    <>
+      <div className="row">
+        <Segmented
+          size="small"
+          aria-label={t('oil.table.view')}
+          value={view}
+          onChange={setView}
+          options={VIEWS.map((v) => ({ value: v, label: t(`oil.table.views.${v}`) }))}
+        />
+      </div>
+      {view === 'gauges' ? <Gauges {...props} /> : <PressureTest {...props} />}
+    </>
+  );
+}
 
 /** A gauge at every port that can be measured: what it reads now. */
-export function PressureSheet({ plan, unit, oil }: { plan: HydraulicPlan; unit: Unit; oil: Oil }) {
+function Gauges({ plan, unit, oil }: ShiftBenchProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const pistons = partsOf(plan, 'piston');

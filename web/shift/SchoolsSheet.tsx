@@ -28,8 +28,10 @@ export function SchoolsSheet({ setup, plan, engine }: Props) {
   return (
     <div className="shift-schools">
       <Verdicts now={result.soft} before={result.firm} names={{ now: 'soft', before: 'firm' }} />
-      <p>{t('oil.schools.say')}</p>
-      <p className="quiet">{t('oil.schools.how')}</p>
+      <div>
+        <p>{t('oil.schools.say')}</p>
+        <p className="quiet">{t('oil.schools.how')}</p>
+      </div>
     </div>
   );
 }

@@ -171,7 +171,7 @@ function Bench({ unit, engine, vehicle, bench, base }: Props & { base: Hydraulic
           onChange={setTab}
           options={TABS.map((v) => ({ value: v, label: t(`oil.views.${v}`) }))}
         />
-        {tab === 'pressures' && <PressureSheet plan={plan} unit={unit} oil={oil} />}
+        {tab === 'pressures' && <PressureSheet {...shown} idleRpm={idleRpm} />}
         {tab === 'shift' && <ShiftSheet {...shown} />}
         {tab === 'map' && <MapSheet {...shown} idleRpm={idleRpm} />}
       </div>
