@@ -143,6 +143,19 @@ test('the pressure test: a slack cable reads low at a stall and right at idle', 
   await b.press('radio', 'Gauges');
 });
 
+test('a control unit forgets what it has learned, and learns again from a shift', async () => {
+  await b.visit(run.at('/teach/shift/lighter-six?plan=lighter-electric'));
+  await b.press('radio', 'Shift over time');
+  await b.press('button', 'Forget what was learned');
+  const waits = () =>
+    b.driver.executeScript<string>(
+      'return [...document.querySelectorAll(".shift-side *")].find((e) => e.children.length < 2 && /^Learned: waits/.test(e.innerText ?? ""))?.innerText ?? ""',
+    );
+  await b.driver.wait(async () => /0(\.00)? s/.test(await waits()), PATIENCE_MS);
+  await b.press('button', 'Learn from this shift');
+  await b.driver.wait(async () => /0\.[0-9]*[1-9][0-9]* s/.test(await waits()), PATIENCE_MS);
+});
+
 test('the plan goes out as a drawing and as a picture', async () => {
   await b.visit(run.at('/teach/shift/skerry-three'));
   await b.press('button', 'SVG');

@@ -93,6 +93,11 @@ test('with swarf on the lever sensor a control unit commands the place beside', 
   expect(swarf.places.map((p) => [p.lever, p.on])).toContainEqual(['R', []]);
   // The place beside D is the one that knows only first gear.
   expect(swarf.shifts.map((s) => s.moment)).toEqual(['never', 'never', 'never']);
+  // Over time nothing is handed over either.
+  const worn = withPlanFaults(electric, [{ kind: 'lever-swarf', part: 'control' }]);
+  const circuit = circuitOf(worn.plan, worn.condition);
+  const { quality } = shiftInTime({ ...upshiftOf({ ...asked, gear: 1 })!, circuit });
+  expect(quality).toBe('no-shift');
   // Spools know nothing of sensors.
   expect(partsOf(byValves, 'control')).toEqual([]);
 });

@@ -194,3 +194,19 @@ test('a launch locks up where the plan says, in no gear below it, and lets go wh
   expect(last.locked).toBe(true);
   expect(last.turbineRpm / last.engineRpm).toBeGreaterThan(0.98);
 });
+
+test('asked by a launch, it is off below its gear at any speed, and between both lines stays as it was', () => {
+  const vehicle = demoFile<Vehicle>('vehicles/yard-tractor');
+  const line = lockUpLine(circuitOf(byValves), setting)!;
+  const locks = lockedByValves(line, vehicle);
+  const { up, down } = pointAt(line, 0.5);
+  const road = (rpm: number) => (rpm * (Math.PI / 30) * vehicle.tyreRadiusM) / vehicle.finalDrive;
+  expect(locks(false, line.gear - 2, 0.5, road(2 * up!))).toBe(false);
+  expect(locks(false, line.gear - 1, 0.5, road(1.01 * up!))).toBe(true);
+  const between = road((up! + down!) / 2);
+  expect([true, false].map((was) => locks(was, line.gear - 1, 0.5, between))).toEqual([
+    true,
+    false,
+  ]);
+  expect(locks(true, line.gear - 1, 0.5, road(0.99 * down!))).toBe(false);
+});

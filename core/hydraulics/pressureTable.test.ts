@@ -5,6 +5,7 @@ import { gearsOf } from './gears';
 import { partsOf } from './plan';
 import { withPlanFaults, type PlanFault } from './planFaults';
 import { pressureTable, toldApart } from './pressureTable';
+import { shiftMap } from './shiftMap';
 import { USUAL_PRESSURES } from './wishes';
 
 const unit = demoUnit('quay-four');
@@ -58,4 +59,19 @@ test('a unit without reverse is not tried in it', () => {
   const table = pressureTable(circuitOf(plan), { ...setting, gears: { ...gears, reverse: null } });
   expect(table.conditions).toEqual(['idle', 'stall', 'rolling']);
   expect(table.rows.every((r) => r.readings.length === 3)).toBe(true);
+});
+
+test('rolling, top gear stays in where its valve has it, though it would not come at that speed', () => {
+  const late = planFor(unit, { governedRpm: 5200 });
+  const table = pressureTable(circuitOf(late), setting);
+  const { points } = shiftMap(circuitOf(late), {
+    celsius: 80,
+    idleRpm: 700,
+    ratios: gears.forward.map((f) => f.ratio),
+    throttles: [0.3],
+  }).at(-1)!;
+  // Rolling at 2000 rev/min: between the speed at which it comes and the one at which it goes.
+  expect([points[0]!.up! > 2000, points[0]!.down! < 2000]).toEqual([true, true]);
+  const on = table.rows.flatMap((r) => (r.element && r.readings[4]! > 50e3 ? [r.element] : []));
+  expect(on.sort()).toEqual([...gears.forward.at(-1)!.range.apply].sort());
 });

@@ -1,7 +1,13 @@
 import { Button, Segmented, Select, Spin } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { learnedFrom, LOOKED_AT_RPM, partsOf, upshiftOf } from '../../core/hydraulics';
+import {
+  learnedFrom,
+  LOOKED_AT_RPM,
+  partsOf,
+  upshiftOf,
+  withNothingLearned,
+} from '../../core/hydraulics';
 import { useKept } from '../shared/kept';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { runOilShift } from '../workers/oilWorker';
@@ -51,6 +57,7 @@ export function ShiftSheet(props: ShiftBenchProps) {
   const was = useSettledRun(earlier, runOilShift);
   const { forward } = oil.gears;
   const control = partsOf(plan, 'control').length > 0;
+  const learned = partsOf(plan, 'control').some((c) => c.learned.some((l) => l.seconds > 0));
   return (
     <div className="shift-over-time">
       <div className="row shift-over-time-tools">
@@ -88,6 +95,15 @@ export function ShiftSheet(props: ShiftBenchProps) {
         {control && now.result && (
           <Button size="small" onClick={() => onBench({ plan: learnedFrom(plan, now.result!) })}>
             {t('oil.shift.learn')}
+          </Button>
+        )}
+        {control && (
+          <Button
+            size="small"
+            disabled={!learned}
+            onClick={() => onBench({ plan: withNothingLearned(plan) })}
+          >
+            {t('oil.shift.forget')}
           </Button>
         )}
       </div>
