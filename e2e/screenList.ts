@@ -91,7 +91,11 @@ export function screenList(browser: () => Browser): Screen[] {
     [
       'shift bench, schools',
       '/learn/shift/quay-four?plan=quay-lock-up',
-      [radio('Shift over time'), radio('Two schools'), () => b.see('Both are taught')],
+      [
+        radio('Shift over time'),
+        radio('Two schools'),
+        () => b.see('Firm is meant to spare the plates'),
+      ],
     ],
     ['shift bench, map', '/learn/shift/lighter-six', [radio('Shift map'), () => b.see('Curves')]],
     ['pack editor', '/teach/models/clutchPacks/fender-pack', [() => b.see('Nothing wrong found')]],

@@ -1,4 +1,5 @@
 import {
+  isSpool,
   linesOf,
   PAN,
   type HydraulicKind,
@@ -280,11 +281,6 @@ function clearOfEachOther(
 }
 const CLEAR = 8;
 const NUDGES = [0, 2, -2, 4, -4, 6, -6, 8, -8, 10, -10, 12, -12, 14, -14];
-
-const isSpool = (
-  part: HydraulicPart,
-): part is Extract<HydraulicPart, { kind: 'shift-valve' | 'lock-up-valve' }> =>
-  part.kind === 'shift-valve' || part.kind === 'lock-up-valve';
 
 const outlets = (part: HydraulicPart): string[] => {
   if (isSpool(part)) return [...part.up, ...part.down].map((w) => w.to);

@@ -12,7 +12,7 @@ import {
   type NetworkPart,
   type Workspace,
 } from './network';
-import { PAN, partsOf, type HydraulicPlan, type Solenoid, type Spool } from './plan';
+import { isSpool, PAN, partsOf, type HydraulicPlan, type Solenoid, type Spool } from './plan';
 import { portFlows } from './portFlows';
 import { openPorts, type OpenWay, type Placed } from './ports';
 
@@ -67,12 +67,6 @@ export const spoolsIn = (plan: HydraulicPlan, gear: number): Spools =>
 export const gearStood = (plan: HydraulicPlan, spools: Spools): number =>
   1 + partsOf(plan, 'shift-valve').filter((v) => (spools.get(v.id) ?? 0) > 0.5).length;
 
-/** Valves that pressures move from end to end. */
-const spoolsOf = (plan: HydraulicPlan) => [
-  ...partsOf(plan, 'shift-valve'),
-  ...partsOf(plan, 'lock-up-valve'),
-];
-
 /** Rounds of spools and pressures; a plan that has not come to rest by then never does. */
 const MOST_ROUNDS = 24;
 
@@ -100,7 +94,7 @@ export function circuitOf(plan: HydraulicPlan, condition: OilCondition = OIL_SOU
   const lineAt = new Map(lines.map((id, k) => [id, k]));
   const place = (id: string): number => (id === PAN ? OPEN : (lineAt.get(id) ?? OPEN));
   const nameOf = (line: number): string => (line === OPEN ? PAN : lines[line]!);
-  const valves = spoolsOf(plan);
+  const valves = plan.parts.filter(isSpool);
   const switched = partsOf(plan, 'solenoid').filter((p) => p.above);
   const pistons = partsOf(plan, 'piston');
   const fixtures = fixturesOf(plan, condition, place);

@@ -1,4 +1,5 @@
 export {
+  isSpool,
   PAN,
   partsOf,
   withPart,

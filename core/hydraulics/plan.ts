@@ -270,6 +270,10 @@ export type HydraulicPart =
 export type HydraulicKind = HydraulicPart['kind'];
 export type PartOf<K extends HydraulicKind> = Extract<HydraulicPart, { kind: K }>;
 
+/** A part that pressures move from end to end. */
+export const isSpool = (part: HydraulicPart): part is ShiftValve | LockUpValve =>
+  part.kind === 'shift-valve' || part.kind === 'lock-up-valve';
+
 export const partsOf = <K extends HydraulicKind>(
   { parts }: Pick<HydraulicPlan, 'parts'>,
   kind: K,

@@ -1,7 +1,13 @@
 import { useMemo, type KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { oilFlows, oilLayout, type FlowingPiece, type OilBox } from '../../core/drawing';
-import type { HydraulicPart, HydraulicPlan, OilRunning, OilState } from '../../core/hydraulics';
+import {
+  isSpool,
+  type HydraulicPart,
+  type HydraulicPlan,
+  type OilRunning,
+  type OilState,
+} from '../../core/hydraulics';
 import { useNumbers } from '../shared/numbers';
 import { OilSymbol } from './OilSymbol';
 import { lineName, partName } from './oilWords';
@@ -79,11 +85,11 @@ export function OilPlanView(props: Props) {
               part={part}
               name={partName(t, part, plan)}
               text={
-                sealed && !(hidden === 'pressures' && shownAlways(part.kind))
+                sealed && !(hidden === 'pressures' && shownAlways(part))
                   ? ''
                   : partState(t, numbers, part, state, running)
               }
-              state={sealed && !(hidden === 'pressures' && shownAlways(part.kind)) ? null : state}
+              state={sealed && !(hidden === 'pressures' && shownAlways(part)) ? null : state}
               running={running}
               chosen={chosen.includes(box.id)}
               onPart={onPart}
@@ -97,8 +103,7 @@ export function OilPlanView(props: Props) {
 }
 
 /** What may be seen of a plan whose pressures are hidden: where its valves stand. */
-const shownAlways = (kind: HydraulicPart['kind']): boolean =>
-  kind === 'shift-valve' || kind === 'manual-valve';
+const shownAlways = (part: HydraulicPart): boolean => isSpool(part) || part.kind === 'manual-valve';
 
 interface PipeProps {
   d: string;
