@@ -3,18 +3,13 @@ import { demandsOf, type Demands } from './demands';
 import { gearsOf, type Gears } from './gears';
 import { throttlePressure } from './laws';
 import { oiled, pathsOf, type OilPath } from './paths';
-import {
-  PAN,
-  type HydraulicPart,
-  type HydraulicPlan,
-  type Line,
-  type ThrottleBy,
-  type Way,
-} from './plan';
+import { PAN, type HydraulicPart, type HydraulicPlan } from './plan';
+import { addLockUp } from './generateLockUp';
+import { Sheet, SOLENOID_OHM, SOLENOID_ORIFICE, throttleBy } from './sheet';
 import { sizedElement } from './sizing';
 import { timed } from './timing';
 import { governorSizes, shiftValve, valveSizes } from './valveSizing';
-import { USUAL_ENGINE, USUAL_PRESSURES, type PlanWishes } from './wishes';
+import { USUAL_PRESSURES, type PlanWishes } from './wishes';
 
 /**
  * The plan of a unit's oil, made from its apply chart: every element that oil works gets a piston, a feed and, where a shift
@@ -60,53 +55,6 @@ function shiftedBy(unit: Unit, { forward }: Gears, wishes: PlanWishes): 'valves'
   const sleeves = forward.some(({ range }) => range.apply.some((id) => dogs.has(id)));
   return sleeves ? 'solenoids' : (wishes.shifting ?? 'valves');
 }
-
-/** A plan being drawn. */
-class Sheet {
-  readonly parts: HydraulicPart[] = [];
-  /** Lever places in which each port of the manual valve is open. */
-  readonly ports = new Map<string, readonly string[]>();
-  readonly up = new Map<number, Way[]>();
-  readonly down = new Map<number, Way[]>();
-  private readonly byId = new Map<string, Line>();
-
-  line(id: string, name: string): string {
-    if (!this.byId.has(id)) this.byId.set(id, { id, name });
-    return id;
-  }
-
-  lines(): Line[] {
-    return [...this.byId.values()];
-  }
-
-  port(levers: readonly string[]): string {
-    const found = [...this.ports].find(([, had]) => had.join('\n') === levers.join('\n'))?.[0];
-    if (found !== undefined) return found;
-    const named = `port-${levers.map(plain).join('-')}`;
-    const id = named.length > LONGEST || this.ports.has(named) ? `port-${this.ports.size}` : named;
-    this.line(id, levers.join(' '));
-    this.ports.set(id, levers);
-    return id;
-  }
-
-  /** The passage behind a valve that stands up, or down. */
-  past(valve: number, stands: 'up' | 'down', from: string): string {
-    const ways = this[stands];
-    const to = `${from}.${valve}${stands === 'up' ? 'u' : 'd'}`;
-    this.line(to, this.byId.get(from)!.name);
-    const had = ways.get(valve) ?? [];
-    if (!had.some((w) => w.to === to)) ways.set(valve, [...had, { from, to }]);
-    return to;
-  }
-}
-
-/** Of an id that still says its lever places. */
-const LONGEST = 40;
-/** A lever place as part of an id. */
-const plain = (lever: string): string => lever.replaceAll(/[^A-Za-z0-9]/g, '_').slice(0, 12);
-
-const SOLENOID_OHM = 14;
-const SOLENOID_ORIFICE = 1.2e-6;
 
 function addElement(
   sheet: Sheet,
@@ -191,18 +139,6 @@ const RELIEF_OVER = 1.5;
 const MOST_SUCTION = 2.5e-3;
 /** Throttle from which kick-down works. */
 const KICK_DOWN_AT = 0.9;
-
-/** Every law that ends at the same pressure with the throttle open. */
-function throttleBy(kind: ThrottleBy['kind'], full: number): ThrottleBy {
-  if (kind === 'modulator') {
-    const land = 4e-5;
-    // With the throttle closed the vacuum just takes the spring's force.
-    return { kind, spring: full * land, diaphragm: (full * land) / 65e3, land };
-  }
-  return kind === 'cable'
-    ? { kind, rest: 0, rise: full, slack: 0 }
-    : { kind, points: [0, full / 3, (2 * full) / 3, full] };
-}
 
 function addSupply(sheet: Sheet, gears: Gears, demands: Demands, wishes: PlanWishes): void {
   const { pump, leak, idle, full, reverseBoost, throttleFull } = USUAL_PRESSURES;
@@ -330,111 +266,4 @@ function addControl(sheet: Sheet, gears: Gears, { shifts }: Demands): void {
     })),
     learned: [],
   });
-}
-
-/** Capacity of the lock-up clutch over the engine's torque, Pa of the inside over the release chamber for which it is sized, and N·m for each N (memory). */
-const LOCK_MARGIN = 1.5;
-const LOCK_PRESS = 350e3;
-const LOCK_TORQUE_PER_FORCE = 0.02;
-/** k between the clutch and its cover while it is off. */
-const LOCK_GAP = 1.5e-6;
-/** Into the converter's inside, over the cooler's. */
-const CONVERTER_FEED = 4;
-/** Speeds of the lock-up over those of the shift below it, and back (memory). */
-const LOCKS_AT = { light: 1.2, full: 1.06, down: 0.82 };
-/** m² of the land of a valve that a solenoid's signal pushes: it flips at half of the least line pressure. */
-const SIGNAL_LAND = 1e-4;
-
-/** The converter's clutch, from the second-highest gear up: its valve moved by the governor past that gear's shift valve, or by a signal. */
-function addLockUp(
-  sheet: Sheet,
-  { forward }: Gears,
-  { shifts }: Demands,
-  wishes: PlanWishes,
-  byValves: boolean,
-): void {
-  const below = Math.max(1, forward.length - 2);
-  const points = shifts[below - 1];
-  if (!points) return;
-  const locks = {
-    light: LOCKS_AT.light * points.light,
-    full: LOCKS_AT.full * points.full,
-    lightDown: LOCKS_AT.light * LOCKS_AT.down * points.light,
-  };
-  const [release, apply] = [sheet.line('release', ''), sheet.line('inside', '')];
-  // Up, the chamber before the clutch drains.
-  const ways = { up: [], down: [{ from: 'line', to: release }] };
-  const governor = sheet.parts.find((p) => p.kind === 'governor');
-  const behind = sheet.parts.find((p) => p.kind === 'shift-valve' && p.gear === below);
-  if (byValves && governor?.kind === 'governor' && behind?.kind === 'shift-valve') {
-    const pushes = sheet.line(`governor.${below}u`, '');
-    behind.up.push({ from: 'governor', to: pushes });
-    const by = throttleBy(wishes.throttle ?? 'cable', USUAL_PRESSURES.throttleFull);
-    const { gear: _gear, ...spool } = shiftValve(
-      below,
-      valveSizes(locks, governor, throttlePressure({ by }, 0)),
-      'line',
-    );
-    sheet.parts.push({
-      ...spool,
-      governor: { ...spool.governor, line: pushes },
-      id: 'lock-up-valve',
-      kind: 'lock-up-valve',
-      ...ways,
-    });
-  } else {
-    const signal = sheet.line('signal', '');
-    sheet.parts.push(
-      {
-        id: 'sol-lock-up',
-        name: 'Lock-up solenoid',
-        kind: 'solenoid',
-        from: 'line',
-        to: signal,
-        rests: 'closed',
-        ohm: SOLENOID_OHM,
-        orifice: SOLENOID_ORIFICE,
-        opensIn: forward.slice(below).map((f) => f.range.id),
-        above: {
-          on: [locks.light, locks.full],
-          off: [locks.lightDown, LOCKS_AT.down * locks.full],
-        },
-      },
-      {
-        id: 'lock-up-valve',
-        name: '',
-        kind: 'lock-up-valve',
-        governor: { line: signal, area: SIGNAL_LAND },
-        throttle: { line: 'throttle', area: 0 },
-        difference: { line: signal, area: 0 },
-        spring: (SIGNAL_LAND * USUAL_PRESSURES.idle) / 2,
-        springRise: 0,
-        ...ways,
-      },
-    );
-  }
-  sheet.parts.push({
-    id: 'lock-up-clutch',
-    name: '',
-    kind: 'lock-up-clutch',
-    release,
-    apply,
-    area:
-      (LOCK_MARGIN * (wishes.inputNm ?? USUAL_ENGINE.inputNm)) /
-      (LOCK_PRESS * LOCK_TORQUE_PER_FORCE),
-    torquePerForce: LOCK_TORQUE_PER_FORCE,
-    gap: LOCK_GAP,
-  });
-  const cooler = sheet.parts.find((p) => p.id === 'cooler');
-  if (cooler?.kind !== 'restriction') return;
-  sheet.parts.push({
-    id: 'converter-feed',
-    name: 'To converter',
-    kind: 'restriction',
-    from: 'line',
-    to: apply,
-    orifice: CONVERTER_FEED * cooler.orifice,
-  });
-  // What comes out of the converter goes through the cooler.
-  cooler.from = apply;
 }

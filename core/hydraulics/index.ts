@@ -100,7 +100,7 @@ export {
   type PressureTable,
 } from './pressureTable';
 export { COUNTED_WEAR } from './wear';
-export { setAs, SHIFT_SCHOOLS, type ShiftSchool } from './schools';
+export { setAs, withShiftSet, SHIFT_SCHOOLS, type ShiftSchool } from './schools';
 export { fill, FILL_STEP, type Filled, type FilledElement } from './filling';
 export {
   drawnAt,

@@ -12,7 +12,9 @@ import {
   gearStood,
   spoolsIn,
   USUAL_ENGINE,
+  withPart,
   withPlanFaults,
+  withShiftSet,
   type Circuit,
   type Gears,
   type HydraulicPlan,
@@ -230,22 +232,14 @@ export function exchangeIn(rig: OilRig, gear: number): Exchange {
 /** A plan with a shift set so. */
 export function planSet(rig: OilRig, gear: number, setting: ShiftSetting): HydraulicPlan {
   const { plan } = rig;
-  const shift = exchangeIn(rig, gear);
-  const linesOf = (ids: readonly string[]) =>
-    partsOf(plan, 'piston').flatMap((p) => (ids.includes(p.element) ? [p.line] : []));
-  const [coming, going] = [linesOf(shift.coming), linesOf(shift.going)];
-  return {
-    ...plan,
-    parts: plan.parts.map((p) => {
-      if (p.kind === 'throttle-valve' && p.by.kind === 'cable')
-        return { ...p, by: { ...p.by, slack: p.by.slack + setting.slack } };
-      if (p.kind === 'accumulator' && coming.includes(p.line))
-        return { ...p, spring: p.spring * setting.spring, springEnd: p.springEnd * setting.spring };
-      if (p.kind !== 'feed') return p;
-      if (coming.includes(p.to)) return { ...p, in: p.in * setting.feed };
-      return going.includes(p.to) ? { ...p, out: p.out * setting.out } : p;
-    }),
-  };
+  const set = withShiftSet(plan, exchangeIn(rig, gear), setting);
+  return partsOf(set, 'throttle-valve').reduce(
+    (next, p) =>
+      p.by.kind === 'cable'
+        ? withPart(next, { ...p, by: { ...p.by, slack: p.by.slack + setting.slack } })
+        : next,
+    set,
+  );
 }
 
 /** kg·m² of what turns with the input, of a shift that is set. */
