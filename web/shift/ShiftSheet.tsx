@@ -93,7 +93,12 @@ export function ShiftSheet(props: ShiftBenchProps) {
           </Button>
         )}
         {control && now.result && (
-          <Button size="small" onClick={() => onBench({ plan: learnedFrom(plan, now.result!) })}>
+          <Button
+            size="small"
+            // What lets go by itself teaches nothing.
+            disabled={now.result.lateBy === null}
+            onClick={() => onBench({ plan: learnedFrom(plan, now.result!) })}
+          >
             {t('oil.shift.learn')}
           </Button>
         )}
