@@ -86,6 +86,7 @@ export {
   type ShiftPoint,
 } from './shiftMap';
 export {
+  draggedDown,
   lockedByValves,
   lockedHolds,
   lockUpLine,

@@ -4,7 +4,7 @@ import { fluidOf, launch, scheduleOf, type Vehicle } from '../vehicle';
 import { circuitOf, type Spools } from './circuit';
 import { planFor } from './generate';
 import { gearsOf } from './gears';
-import { lockedByValves, lockedHolds, lockUpLine, oilMap } from './lockUp';
+import { draggedDown, lockedByValves, lockedHolds, lockUpLine, oilMap } from './lockUp';
 import { partsOf, type HydraulicPlan } from './plan';
 import { planFindings } from './planFindings';
 import { withPlanFaults, type PlanFault } from './planFaults';
@@ -209,4 +209,17 @@ test('asked by a launch, it is off below its gear at any speed, and between both
     false,
   ]);
   expect(locks(true, line.gear - 1, 0.5, road(0.99 * down!))).toBe(false);
+});
+
+test('a clutch that is on drags an engine down where its gear turns it slower than it can run, and nowhere else', () => {
+  const at = (outputRpm: number) => ({ outputRpm, engineRpm: Math.max(700, outputRpm * 2) });
+  expect([0, 200, 300, 1500].map((rpm) => draggedDown(80, 2, at(rpm)))).toEqual([
+    true,
+    true,
+    false,
+    false,
+  ]);
+  // Off, without such a clutch, or in neutral: nothing ties it.
+  expect([draggedDown(0, 2, at(0)), draggedDown(null, 2, at(0))]).toEqual([false, false]);
+  expect(draggedDown(80, undefined, at(0))).toBe(false);
 });

@@ -1,5 +1,5 @@
 import type { Circuit, OilState } from './circuit';
-import { opensAbove } from './laws';
+import { opensAbove, type OilRunning } from './laws';
 import type { Vehicle } from '../vehicle';
 import { partsOf, type HydraulicPlan, type Spool } from './plan';
 import {
@@ -32,6 +32,20 @@ export function lockedHolds(
   const press = (on(clutch.apply) - on(clutch.release)) * clutch.area;
   return Math.max(0, press) * clutch.torquePerForce;
 }
+
+/** Share of its idle speed below which an engine does not run on. */
+const RUNS_FROM = 0.7;
+
+/**
+ * Whether a clutch that is on ties the engine to a speed at which it can't run. @param holds as of `lockedHolds`
+ * @param ratio of the gear that is in; left out where none drives @param running with the engine idling at least
+ */
+export const draggedDown = (
+  holds: number | null,
+  ratio: number | undefined,
+  { outputRpm, engineRpm }: Pick<OilRunning, 'outputRpm' | 'engineRpm'>,
+): boolean =>
+  holds !== null && holds > 0 && ratio !== undefined && outputRpm * ratio < RUNS_FROM * engineRpm;
 
 /** The gear from which a lock-up valve's push can come at all: past every shift valve that it comes through. */
 function lowestGear(plan: HydraulicPlan, { governor }: Spool): number {

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '../../core/geartrain';
-import { lockedHolds, type HydraulicPlan } from '../../core/hydraulics';
+import { draggedDown, lockedHolds, type HydraulicPlan } from '../../core/hydraulics';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { Oil } from './useOil';
 import './OilHeadline.css';
@@ -10,9 +10,6 @@ interface Props {
   plan: HydraulicPlan;
   oil: Oil;
 }
-
-/** Share of its idle speed below which a locked engine dies. */
-const DIES = 0.7;
 
 /** The gear that comes of it, and what is on; against the chart where it differs. */
 export function OilHeadline({ unit, plan, oil }: Props) {
@@ -31,12 +28,7 @@ export function OilHeadline({ unit, plan, oil }: Props) {
   );
   const locked = lockedHolds(plan, oil.state);
   const ratio = is ? oil.gears.forward.find((f) => f.range === is)?.ratio : undefined;
-  // Through a clutch that holds, the engine turns as the gear has it; idling was assumed.
-  const dies =
-    locked !== null &&
-    locked > 0 &&
-    ratio !== undefined &&
-    oil.running.outputRpm * ratio < DIES * oil.running.engineRpm;
+  const dies = draggedDown(locked, ratio, oil.running);
   return (
     <div className="shift-headline" role="status">
       <strong className="figure">{is ? is.gear : '?'}</strong>
