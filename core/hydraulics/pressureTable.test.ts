@@ -75,3 +75,17 @@ test('rolling, top gear stays in where its valve has it, though it would not com
   const on = table.rows.flatMap((r) => (r.element && r.readings[4]! > 50e3 ? [r.element] : []));
   expect(on.sort()).toEqual([...gears.forward.at(-1)!.range.apply].sort());
 });
+
+// Common practice, no source: a lock-up that is held on shows at its release port, which has no pressure at idle.
+test('a lock-up valve stuck up is split from a sound one at the release port alone', () => {
+  const locks = planFor(unit, { lockUp: true });
+  const stuck = withPlanFaults(locks, [{ kind: 'valve-stuck-up', part: 'lock-up-valve' }]);
+  const [sound, faulty] = [
+    pressureTable(circuitOf(locks), setting),
+    pressureTable(circuitOf(stuck.plan, stuck.condition), setting),
+  ];
+  const split = sound.rows.flatMap((r, k) =>
+    toldApart(r.readings[0]!, faulty.rows[k]!.readings[0]!) ? [r.line] : [],
+  );
+  expect(split).toEqual(['release']);
+});

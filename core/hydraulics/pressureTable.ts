@@ -41,8 +41,9 @@ const portsOf = (plan: HydraulicPlan): { line: string; element: string | null }[
   const [pump] = partsOf(plan, 'pump');
   const [throttle] = partsOf(plan, 'throttle-valve');
   const [governor] = partsOf(plan, 'governor');
+  const [lockUp] = partsOf(plan, 'lock-up-clutch');
   return [
-    ...[pump?.to, throttle?.to, governor?.to].flatMap((line) =>
+    ...[pump?.to, throttle?.to, governor?.to, lockUp?.release].flatMap((line) =>
       line === undefined ? [] : [{ line, element: null }],
     ),
     ...partsOf(plan, 'piston').map(({ line, element }) => ({ line, element })),
