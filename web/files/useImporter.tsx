@@ -14,19 +14,16 @@ import { reasonOf } from '../shared/reasonOf';
 import { saveAttempt } from '../state/attemptsSlice';
 import { saveLesson } from '../state/librarySlice';
 import { saveModel } from '../state/modelsSlice';
-import type { AttemptRecord, LessonRecord, SaveOutcome } from '../storage/documentStore';
+import type { AttemptRecord, LessonRecord } from '../storage/documentStore';
 import { readSettings, settingsChanged } from '../state/settingsSlice';
 import { unfolded, type Chosen } from './everything';
 import { failureText } from './failureText';
 import { openChosenFile } from './openFiles';
-import { useAskWhichStays, type Both } from './useAskWhichStays';
+import { takeIn, type Incoming, type Line } from './takeIn';
+import { useAskWhichStays } from './useAskWhichStays';
 
-export interface ImportLine {
+export interface ImportLine extends Line {
   readonly file: string;
-  readonly good: boolean;
-  readonly text: string;
-  /** Puts back what was replaced. */
-  readonly undo?: () => Promise<void>;
 }
 
 export interface Importer {
@@ -38,22 +35,6 @@ export interface Importer {
   readonly cancel: () => void;
   readonly undo: (line: ImportLine) => void;
   readonly dismiss: () => void;
-}
-
-type Line = Omit<ImportLine, 'file'>;
-
-/** One document on its way in, of whatever kind. */
-interface Incoming<T> {
-  readonly title: string;
-  /** @param base what it replaces; `null` where nothing may stand there */
-  readonly save: (document: T, base: T | null) => Promise<SaveOutcome<T>>;
-  readonly document: T;
-  /** The same under an id of its own. */
-  readonly copy: () => T;
-  /** same: nothing to do · later: what is here goes on in the file · earlier: the file is behind · other: to be asked */
-  readonly against: (stored: T) => 'same' | 'later' | 'earlier' | 'other';
-  readonly words: { readonly taken: string; readonly same: string; readonly earlier: string };
-  readonly both: (stored: T) => Both | null;
 }
 
 /** Opens documents from files. Nothing that differs is replaced without being asked, and a replacement can be undone. */
@@ -70,34 +51,7 @@ export function useImporter(): Importer {
   // The worker ends with the screen.
   useEffect(() => () => cancelling.current.abort(), []);
 
-  async function takeIn<T>(incoming: Incoming<T>): Promise<Line> {
-    const { title, document, save, words } = incoming;
-    const good = (text: string): Line => ({ good: true, text });
-    const first = await save(document, null);
-    if (first.outcome === 'saved') return good(words.taken);
-    if (first.outcome === 'unreadable') {
-      await save(incoming.copy(), null);
-      return good(t('import.besideNewer', { title }));
-    }
-    const { stored } = first;
-    const stands = incoming.against(stored);
-    if (stands === 'same') return good(words.same);
-    if (stands === 'earlier') return good(words.earlier);
-    const choice = stands === 'later' ? 'replace' : await ask(title, incoming.both(stored));
-    if (choice === 'cancel') return good(t('import.leftAlone', { title }));
-    if (choice === 'both') {
-      await save(incoming.copy(), null);
-      return good(words.taken);
-    }
-    const replaced = await save(document, stored);
-    // Another tab was quicker: it is asked again against what stands there now.
-    if (replaced.outcome !== 'saved') return takeIn(incoming);
-    return {
-      good: true,
-      text: stands === 'later' ? words.taken : t('import.replaced', { title }),
-      undo: async () => void (await save(stored, replaced.record)),
-    };
-  }
+  const inOf = <T,>(incoming: Incoming<T>): Promise<Line> => takeIn(incoming, { ask, word: t });
 
   async function takeLesson({ lesson, media }: LessonPack): Promise<Line> {
     // Pictures go by their content: a name says nothing, and another lesson may have the same one.
@@ -111,7 +65,7 @@ export function useImporter(): Importer {
     const own = withMediaAt(lesson, paths);
     const record: LessonRecord = { lesson: own, origin: 'imported', revision: 0, changed: false };
     const { title } = lesson;
-    return takeIn<LessonRecord>({
+    return inOf<LessonRecord>({
       title,
       document: record,
       copy: () => ({ ...record, lesson: { ...own, id: services.newId() } }),
@@ -134,7 +88,7 @@ export function useImporter(): Importer {
     const record: AttemptRecord = { attempt, source };
     const aside = attempt.setAside?.length ?? 0;
     const told = aside > 0 ? ` ${t('import.setAside', { count: aside })}` : '';
-    return takeIn<AttemptRecord>({
+    return inOf<AttemptRecord>({
       title: t('import.recordTitle'),
       document: record,
       copy: () => ({ ...record, attempt: { ...attempt, id: services.newId() } }),
@@ -155,7 +109,7 @@ export function useImporter(): Importer {
 
   async function takeModel(model: Model): Promise<Line> {
     const title = model.name;
-    return takeIn<Model>({
+    return inOf<Model>({
       title,
       document: model,
       copy: () => ({ ...model, id: services.newId() }),

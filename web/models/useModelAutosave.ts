@@ -2,7 +2,8 @@ import { useCallback } from 'react';
 import type { Model } from '../../core/formats';
 import { useAppDispatch } from '../state/hooks';
 import { exportModel } from '../files/exportFiles';
-import { useSaver, type SaverState } from '../shared/useSaver';
+import type { SaverState } from '../shared/draftSaver';
+import { useSaver } from '../shared/useSaver';
 import { saveModel } from '../state/modelsSlice';
 import { useTakeCopy } from './useTakeCopy';
 

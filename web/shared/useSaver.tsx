@@ -1,19 +1,12 @@
 import { App, Button } from 'antd';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useBlocker } from 'react-router';
+import { draftSaver, type Draft, type SaverState } from './draftSaver';
 
-/** waiting: a moment from now · stopped: something must be decided first, and nothing is saved until then */
-export type SaverState = 'saved' | 'waiting' | 'saving' | 'failed' | 'stopped';
-
-interface Options<T> {
-  readonly draft: T;
+interface Options<T> extends Draft<T> {
   /** What is stored when the screen opens. */
   readonly stored: T;
-  /** The draft can be kept as it is. */
-  readonly sound: boolean;
-  /** @returns false where something must be decided first @throws where it could not be kept */
-  readonly save: (draft: T, base: T) => Promise<boolean>;
   /** Hands the draft out as a file: for one who leaves while it can't be kept. */
   readonly takeAlong: (draft: T) => void;
 }
@@ -28,76 +21,15 @@ export interface Saver<T> {
   readonly rebase: (stored: T) => void;
 }
 
-/** A pause in the typing saves; who never pauses is saved for all that. */
-export const PAUSE_MS = 700;
-export const LONGEST_MS = 2000;
-
-/** How long until the next save. @param since when the first change that is not kept was made, ms */
-export const waitFor = (now: number, since: number): number =>
-  Math.max(0, Math.min(PAUSE_MS, since + LONGEST_MS - now));
-
 /**
- * Keeps a draft: a moment after the last change, at the latest two seconds after the first, and when the screen is left
- * or the page is hidden.
+ * Keeps a draft, and also when the screen is left or the page is hidden.
  * What can't be kept is not left behind without a word: the way out asks, and offers it as a file.
  */
 export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T>): Saver<T> {
-  const base = useRef(stored);
-  const latest = useRef({ draft, sound, save });
-  const running = useRef<Promise<boolean> | null>(null);
-  const since = useRef<number | null>(null);
-  /** The draft that could not be kept: it is tried again when it changes, or when the user says so. */
-  const refused = useRef<T | null>(null);
-  const [kept, setKept] = useState(stored);
-  const [state, setState] = useState<'idle' | 'saving' | 'failed' | 'stopped'>('idle');
-  const [reason, setReason] = useState('');
-  useEffect(() => {
-    latest.current = { draft, sound, save };
-  });
-  const clean = useCallback(() => latest.current.draft === base.current, []);
-
-  const saveNow = useCallback((): Promise<boolean> => {
-    const run = async () => {
-      let tried: T | null = null;
-      try {
-        while (!clean() && latest.current.sound) {
-          const { draft: now, save: keep } = latest.current;
-          tried = now;
-          setState('saving');
-          if (!(await keep(now, base.current))) {
-            setState('stopped');
-            return false;
-          }
-          base.current = now;
-          since.current = null;
-          setKept(now);
-        }
-        setState('idle');
-        return clean();
-      } catch (error) {
-        refused.current = tried;
-        since.current = null;
-        setReason(error instanceof Error ? `${error.name}: ${error.message}` : String(error));
-        setState('failed');
-        return false;
-      }
-    };
-    if (running.current) return running.current;
-    const own = run();
-    running.current = own;
-    void own.finally(() => {
-      if (running.current === own) running.current = null;
-    });
-    return own;
-  }, [clean]);
-
-  useEffect(() => {
-    if (draft === base.current || draft === refused.current || !sound || state === 'stopped')
-      return;
-    since.current ??= Date.now();
-    const timer = setTimeout(() => void saveNow(), waitFor(Date.now(), since.current));
-    return () => clearTimeout(timer);
-  }, [draft, sound, saveNow, state]);
+  const [saver] = useState(() => draftSaver(stored));
+  const { state, kept, reason } = useSyncExternalStore(saver.subscribe, saver.now);
+  useEffect(() => saver.changed({ draft, sound, save }));
+  const { clean, saveNow, rebase } = saver;
   useEffect(() => () => void saveNow(), [saveNow]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
@@ -114,18 +46,8 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
       document.removeEventListener('visibilitychange', put);
     };
   }, [clean, saveNow]);
-  useAskBeforeLeaving(clean, saveNow, () => takeAlong(latest.current.draft));
-
-  const rebase = useCallback((now: T) => {
-    base.current = now;
-    refused.current = null;
-    since.current = null;
-    setKept(now);
-    setReason('');
-    setState('idle');
-  }, []);
-  const shown: SaverState =
-    state === 'idle' ? (draft === kept ? 'saved' : 'waiting') : draft === kept ? 'saved' : state;
+  useAskBeforeLeaving(clean, saveNow, () => takeAlong(saver.draft()));
+  const shown: SaverState = draft === kept ? 'saved' : state === 'idle' ? 'waiting' : state;
   return { state: shown, reason, saveNow, rebase };
 }
 

@@ -45,13 +45,11 @@ export function useAutosave(draft: Lesson, record: LessonRecord): Autosave {
   const rebase = useCallback(
     (now: number, saved: Lesson | null) => {
       revision.current = now;
-      setOther((there) => {
-        const base = saved ?? there?.lesson;
-        if (base) compareWith(base);
-        return null;
-      });
+      const base = saved ?? other?.lesson;
+      setOther(null);
+      if (base) compareWith(base);
     },
-    [compareWith],
+    [compareWith, other],
   );
   return { ...saver, other, rebase };
 }
