@@ -1,3 +1,4 @@
+import { NEVER_GIVEN } from '../web/app/neverGiven';
 import type { Browser } from './browser';
 import { layoutProblems, smallLetters, smallTargets } from './layoutProblems';
 import { screenList } from './screenList';
@@ -26,6 +27,14 @@ const SIZES = process.env['WIDTHS'] === 'others' ? OTHERS : USUAL;
 const STUDENTS =
   /^\/(learn|room)|\/preview|^\/teach\/(ratio|apply|converter|clutch|shift|faults|strip-down)\b/;
 
+/** What the build gives no style, since it is thought not to be there. */
+async function unstyled(b: Browser): Promise<string[]> {
+  const classes = await b.driver.executeScript<string[]>(
+    'return [...new Set([...document.querySelectorAll("[class*=ant-]")].flatMap((e) => [...e.classList]))]',
+  );
+  return classes.filter((c) => NEVER_GIVEN.test(c)).map((c) => `has no style: ${c}`);
+}
+
 /** By script, since an open dialog lies over the bar. */
 export async function switchPaper(b: Browser): Promise<void> {
   await b.driver.executeScript(
@@ -46,7 +55,7 @@ export function lookAtScreens(run: Session, quarter: 0 | 1 | 2 | 3): void {
       await b().viewport(1280, 800);
       await b().visit(run.at(route));
       for (const step of steps) await step();
-      const found: string[] = [];
+      const found = await unstyled(b());
       for (const [width, height] of SIZES) {
         const phone = width <= 640 || height <= 480;
         await b().finger(phone);

@@ -74,8 +74,9 @@ export function themeFor(paper: Paper, { motion, finger }: Hand): ThemeConfig {
       ...papers[paper],
       ...(finger ? UNDER_FINGER : {}),
       motion,
-      boxShadow: 'none',
-      boxShadowSecondary: 'none',
+      // What lies over the page is told from it by a line.
+      boxShadow: `0 0 0 1px ${papers[paper].colorText}`,
+      boxShadowSecondary: `0 0 0 1px ${papers[paper].colorText}`,
     },
     components: {
       Button: { fontWeight: 620, primaryShadow: 'none', defaultShadow: 'none' },
