@@ -9,6 +9,7 @@ import { browserTabs } from '../storage/tabs';
 import { waitingIn } from '../storage/waiting';
 import { layOutSection } from '../workers/drawingWorker';
 import { sectionLayouts } from '../workers/sectionLayouts';
+import { unitAnswers } from '../workers/unitAnswers';
 
 export function browserServices(): Services {
   const store = browserStore();
@@ -26,5 +27,6 @@ export function browserServices(): Services {
     newId: () => `k${nanoid(12)}`,
     loadDemo: async () => (await import('../storage/demoWorld')).loadDemoWorld(),
     sections: sectionLayouts(layOutSection),
+    unitAnswers: unitAnswers(),
   };
 }

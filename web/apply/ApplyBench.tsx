@@ -73,6 +73,9 @@ export function ApplyBench() {
     dispatch(unitOpened({ unitId: unit.id, applied: first?.apply ?? [] }));
   }, [unit, apply.unitId, dispatch]);
 
+  // A large unit is first drawn in slices; from there on a press shows at once.
+  const begun = useDeferredValue(apply.unitId);
+
   if (!unit)
     return (
       <main className="page" id="main">
@@ -84,7 +87,7 @@ export function ApplyBench() {
   return (
     <main className="apply-bench" id="main">
       <h1 className="visually-hidden">{t('nav.apply')}</h1>
-      {apply.unitId === unit.id && (
+      {apply.unitId === unit.id && begun === unit.id && (
         <Bench
           unit={unit}
           door={door}

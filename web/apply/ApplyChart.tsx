@@ -10,7 +10,8 @@ import {
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
 import { formatNumber, formatRatio } from '../shared/numbers';
-import { isLarge, useChartRows } from '../workers/unitWorker';
+import { useChartRows } from '../state/useUnitAnswers';
+import { isLarge } from '../workers/unitWorker';
 import { sameElements } from './applySlice';
 import { ChartGrid, type ChartCell, type ChartColumn } from './ChartGrid';
 import { Mark } from './Mark';

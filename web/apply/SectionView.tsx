@@ -53,9 +53,6 @@ export function SectionView(props: Props) {
   // So many lines can't be followed by eye, and would cost every frame.
   const moves = lines.length <= MOST_MOVING;
   const top = caseY - 34;
-  // Idle members lie below, and each horizontal line bridges what it crosses.
-  const rank = { idle: 0, held: 1, driven: 2, drives: 3 } as const;
-  const sorted = [...lines].sort((a, b) => rank[role(a.member)] - rank[role(b.member)]);
   return (
     <svg
       className="section-view"
@@ -71,19 +68,7 @@ export function SectionView(props: Props) {
     >
       <path className="section-centre" d={`M0 ${centreY}H${width}`} />
       <Ground x1={30} x2={width - 30} y={caseY} />
-      {sorted
-        .filter((l) => l.x1 === l.x2)
-        .map((l, k) => (
-          <path key={k} className={`section-line member-${role(l.member)}`} d={linePath(l)} />
-        ))}
-      {sorted
-        .filter((l) => l.x1 !== l.x2)
-        .map((l, k) => (
-          <g key={k}>
-            <path className="section-bridge" d={shortened(l)} />
-            <path className={`section-line member-${role(l.member)}`} d={linePath(l)} />
-          </g>
-        ))}
+      <Lines lines={lines} role={role} />
       {lines
         .filter((l) => l.member === CASE)
         .map((l, k) => (
@@ -134,6 +119,39 @@ export function SectionView(props: Props) {
         speed={speedText(solution, unit.output)}
       />
     </svg>
+  );
+}
+
+interface LinesProps {
+  lines: readonly SectionLine[];
+  role: (member: string) => MemberRole;
+}
+
+/** Idle members lie below. */
+const FROM_BELOW = ['idle', 'held', 'driven', 'drives'] as const;
+
+/**
+ * All lines of the members, those of one role in one shape: a large unit has thousands, and each shape of its own is laid out
+ * anew whenever the drawing is. Each horizontal line bridges what it crosses.
+ */
+function Lines({ lines, role }: LinesProps) {
+  const of = (upright: boolean) =>
+    FROM_BELOW.map((r) => ({
+      role: r,
+      own: lines.filter((l) => (l.x1 === l.x2) === upright && role(l.member) === r),
+    })).filter(({ own }) => own.length > 0);
+  return (
+    <>
+      {of(true).map(({ role: r, own }) => (
+        <path key={r} className={`section-line member-${r}`} d={own.map(linePath).join('')} />
+      ))}
+      {of(false).map(({ role: r, own }) => (
+        <g key={r}>
+          <path className="section-bridge" d={own.map(shortened).join('')} />
+          <path className={`section-line member-${r}`} d={own.map(linePath).join('')} />
+        </g>
+      ))}
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useAppSelector } from '../state/hooks';
 import { onShelf, selectUnits } from '../state/modelsSlice';
-import { useUnitFigures } from '../workers/unitWorker';
+import { useUnitFigures } from '../state/useUnitAnswers';
 
 const NONE: readonly number[] = [];
 

@@ -1,5 +1,5 @@
 import { Spin } from 'antd';
-import { useEffect } from 'react';
+import { useDeferredValue, useEffect } from 'react';
 import { useParams } from 'react-router';
 import type { ModelKind } from '../../core/formats';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
@@ -17,6 +17,8 @@ export function ModelEditorScreen({ kind }: { kind: ModelKind }) {
   const model = modelId === undefined ? undefined : shelf.byId[modelId];
   const draft = useAppSelector((state) => state.modelDraft.present);
   const open = draft?.id === modelId && draft?.format === kind ? draft : null;
+  // A large one is first drawn in slices; from there on what is typed shows at once.
+  const begun = useDeferredValue(open?.id);
 
   useEffect(() => {
     if (model && !open) dispatch(modelDraftOpened(model));
@@ -24,7 +26,7 @@ export function ModelEditorScreen({ kind }: { kind: ModelKind }) {
   useEffect(() => () => void dispatch(modelDraftClosed()), [dispatch, modelId, kind]);
 
   if (!model) return <NotFound />;
-  if (!open) return <Spin />;
+  if (!open || begun !== open.id) return <Spin />;
   return open.format === 'fair-sprocket/unit' ? (
     <UnitEditor key={open.id} draft={open} />
   ) : (

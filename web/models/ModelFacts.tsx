@@ -23,7 +23,7 @@ import type { Vehicle } from '../../core/vehicle';
 import { useAppSelector } from '../state/hooks';
 import { selectUnits } from '../state/modelsSlice';
 import { formatNumber, formatRatio, useNumbers } from '../shared/numbers';
-import { useUnitFigures } from '../workers/unitWorker';
+import { useUnitFigures } from '../state/useUnitAnswers';
 
 /** What tells one model from another, in a few figures that are computed from it. */
 export function ModelFacts({ model }: { model: Model }) {

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ComponentType } from 'react';
+import { startTransition, useEffect, useState, type ComponentType } from 'react';
 
 import { Loading, PartMissing, type Missing } from './PartMissing';
 
@@ -29,7 +29,8 @@ export function lazyPart<P extends object>(
       const fetched = async () => {
         try {
           known = await load();
-          if (!left) setLoaded(() => known);
+          // In slices: a press is answered before a large screen is drawn.
+          if (!left) startTransition(() => setLoaded(() => known));
         } catch (error) {
           const kind = (await answers()) ? 'newer' : 'gone';
           if (!left)

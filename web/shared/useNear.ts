@@ -8,7 +8,7 @@ export interface Near<T extends HTMLElement> {
   readonly height: number;
 }
 
-const AROUND = '400px';
+const AROUND = '200px';
 
 /** @param long the list is so long that it matters; where not, everything is drawn @param guess px */
 export function useNear<T extends HTMLElement>(long: boolean, guess: number): Near<T> {

@@ -4,6 +4,7 @@ import type { DocumentStore } from '../storage/documentStore';
 import type { Tabs } from '../storage/tabs';
 import type { Waiting } from '../storage/waiting';
 import type { SectionLayouts } from '../workers/sectionLayouts';
+import type { UnitAnswers } from '../workers/unitAnswers';
 import type { DemoWorld } from '../storage/demoWorld';
 
 /** What state changes may reach outside the state: storage, other tabs, the clock and new ids. */
@@ -21,4 +22,5 @@ export interface Services {
   newId(): string;
   readonly loadDemo: () => Promise<DemoWorld>;
   readonly sections: SectionLayouts;
+  readonly unitAnswers: UnitAnswers;
 }

@@ -6,6 +6,7 @@ import { newUnit } from '../models/units/editor/unitEdits';
 import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
 import { waitingIn } from '../storage/waiting';
 import { memoryMarks, type Marks } from '../storage/marks';
+import { unitAnswers } from '../workers/unitAnswers';
 import { sectionLayouts } from '../workers/sectionLayouts';
 import type { Services } from './services';
 import { readSettings, defaultSettings, settingsChanged } from './settingsSlice';
@@ -35,6 +36,7 @@ function setUp(keyValue: KeyValueStore = memoryStore(), marks: Marks = memoryMar
     now: () => '2030-01-01T08:00:00Z',
     newId: () => 'new-id',
     sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here'))),
+    unitAnswers: unitAnswers(),
     loadDemo: () =>
       Promise.resolve({
         lessons: [demoLesson],

@@ -22,7 +22,7 @@ import { DIFFICULTIES } from '../../core/faults';
 import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { useServices } from '../state/hooks';
-import { useJobPlan } from '../workers/unitWorker';
+import { useJobPlan } from '../state/useUnitAnswers';
 import { DemandFields } from './DemandFields';
 import { OwnLimits, OwnPrices } from './OwnNumbers';
 import { wayText } from './jobWords';

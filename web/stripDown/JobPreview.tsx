@@ -13,7 +13,7 @@ import {
 } from '../../core/assembly';
 import { BothWays } from './BothWays';
 import { moneyText } from './jobWords';
-import { useJobPlan } from '../workers/unitWorker';
+import { useJobPlan } from '../state/useUnitAnswers';
 import { partName } from './partName';
 import './StripDown.css';
 

@@ -1,7 +1,7 @@
 import { Spin } from 'antd';
 import type { ReactNode } from 'react';
 import { demandsOf, knownPlan, type Job } from '../../core/assembly';
-import { useJobPlan } from '../workers/unitWorker';
+import { useJobPlan } from '../state/useUnitAnswers';
 
 interface Props {
   job: Job;

@@ -19,7 +19,7 @@ import { shelfOf } from '../bench/modelPlaces';
 import { useKept } from '../shared/kept';
 import { useAppSelector, useServices } from '../state/hooks';
 import { selectJobs, selectUnits } from '../state/modelsSlice';
-import { useJobPlan, useStripPlan } from '../workers/unitWorker';
+import { useJobPlan, useStripPlan } from '../state/useUnitAnswers';
 import { JobBench } from './JobBench';
 import { machineOf } from './jobWords';
 import './StripDown.css';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Outcome, Unit } from '../../../core/geartrain';
 import { formatRatio } from '../../shared/numbers';
-import { useCombined } from '../../workers/unitWorker';
+import { useCombined } from '../../state/useUnitAnswers';
 import { sameElements } from '../applySlice';
 import { ToothSearchDialog } from './ToothSearchDialog';
 import './ElsePanel.css';

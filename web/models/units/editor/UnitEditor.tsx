@@ -11,7 +11,7 @@ import { withNotes } from '../../withNotes';
 import { UnitSheet } from '../../../apply/UnitSheet';
 import { SECTION } from '../../../apply/applySlice';
 import { useTurning } from '../../../bench/useTurning';
-import { useUnitFigures } from '../../../workers/unitWorker';
+import { useUnitFigures } from '../../../state/useUnitAnswers';
 import type { EditorProps } from './editorProps';
 import { ElementsEditor } from './ElementsEditor';
 import { FindingsList } from './FindingsList';

@@ -1,0 +1,54 @@
+import type { Range, Unit } from '../../core/geartrain';
+
+/** Something that takes a while to work out of a unit. */
+export interface UnitQuestion<T> {
+  readonly answer: (unit: Unit, ranges: readonly Range[], signal: AbortSignal) => Promise<T>;
+}
+
+/** Answers about large units: one is worked out at a time, and what was answered of a unit is known as long as that is there. */
+export interface UnitAnswers {
+  readonly known: <T>(
+    question: UnitQuestion<T>,
+    unit: Unit,
+    ranges: readonly Range[],
+  ) => T | undefined;
+  /** @throws AbortError where the signal came first */
+  readonly ask: <T>(
+    question: UnitQuestion<T>,
+    unit: Unit,
+    ranges: readonly Range[],
+    signal: AbortSignal,
+  ) => Promise<T>;
+}
+
+type Answers = WeakMap<readonly Range[], unknown>;
+
+export function unitAnswers(): UnitAnswers {
+  const kept = new WeakMap<Unit, Map<UnitQuestion<unknown>, Answers>>();
+  /** Several at once would only keep the page waiting for a core. */
+  let before: Promise<unknown> = Promise.resolve();
+
+  const known: UnitAnswers['known'] = <T>(
+    question: UnitQuestion<T>,
+    unit: Unit,
+    ranges: readonly Range[],
+  ) => kept.get(unit)?.get(question)?.get(ranges) as T | undefined;
+
+  return {
+    known,
+    ask(question, unit, ranges, signal) {
+      const turn = before.then(async () => {
+        signal.throwIfAborted();
+        const there = known(question, unit, ranges);
+        if (there !== undefined) return there;
+        const answer = await question.answer(unit, ranges, signal);
+        const questions = kept.get(unit) ?? new Map<UnitQuestion<unknown>, Answers>();
+        const answers: Answers = questions.get(question) ?? new WeakMap();
+        kept.set(unit, questions.set(question, answers.set(ranges, answer)));
+        return answer;
+      });
+      before = turn.catch(() => undefined);
+      return turn;
+    },
+  };
+}
