@@ -1,7 +1,7 @@
 import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import { VitePWA } from 'vite-plugin-pwa';
-import { componentStylesPlugin } from './scripts/componentStyles';
+import { componentStylesPlugin, noStyleMakers } from './scripts/componentStyles';
 import { leftOut, NO_FORMS } from './scripts/leftOut';
 import { KEPT_FILES } from './web/app/keptFiles';
 
@@ -71,6 +71,7 @@ export default defineConfig({
     leftOut(NO_FORMS),
     react(),
     componentStylesPlugin('components'),
+    noStyleMakers,
     listKeptFiles,
     offline,
   ],

@@ -86,6 +86,45 @@ function missingIn(code: string): string[] {
     .filter((n) => n !== '' && !n.startsWith('type ') && !(n in DRAWN) && !UNDRAWN.includes(n));
 }
 
+const STYLE_FILE = /antd[\\/]es[\\/].*[\\/]style[\\/].*\.js$/;
+const STYLE_HOOKS = ['genStyleHooks', 'genComponentStyleHook', 'genSubStyleComponent'];
+
+/** A call of one of these, as the parser tells it. */
+interface Node {
+  readonly type: string;
+  readonly start: number;
+  readonly end: number;
+  readonly callee?: Node;
+  readonly name?: string;
+  readonly arguments?: readonly Node[];
+}
+
+function callsIn(node: unknown, found: Node[] = []): Node[] {
+  if (Array.isArray(node)) for (const part of node) callsIn(part, found);
+  else if (typeof node === 'object' && node !== null) {
+    const one = node as Node;
+    if (one.type === 'CallExpression' && STYLE_HOOKS.includes(one.callee?.name ?? ''))
+      found.push(one);
+    for (const part of Object.values(node)) callsIn(part, found);
+  }
+  return found;
+}
+
+/** What would make the rules on the page again does not go into a build: the second of what each hook is handed. */
+export const noStyleMakers: Plugin = {
+  name: 'no-style-makers',
+  enforce: 'pre',
+  transform(code, id) {
+    if (!STYLE_FILE.test(id)) return null;
+    let without = code;
+    for (const call of callsIn(this.parse(code)).toReversed()) {
+      const maker = call.arguments![1]!;
+      without = `${without.slice(0, maker.start)}() => []${without.slice(maker.end)}`;
+    }
+    return without === code ? null : { code: without, map: null };
+  },
+};
+
 /** @returns what puts them into a build, under a name of their own; a component that it does not know fails the build */
 export function componentStylesPlugin(name: string): Plugin {
   const file = path.resolve('web/app', `${name}.css`);

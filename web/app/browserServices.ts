@@ -1,5 +1,4 @@
 import { nanoid } from '@reduxjs/toolkit';
-import type { Signer } from '../../core/lesson';
 import type { Services } from '../state/services';
 import { browserMarks } from '../storage/marks';
 import { browserStore } from '../storage/browserStore';
@@ -13,11 +12,15 @@ import { unitAnswers } from '../workers/unitAnswers';
 
 export function browserServices(): Services {
   const store = browserStore();
-  let own: Promise<Signer> | null = null;
+  let seal: Promise<Services['seal']> | null = null;
   return {
     documents: lazyDocuments(store, Date.now),
-    signer: () =>
-      (own ??= import('../storage/deviceKey').then(({ deviceSigner }) => deviceSigner(store))),
+    seal: async (attempt) => {
+      // A part that could not be fetched is asked for again.
+      seal ??= import('../storage/deviceKey').then(({ deviceSeal }) => deviceSeal(store));
+      seal.catch(() => (seal = null));
+      return (await seal)(attempt);
+    },
     marks: browserMarks(),
     waiting: waitingIn(() => localStorage),
     passing: keptForNowOnly,

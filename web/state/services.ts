@@ -1,4 +1,4 @@
-import type { Signer } from '../../core/lesson';
+import type { Attempt } from '../../core/lesson';
 import type { Marks } from '../storage/marks';
 import type { DocumentStore } from '../storage/documentStore';
 import type { Tabs } from '../storage/tabs';
@@ -11,8 +11,8 @@ import type { DemoWorld } from '../storage/demoWorld';
 export interface Services {
   readonly documents: DocumentStore;
   readonly tabs: Tabs;
-  /** The key that this device seals records with. */
-  readonly signer: () => Promise<Signer>;
+  /** A record with the seal of this device. */
+  readonly seal: (attempt: Attempt) => Promise<Attempt>;
   /** What is remembered beside the database, so that its loss is seen. */
   readonly marks: Marks;
   readonly waiting: Waiting;

@@ -1,5 +1,5 @@
 import { bytesToHex } from '@noble/hashes/utils.js';
-import { signerFrom, type Signer } from '../../core/lesson';
+import { sealed, signerFrom, type Attempt, type Signer } from '../../core/lesson';
 import type { KeyValueStore } from './keyValueStore';
 import { settingKey } from './settingsIn';
 
@@ -8,11 +8,19 @@ const KEY = settingKey('device-key');
 /** Kept in the browser's database: a pair whose secret can't be read out, or, over plain http, 32 bytes. */
 type Kept = CryptoKeyPair | Uint8Array;
 
+/** What seals records with this device's key. */
+export async function deviceSeal(
+  store: KeyValueStore,
+): Promise<(attempt: Attempt) => Promise<Attempt>> {
+  const signer = await deviceSigner(store);
+  return (attempt) => sealed(attempt, signer);
+}
+
 /**
  * The key that this device seals records with, made on its first start. Where the browser offers signatures (secure
  * contexts) its secret never leaves the browser; elsewhere it is kept as bytes.
  */
-export async function deviceSigner(store: KeyValueStore): Promise<Signer> {
+async function deviceSigner(store: KeyValueStore): Promise<Signer> {
   const made = await make();
   // Two tabs may start at once: the first key stays.
   const kept = await store.change<Kept>(KEY, (stored) =>

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { mergedAttempt, sealed, type Attempt } from '../../../core/lesson';
+import { mergedAttempt, type Attempt } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
 import { reasonOf } from '../../shared/reasonOf';
 import type { Services } from '../../state/services';
@@ -13,7 +13,7 @@ const TRIES = 5;
 /** Without a key, where storage is refused, the record stays without a seal: one made before would no longer fit. */
 async function withSeal(attempt: Attempt, services: Services): Promise<Attempt> {
   try {
-    return await sealed(attempt, await services.signer());
+    return await services.seal(attempt);
   } catch {
     const { seal: _outdated, ...bare } = attempt;
     return bare;
