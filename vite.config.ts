@@ -2,7 +2,7 @@ import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import { VitePWA } from 'vite-plugin-pwa';
 import { componentStylesPlugin, noStyleMakers } from './scripts/componentStyles';
-import { leftOut, NO_FORMS } from './scripts/leftOut';
+import { leftOut, NO_FORMS, NO_SCHEMA_WRITERS } from './scripts/leftOut';
 import { KEPT_FILES } from './web/app/keptFiles';
 
 /** What takes work out to a file is kept first; of the fonts only what the first visit would ask for. */
@@ -68,7 +68,7 @@ const offline = VitePWA({
 export default defineConfig({
   root: 'web',
   plugins: [
-    leftOut(NO_FORMS),
+    leftOut([...NO_FORMS, ...NO_SCHEMA_WRITERS]),
     react(),
     componentStylesPlugin('components'),
     noStyleMakers,
@@ -84,6 +84,6 @@ export default defineConfig({
     manifest: true,
     chunkSizeWarningLimit: 1200,
   },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [leftOut(NO_SCHEMA_WRITERS)] },
   server: { host: '127.0.0.1', port: 5173, fs: { allow: ['..'] } },
 });

@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig, type Plugin } from 'vite';
 import react from '@vitejs/plugin-react';
 import { viteSingleFile } from 'vite-plugin-singlefile';
-import { leftOut, NO_FORMS, type LeftOut } from './scripts/leftOut';
+import { leftOut, NO_FORMS, NO_SCHEMA_WRITERS, type LeftOut } from './scripts/leftOut';
 
 const WORKER =
   /new Worker\(\s*new URL\('\.\/([\w]+)\.worker\.ts', import\.meta\.url\),\s*\{ type: 'module' \},?\s*\)/g;
@@ -22,6 +22,7 @@ const workersInside: Plugin = {
 /** What a page does without. */
 const LEFT_OUT: LeftOut = [
   ...NO_FORMS,
+  ...NO_SCHEMA_WRITERS,
   [
     /storage[\\/]demoWorld\.ts$/,
     'export const loadDemoWorld = () => Promise.reject(new Error("no demo world"));',
