@@ -6,12 +6,21 @@ import { formatReading, type Numbers } from '../shared/numbers';
 /** The English catalogue by its parts: the first screen's words, and all others. */
 export const CATALOGUE_PARTS = ['start.en', 'en', 'bench.en', 'teach.en'] as const;
 
-export const wordsIn = (part: (typeof CATALOGUE_PARTS)[number]): Record<string, unknown> =>
-  JSON.parse(readFileSync(`web/app/words/${part}.json`, 'utf8')) as Record<string, unknown>;
+export const wordsIn = (part: (typeof CATALOGUE_PARTS)[number]): Words =>
+  JSON.parse(readFileSync(`web/app/words/${part}.json`, 'utf8')) as Words;
+
+type Words = Record<string, unknown>;
+
+/** A part laid over those before it, branch by branch. */
+const over = (words: Words, part: Words): Words => {
+  const all = { ...words };
+  for (const [key, said] of Object.entries(part))
+    all[key] = typeof said === 'string' ? said : over((words[key] ?? {}) as Words, said as Words);
+  return all;
+};
 
 /** The whole catalogue. */
-export const catalogue = (): Record<string, unknown> =>
-  Object.assign({}, ...CATALOGUE_PARTS.map(wordsIn)) as Record<string, unknown>;
+export const catalogue = (): Words => CATALOGUE_PARTS.map(wordsIn).reduce(over, {});
 
 /** The English catalogue's words for tests; a word that is missing shows as its key. */
 export async function testWords(): Promise<TFunction> {
