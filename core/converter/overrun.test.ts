@@ -94,6 +94,20 @@ test('past equal speeds torque passes back, less of it, and both kinds agree on 
   }
 });
 
+// A fact of the one-way clutch (common practice, no source): in overrun it lets the stator run the way of both wheels.
+test('past equal speeds a free stator is carried round forward, and a seized one stands', () => {
+  const blades = (fault: 'seized' | null) => characteristicOf(jetty, fault)!;
+  for (const speedRatio of [1.2, 1.6, 2.5]) {
+    const free = blades(null).at(speedRatio);
+    expect([free.statorHolds, free.statorSpeed! > 0, free.statorSpeed! < speedRatio]).toEqual([
+      false,
+      true,
+      true,
+    ]);
+    expect(blades('seized').at(speedRatio).statorSpeed).toBe(0);
+  }
+});
+
 test('a closed throttle at speed brakes the vehicle by what the engine drags with', () => {
   for (const converter of [jetty, slipway]) {
     const match = matchEngine(diesel, characteristicOf(converter)!, 0, 2400);

@@ -5,7 +5,7 @@ import { planFor } from './generate';
 import { gearsOf } from './gears';
 import { partsOf, type HydraulicPlan } from './plan';
 import { faultsOn, planFaultProblem, withPlanFaults, type PlanFault } from './planFaults';
-import { PLAN_FAULT_KINDS, type PlanFaultKind } from './planFaultTable';
+import { PLAN_FAULT_KINDS, PLAN_FAULTS, type PlanFaultKind } from './planFaultTable';
 import { learnedFrom, shiftInTime, withNothingLearned } from './shiftInTime';
 import { shiftMap } from './shiftMap';
 import { WARM } from './tests/handPlans';
@@ -51,6 +51,14 @@ const pressed = (f: PlanFault | null, range: string) => {
   const running = { ...WARM, lever: found.lever, throttle: MIDDLE };
   return faulty(f).inGear(running, gearOf(found), range);
 };
+
+test('no fault takes more of a thing than there is, and the usual amount is one that it can have', () => {
+  for (const [kind, { measure, usual, limits }] of Object.entries(PLAN_FAULTS)) {
+    const [least, most] = limits;
+    expect([kind, least <= usual && usual <= most]).toEqual([kind, true]);
+    if (measure === 'share') expect([kind, least > 0 && most <= 1]).toEqual([kind, true]);
+  }
+});
 
 test('a sound shift is felt as smooth, torque phase before inertia phase, and heats what slips', () => {
   const { quality, run, heats, filled, coming, going } = shift(null);

@@ -14,6 +14,7 @@ import {
   type GearboxQuestion,
 } from '../..';
 import { marked } from '../../tests/marked';
+import { clutchOf } from './claims';
 import { rampsThatMeet, crossedWith, meets, pairOf, upshifts } from './runs';
 import { vary } from './vary';
 
@@ -47,6 +48,31 @@ const fits = (question: GearboxQuestion, unit: Unit, answer: GearboxAnswer): boo
   const grader = graderOf(question, about(unit));
   return grader.ok && grader.fits(answer);
 };
+
+// Common practice, no source: in a dual clutch odd gears hang on one clutch and even ones on the other; in a manual box every gear
+// hangs on the one clutch before it.
+test('which clutch a side drives through', () => {
+  const gears = ferry.ranges.filter((r) => /^[1-9]$/.test(r.gear));
+  expect(gears.length).toBeGreaterThan(4);
+  const clutches = ferry.elements.filter((e) => e.kind === 'clutch').map((e) => e.id);
+  expect(clutches).toHaveLength(2);
+  for (const { gear, apply } of gears) {
+    const side = apply.find((id) => !clutches.includes(id))!;
+    const own = apply.find((id) => clutches.includes(id));
+    expect([gear, clutchOf(ferry, side)]).toEqual([gear, own]);
+  }
+  const [odd, even] = [0, 1].map((rest) =>
+    gears
+      .filter((r) => Number(r.gear) % 2 !== rest)
+      .map((r) => r.apply.find((id) => clutches.includes(id))),
+  );
+  expect([new Set(odd).size, new Set(even).size]).toEqual([1, 1]);
+  expect(odd![0]).not.toBe(even![0]);
+  const one = winch.elements.filter((e) => e.kind === 'clutch').map((e) => e.id);
+  expect(one).toHaveLength(1);
+  for (const { id, kind } of winch.elements)
+    expect([id, clutchOf(winch, id)]).toEqual([id, kind === 'clutch' ? null : one[0]]);
+});
 
 describe('which side of which sleeve', () => {
   const worn = ask(winch, 'which-side', { part: 'ring', side: 'S3', value: 0.05 });
