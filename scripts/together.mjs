@@ -5,7 +5,7 @@ import path from 'node:path';
 const PLACE = '.cache/together';
 
 /** A hook outside of every `describe` would be a hook of all that are loaded with it. */
-const HOOK_OF_A_FILE = /^(before|after)(Each|All)\(/m;
+export const HOOK_OF_A_FILE = /^(before|after)(Each|All)\(/m;
 
 /**
  * Deals the unit tests out to a few files of nothing but imports, the long ones first so that all come out alike.

@@ -1,0 +1,2 @@
+export const HOOK_OF_A_FILE: RegExp;
+export function dealt(roots: readonly string[], many: number): string[];
