@@ -104,6 +104,28 @@ test.each([
   expect(checkTeeth(set).map((f) => f.code)).toEqual(codes);
 });
 
+// By rolling, not by the rule (derived here): pinions stand at the same places again after 1/n turn of the carrier with the ring held; the next
+// one goes in there only if the sun has gone on by whole teeth meanwhile.
+test('pinions that are to be equally spaced go in just where the sun has gone on by whole teeth', () => {
+  let [fits, not] = [0, 0];
+  const look = (set: PlanetarySet) => {
+    const turns = toNumber(solveSet(set, roles('carrier', 'sun')).speeds.sun!);
+    const teeth = (set.teeth.sun * turns) / set.pinions!;
+    const whole = Math.abs(teeth - Math.round(teeth)) < 1e-9;
+    if (whole) fits++;
+    else not++;
+    const found = checkTeeth(set).some((f) => f.code === 'assembly');
+    expect([set.teeth, set.pinions, found]).toEqual([set.teeth, set.pinions, !whole]);
+  };
+  for (let sun = 20; sun <= 31; sun++)
+    for (let pinion = 14; pinion <= 21; pinion++)
+      for (const pinions of [2, 3, 4, 5]) {
+        look(single(sun, pinion, sun + 2 * pinion, pinions));
+        look({ ...pair(sun, pinion, pinion, sun + 3 * pinion), pinions });
+      }
+  expect(Math.min(fits, not)).toBeGreaterThan(200);
+});
+
 test('findings carry the numbers that would do; a ratio alone is accepted', () => {
   expect(checkTeeth(single(30, 20, 71, 1))[0]).toEqual({
     code: 'coaxial',
