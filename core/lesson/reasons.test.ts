@@ -3,6 +3,7 @@ import { assess } from './assess';
 import { newSetQuestion } from './families/gear-set/defaults';
 import type { NumberAsk, NumberQuestion } from './families/gear-set/kinds';
 import { familyOf, type QuestionKind } from './question';
+import { familyNamed, type AnyClaim } from './families/families';
 import { claimIsSo } from './tests/claimOracle';
 import { randomFromSeed } from '../numerics';
 import { MISCONCEPTIONS, type Misconception } from './misconceptions';
@@ -41,6 +42,58 @@ test('every fact that is said is so, worked out by other means', () => {
         if (!so) expect([kind, claim, question]).toBe('so');
       }
   expect(checked).toBeGreaterThan(1500);
+});
+
+/**
+ * Numbers of a claim with which another one may be as true: what is told with it stays as it is within a range (a throttle that a
+ * governor overrules, a speed between two shift points), or there is another number of which the same can be said.
+ */
+const ELSEWHERE_TRUE: ReadonlySet<string> = new Set([
+  ...[
+    'given-is.given',
+    'goes-with.given',
+    'stages.given',
+    'times-right.given',
+    'times-right.times',
+  ],
+  ...[
+    'reads.throttle',
+    'reads.lockUp',
+    'gear-would.value',
+    'ball-holds.gear',
+    'floored.rpm',
+    'pair-never.throttle',
+  ],
+  ...['centre.forkRod', 'gap.turnbuckle', 'untouched.forkRod', 'untouched.turnbuckle'],
+]);
+
+/** The claim with another number, or the other way, in the place of one. */
+const misstated = (claim: object): [string, object][] =>
+  Object.entries(claim).flatMap(([field, value]: [string, unknown]): [string, object][] => {
+    if (typeof value === 'boolean') return [[field, { ...claim, [field]: !value }]];
+    if (typeof value !== 'number') return [];
+    const other = Number.isInteger(value) ? value + 1 : value * 1.37 + 0.61;
+    return [[field, { ...claim, [field]: other }]];
+  });
+
+// A check that lets everything pass is none: what is shown to a student is asked of the model once more.
+test('a fact with another number in it does not hold', () => {
+  const looked = new Map<string, number>();
+  const pass: string[] = [];
+  for (const kind of THOUGHT_OF)
+    for (const { question, subject, grade } of members(kind)) {
+      const { reasons } = familyNamed(familyOf(question));
+      for (const claim of [...grade.why.facts, ...grade.why.named.flatMap((n) => n.claims)])
+        for (const [field, wrong] of misstated(claim)) {
+          const name = `${kind} ${claim.claim}.${field}`;
+          const times = looked.get(name) ?? 0;
+          if (times >= 2 || ELSEWHERE_TRUE.has(`${claim.claim}.${field}`)) continue;
+          looked.set(name, times + 1);
+          if (reasons.holds(wrong as AnyClaim, { question, subject })) pass.push(name);
+        }
+    }
+  expect(pass).toEqual([]);
+  expect(looked.size).toBeGreaterThan(150);
 });
 
 test('a right answer accuses nobody, and says how it comes about', () => {

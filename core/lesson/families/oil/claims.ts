@@ -231,6 +231,7 @@ export function oilClaimHolds(claim: OilClaim, question: OilQuestion, rig: OilRi
       const at = strainedAt(rig, question, claim);
       return (
         claim.strain >= 1 &&
+        sameNumber(at.strain, claim.strain) &&
         at.bolt === claim.bolt &&
         at.holding === claim.holding &&
         sameNumber(at.tension, claim.tension)
