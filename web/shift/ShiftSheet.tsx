@@ -92,12 +92,12 @@ export function ShiftSheet(props: ShiftBenchProps) {
             {t('oil.shift.dropBefore')}
           </Button>
         )}
-        {control && now.result && (
+        {control && (
           <Button
             size="small"
-            // What lets go by itself teaches nothing.
-            disabled={now.result.lateBy === null}
-            onClick={() => onBench({ plan: learnedFrom(plan, now.result!) })}
+            // What lets go by itself teaches nothing. It stands there from the start: nothing moves away under a finger.
+            disabled={!now.result || now.result.lateBy === null}
+            onClick={() => now.result && onBench({ plan: learnedFrom(plan, now.result) })}
           >
             {t('oil.shift.learn')}
           </Button>
