@@ -274,6 +274,10 @@ test('a broken pack', () => {
   const torque = (p: ClutchPack) => packTorque(p, p.pressure);
   const worn = withPackFault(sound, 'worn-linings');
   expect(packClearance(worn)).toBeGreaterThan(packClearance(sound) + 2 * sound.lining);
+  // By arithmetic: 0.7 of each lining is gone (from memory), two linings a friction plate.
+  const frictions = sound.stack.filter((p) => p.kind === 'friction').length;
+  const gone = 2 * frictions * 0.7 * sound.lining;
+  expect(packClearance(worn)).toBeCloseTo(packClearance(sound) + gone, 12);
   expect(torque(worn)).toBeCloseTo(torque(sound), 9);
   const glazed = withPackFault(sound, 'glazed');
   expect(torque(glazed)).toBeCloseTo(torque(sound) / 2, 9);
