@@ -35,6 +35,8 @@ export const DRAWN: Readonly<Record<string, () => ReactNode[]>> = {
 };
 
 const RULE = /([^{}]+)\{([^{}]*)\}/g;
+/** What an element must not be says nothing of what it is. */
+const DENIED = /:not\([^()]*\)/g;
 /** A comma that does not stand within brackets. */
 const COMMA = /,(?![^(]*\))/;
 
@@ -42,7 +44,9 @@ const COMMA = /,(?![^(]*\))/;
 const leaner = (css: string): string =>
   css.replace(RULE, (rule, selectors: string, declared: string) => {
     if (selectors.includes('[class') && /^\s*box-sizing:border-box;?\s*$/.test(declared)) return '';
-    const met = selectors.split(COMMA).filter((selector) => !NEVER_GIVEN.test(selector));
+    const met = selectors
+      .split(COMMA)
+      .filter((selector) => !NEVER_GIVEN.test(selector.replace(DENIED, '')));
     return met.length === 0 ? '' : rule.replace(selectors, () => met.join(','));
   });
 
