@@ -79,7 +79,12 @@ export function themeFor(paper: Paper, { motion, finger }: Hand): ThemeConfig {
       boxShadowSecondary: `0 0 0 1px ${papers[paper].colorText}`,
     },
     components: {
-      Button: { fontWeight: 620, primaryShadow: 'none', defaultShadow: 'none' },
+      Button: {
+        fontWeight: 620,
+        primaryShadow: 'none',
+        defaultShadow: 'none',
+        dangerShadow: 'none',
+      },
       Segmented: {
         trackBg: paper === 'night' ? '#2a3036' : '#e3dfd2',
         ...(finger ? { trackPadding: 0 } : {}),
