@@ -5,6 +5,8 @@ export default {
   testEnvironment: '<rootDir>/scripts/testEnvironment.mjs',
   // Both cores: the runner would leave one idle.
   maxWorkers: 2,
+  // Whatever the machine: what is slow is measured elsewhere.
+  testTimeout: 60_000,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

@@ -91,7 +91,7 @@ test('a wide unit is laid out away from the page, and scrolls instead of shrinki
   await shows('9.86');
   await b.driver.wait(
     async () => (await b.driver.findElements(By.css('.section-view'))).length === 1,
-    15_000,
+    PATIENCE_MS,
   );
   const size = await b.driver.executeScript<number>(
     'return document.querySelector(".section-view").getBoundingClientRect().width - document.querySelector(".section-scroll").clientWidth',
@@ -184,7 +184,7 @@ test('other teeth are searched in workers, cancelled, and kept as a unit', async
   await b.press('button', 'Other teeth for it');
   await b.fill('spinbutton', /Wanted ratio, D 1/, '2.6');
   await b.press('button', 'Search');
-  await b.driver.wait(async () => (await b.count('button', 'Keep as a unit')) > 0, 15_000);
+  await b.driver.wait(async () => (await b.count('button', 'Keep as a unit')) > 0, PATIENCE_MS);
   await b.driver.executeScript(
     `[...document.querySelectorAll('.ant-modal button')].find((e) => e.innerText === 'Keep as a unit').click()`,
   );

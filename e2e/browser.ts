@@ -61,7 +61,7 @@ const source = (file: string) => readFileSync(require.resolve(file), 'utf8');
 const AXE = source('axe-core/axe.min.js');
 const QUERIES = source('@testing-library/dom/dist/@testing-library/dom.umd.min.js');
 // Waiting costs nothing where a thing comes: a busy machine may take its time.
-export const PATIENCE_MS = 45_000;
+export const PATIENCE_MS = 120_000;
 const LOOK_AGAIN_MS = 100;
 
 const find = `

@@ -38,6 +38,8 @@ export function removeProfile(profile: string): void {
   }
 }
 
+const SCRIPT_MS = 120_000;
+
 /** @returns the browser, and what ends it and its driver */
 export async function startChromium({
   reducedMotion = true,
@@ -86,6 +88,8 @@ export async function startChromium({
     .setChromeOptions(options)
     .usingServer(driverUrl)
     .build();
+  // As patient as everything else: axe alone takes long where the machine is busy.
+  await driver.manage().setTimeouts({ script: SCRIPT_MS });
   const capabilities = await driver.getCapabilities();
   mkdirSync(downloads, { recursive: true });
   const running: Running = {

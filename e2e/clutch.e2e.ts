@@ -1,4 +1,4 @@
-import { chooseOption } from './choose';
+import { carry, chooseOption } from './choose';
 import { By, Key } from 'selenium-webdriver';
 import { PATIENCE_MS, type Browser } from './browser';
 import { bytesOf, downloaded } from './files';
@@ -151,10 +151,7 @@ test('a pack: plates in and out, moved by keyboard; the selective part is advise
   await shows(/Nothing wrong found/);
   const grips = await b.driver.findElements(By.css('.stack-plates .sortable-grip'));
   await b.driver.executeScript('arguments[0].focus()', grips[1]);
-  for (const key of [Key.SPACE, Key.ARROW_RIGHT, Key.SPACE]) {
-    await b.driver.actions().sendKeys(key).perform();
-    await b.driver.sleep(300);
-  }
+  await carry(b, Key.ARROW_RIGHT);
   await shows(/Two of a kind/);
   await b.press('button', 'Put back');
   await shows(/Nothing wrong found/);

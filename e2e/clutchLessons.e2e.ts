@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { PATIENCE_MS, type Browser } from './browser';
+import { carry, takeOption } from './choose';
 import { answering } from './answering';
 import { session } from './session';
 
@@ -29,10 +30,7 @@ test('the order of adjusting, by keyboard; what the fork rod first leaves is tol
   await begin('pedal-to-plate', /2 Which/);
   await b.see('In which order do you adjust it?');
   await focus('button', /^Move Set the over-centre/);
-  for (const key of [Key.SPACE, Key.ARROW_DOWN, Key.SPACE]) {
-    await keys(key);
-    await b.driver.sleep(300);
-  }
+  await carry(b, Key.ARROW_DOWN);
   await commit();
   await b.see('Set the fork rod first.');
   await b.see('by the book: place 1');
@@ -128,9 +126,6 @@ test('an instructor adds a clutch question and a bench; the answer is computed a
   );
   await b.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', select);
   await b.driver.actions().click(select).perform();
-  await b.driver.sleep(300);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-item-option')].find((o) => o.querySelector('.kind-name')?.textContent === 'Which noise test').click()`,
-  );
+  await takeOption(b, 'Which noise test');
   await b.see('first touch, neutral or pedal down, neutral');
 });

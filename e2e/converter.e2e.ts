@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { PATIENCE_MS, type Browser } from './browser';
+import { chooseOption } from './choose';
 import { bytesOf, downloaded } from './files';
 import { session } from './session';
 
@@ -53,15 +54,7 @@ test('a slipping stator multiplies nothing and stalls low; a seized one drags at
   await b.visit(run.at('/teach/converter'));
   await shows('stator holds');
   const sound = await number(/Stall speed, full throttle ([\d\s]+) rev/);
-  const choose = async (option: string) => {
-    const select = await b.role('combobox', /one-way clutch/);
-    await select.sendKeys(Key.ARROW_DOWN);
-    await b.driver.sleep(200);
-    await b.driver.executeScript(
-      `[...document.querySelectorAll('.ant-select-item-option')].find((e) => e.innerText.trim() === arguments[0]).click()`,
-      option,
-    );
-  };
+  const choose = (option: string) => chooseOption(b, /one-way clutch/, option);
   await choose('slips both ways');
   await shows('× 1.00');
   expect(await number(/Stall speed, full throttle ([\d\s]+) rev/)).toBeLessThan(0.9 * sound);
@@ -118,7 +111,7 @@ test('a sweep shows how far it is, can be cancelled, and draws what it has', asy
   await b.press('button', 'Cancel');
   await b.role('button', /^Run 25 launches/);
   await b.press('button', /^Run 25 launches/);
-  await b.driver.wait(async () => (await b.count('button', 'Cancel')) === 0, 20_000);
+  await b.driver.wait(async () => (await b.count('button', 'Cancel')) === 0, PATIENCE_MS);
   await b.press('radio', 'Figures');
   const rows = () =>
     b.driver.executeScript<number>(
@@ -139,15 +132,7 @@ test('curves can be taken away as a picture and as a table', async () => {
   expect(csv).toMatch(/^Speed ratio,Torque ratio,Efficiency,"?K, rev/);
 });
 
-const put = async (what: string) => {
-  const select = await b.role('combobox', 'On the stand');
-  await select.sendKeys(Key.ARROW_DOWN);
-  await b.driver.sleep(200);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-item-option')].find((e) => e.innerText.trim() === arguments[0]).click()`,
-    what,
-  );
-};
+const put = (what: string) => chooseOption(b, 'On the stand', what);
 
 test('a stall test waits for its checks, ends by itself, and tells low from high', async () => {
   await b.visit(run.at('/teach/converter'));

@@ -1,7 +1,7 @@
 import { By, Key, Origin } from 'selenium-webdriver';
 import type { Browser } from './browser';
 import { answering } from './answering';
-import { chooseOption } from './choose';
+import { carry, chooseOption, takeOption } from './choose';
 import { session } from './session';
 
 /** Questions about converters as a student meets them: sketched, operated, read off, predicted, put in order. */
@@ -112,10 +112,7 @@ test('a launch is put in order with the keyboard', async () => {
   const lift = async (name: RegExp, ...steps: string[]) => {
     const grip = await b.role('button', name);
     await b.driver.executeScript('arguments[0].focus()', grip);
-    for (const key of [Key.SPACE, ...steps, Key.SPACE]) {
-      await b.driver.actions().sendKeys(key).perform();
-      await b.driver.sleep(250);
-    }
+    await carry(b, ...steps);
   };
   const cards = () =>
     b.driver.executeScript<string[]>(
@@ -173,9 +170,7 @@ test('a student’s record about a converter is kept, and stands in the class bo
   const select = await b.driver.switchTo().activeElement();
   await select.sendKeys(...Array.from({ length: 10 }, () => Key.ARROW_DOWN));
   await b.driver.sleep(250);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-item-option')].find((e) => e.innerText.includes('Read off the crossing')).click()`,
-  );
+  await takeOption(b, /Read off the crossing/);
   await b.see('Brin Sheave');
   await b.see('Pell Dunmoor');
   await b.see('Expects less torque to give a higher stall speed');

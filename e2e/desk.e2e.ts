@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
+import { typeOption } from './choose';
 import { session } from './session';
 
 /** The Fault desk: expect, read, cross out, decide; and what an expert would have done. */
@@ -21,12 +22,8 @@ const read = async (test: RegExp, expected: string, ...cautions: RegExp[]) => {
   await b.see(/A sound one:/);
 };
 const name = async (part: string) => {
-  const select = await b.role('combobox', 'Cause');
-  await select.click();
-  await select.sendKeys(part);
-  await b.driver.sleep(250);
-  await select.sendKeys(Key.ENTER);
-  await select.sendKeys(Key.ESCAPE);
+  await typeOption(b, 'Cause', part);
+  await (await b.role('combobox', 'Cause')).sendKeys(Key.ESCAPE);
 };
 const html = () => b.driver.executeScript<string>('return document.documentElement.outerHTML');
 
@@ -106,11 +103,7 @@ test('the editor refuses a case that nobody would notice, and says why', async (
   await b.visit(run.at('/teach/models/cases/pier-crawler'));
   await b.see('What the driver notices');
   await b.see(/An expert’s way: \d+ min/);
-  const cause = await b.role('combobox', 'Cause 1');
-  await cause.click();
-  await cause.sendKeys('too little');
-  await b.driver.sleep(250);
-  await cause.sendKeys(Key.ENTER);
+  await typeOption(b, 'Cause 1', 'too little');
   const far = await b.role('combobox', 'How far it has gone');
   await far.click();
   await far.sendKeys(Key.ARROW_UP, Key.ENTER);

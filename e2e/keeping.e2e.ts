@@ -25,14 +25,14 @@ const stored = <T>(key: string) =>
     key,
   );
 
-test('who never pauses is saved for all that, at most two seconds behind', async () => {
+test('who never pauses is saved for all that', async () => {
   await b.open(run.at('/teach/lessons/name-the-parts'));
   const title = await b.role('textbox', 'Title of the lesson');
   await title.click();
   const begun = Date.now();
   let kept = '';
   // A key every hundred milliseconds: no pause is long enough for a save that waits for one.
-  while (Date.now() - begun < 4500 && !kept.includes('zz')) {
+  while (Date.now() - begun < PATIENCE_MS && !kept.includes('zz')) {
     await title.sendKeys('z');
     await b.driver.sleep(100);
     kept = (await stored<{ lesson: { title: string } }>('lesson:name-the-parts')).lesson.title;

@@ -130,7 +130,7 @@ test('a new build waits until it is taken; a page of the build before goes on, p
   await b.driver.switchTo().window(first);
   rmSync(dir, { recursive: true, force: true });
   await forgetConsole();
-}, 180_000);
+});
 
 test('on a shop’s plain network no browser lets it start so; a lesson that is open goes on to its end', async () => {
   const b = run.browser();

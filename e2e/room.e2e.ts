@@ -1,7 +1,7 @@
 import { By } from 'selenium-webdriver';
 import { io, type Socket } from 'socket.io-client';
 import type { AttemptAnswer, Lesson } from '../core/lesson';
-import { openBrowser, type Browser } from './browser';
+import { openBrowser, PATIENCE_MS, type Browser } from './browser';
 import { layoutProblems, smallLetters, smallTargets } from './layoutProblems';
 import { session } from './session';
 
@@ -34,7 +34,7 @@ const everyone = async (vote: 1 | 2, value: (k: number) => number) => {
       at: '2030-01-01T08:00:00.000Z',
       score: 1,
     };
-    answers.push(await socket.timeout(8000).emitWithAck('commit', { vote, entry }));
+    answers.push(await socket.timeout(PATIENCE_MS).emitWithAck('commit', { vote, entry }));
   }
   return answers;
 };
@@ -76,7 +76,7 @@ test('a room is opened on a lesson; students come in with code and name', async 
     const socket = io(run.at('/'), { transports: ['websocket'], forceNew: true });
     others.push(socket);
     const answer: unknown = await socket
-      .timeout(8000)
+      .timeout(PATIENCE_MS)
       .emitWithAck('enter', { code, name: `Student ${k}` });
     expect(answer).toMatchObject({ ok: true });
   }

@@ -1,5 +1,6 @@
 import { io } from 'socket.io-client';
 import type { AttemptAnswer, Lesson } from '../core/lesson';
+import { PATIENCE_MS } from './browser';
 
 /** Names and answers of a made-up class, for a picture of its room. */
 const CLASS = [
@@ -20,7 +21,7 @@ export async function aClass(address: string, ask: () => Promise<void>): Promise
   const sockets = await Promise.all(
     CLASS.map(async ([name]) => {
       const socket = io(origin, { transports: ['websocket'], forceNew: true });
-      await socket.timeout(8000).emitWithAck('enter', { code, name });
+      await socket.timeout(PATIENCE_MS).emitWithAck('enter', { code, name });
       return socket;
     }),
   );
@@ -38,7 +39,7 @@ export async function aClass(address: string, ask: () => Promise<void>): Promise
       at: '2030-01-01T08:00:00.000Z',
       score: 0,
     };
-    await sockets[k]!.timeout(8000).emitWithAck('commit', { vote: 1, entry });
+    await sockets[k]!.timeout(PATIENCE_MS).emitWithAck('commit', { vote: 1, entry });
   }
   // Who has been in stays in, and the picture-taking can end.
   for (const socket of sockets) socket.disconnect();

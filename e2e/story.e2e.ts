@@ -2,6 +2,7 @@ import path from 'node:path';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { openText, readEverything, readPack } from '../core/formats';
 import { openBrowser, PATIENCE_MS, type Browser } from './browser';
+import { carry } from './choose';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -92,14 +93,7 @@ test('steps are reordered by dragging and by the keyboard, and the order survive
 
   const grip = await b.role('button', 'Move Hold the ring');
   await b.driver.executeScript('arguments[0].focus()', grip);
-  await b.driver
-    .actions()
-    .sendKeys(Key.SPACE)
-    .pause(250)
-    .sendKeys(Key.ARROW_UP)
-    .pause(350)
-    .sendKeys(Key.SPACE)
-    .perform();
+  await carry(b, Key.ARROW_UP);
   await b.driver.wait(async () => (await steps())[0] === 'Hold the ring', PATIENCE_MS);
   await b.see('Saved');
   await b.driver.navigate().refresh();

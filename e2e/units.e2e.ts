@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { Key } from 'selenium-webdriver';
 import { openText, readApplyChart } from '../core/formats';
 import { solveUnit, type Unit } from '../core/geartrain';
 import { toText } from '../core/numerics';
 import type { Browser } from './browser';
+import { chooseOption } from './choose';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { session } from './session';
 
@@ -14,17 +14,7 @@ beforeAll(() => {
   b = run.browser('one');
 });
 
-const pick = async (label: string, option: string) => {
-  const select = await b.role('combobox', label);
-  await select.sendKeys(Key.ARROW_DOWN);
-  await b.driver.sleep(150);
-  await b.driver.executeScript(
-    `[...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')]
-       .find((e) => e.innerText.trim() === arguments[0]).click()`,
-    option,
-  );
-  await b.driver.sleep(150);
-};
+const pick = (label: string, option: string) => chooseOption(b, label, option);
 
 let file: string;
 
