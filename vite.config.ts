@@ -6,7 +6,8 @@ import { leftOut, NO_FORMS, NO_SCHEMA_WRITERS } from './scripts/leftOut';
 import { KEPT_FILES } from './web/app/keptFiles';
 
 /** What takes work out to a file is kept first; of the fonts only what the first visit would ask for. */
-const rank = (file: string) => (/files\.worker/.test(file) ? 0 : /\.(js|css)$/.test(file) ? 1 : 2);
+const rank = (file: string) =>
+  /(files|documents)\.worker/.test(file) ? 0 : /\.(js|css)$/.test(file) ? 1 : 2;
 const isKept = (file: string) => /\.(js|css)$/.test(file) || /-latin-(wdth|wght)-/.test(file);
 
 /** Writes into the page which files it is made of. */

@@ -23,17 +23,13 @@ const workersInside: Plugin = {
 const LEFT_OUT: LeftOut = [
   ...NO_FORMS,
   ...NO_SCHEMA_WRITERS,
-  [
-    /storage[\\/]demoWorld\.ts$/,
-    'export const loadDemoWorld = () => Promise.reject(new Error("no demo world"));',
-  ],
   [/node_modules[\\/]papaparse[\\/]/, 'export default {};'],
   [/words[\\/]teach\.en\.json$/, '{}'],
   [/workers[\\/](files|search)\.worker\.ts$/, ''],
 ];
 /** A light page is for lessons about gear sets and whole units: what else can be asked stays away, with its words. */
 const HEAVY: LeftOut = [
-  [/words[\\/]bench\.en\.json$/, '{}'],
+  [/words[\\/](bench|strip)\.en\.json$/, '{}'],
   [/families[\\/]converter[\\/]Stage\.tsx$/, 'export const ConverterStage = () => null;'],
   [/families[\\/]clutch[\\/]Stage\.tsx$/, 'export const ClutchStage = () => null;'],
   [/families[\\/]fault[\\/]Stage\.tsx$/, 'export const FaultStage = () => null;'],

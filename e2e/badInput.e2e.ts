@@ -2,6 +2,7 @@ import { closeSync, openSync, readFileSync, truncateSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { openBrowser, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
+import { startFullDisk } from './fullDisk';
 import { session } from './session';
 
 /** Files, storage and tabs that go wrong: each is told in its own words, and nothing is lost. */
@@ -165,27 +166,24 @@ test('two tabs: a clean one follows, a changed one is asked', async () => {
 });
 
 test('storage full is told, and what is on the screen can be taken along', async () => {
-  const full = await openBrowser();
+  const [full, disk] = await Promise.all([openBrowser(), startFullDisk()]);
   try {
-    await full.open(run.at('/teach/lessons/name-the-parts'));
+    await full.open(`${disk.url}/teach/lessons/name-the-parts`);
     await full.see('Saved');
-    await full.driver.executeScript(
-      'IDBObjectStore.prototype.put = () => { throw new DOMException("no space left", "QuotaExceededError"); }',
-    );
+    await disk.fill(full);
     await full.fill('textbox', 'Title of the lesson', 'Unsaved work');
     await full.see(/Not saved: QuotaExceededError: no space left/);
     await full.press('button', 'Export what is on the screen');
     const text = new TextDecoder().decode(bytesOf(await downloaded(full, '.lesson.json')));
     expect(text).toContain('Unsaved work');
     // It is not tried over and over: the state stands still until something changes.
-    const tries = await full.driver.executeAsyncScript<number>(
-      `const done = arguments[0]; let tries = 0;
-       IDBObjectStore.prototype.put = () => { tries++; throw new DOMException('no space left', 'QuotaExceededError'); };
-       setTimeout(() => done(tries), 1500);`,
-    );
-    expect(tries).toBe(0);
+    const tries = await disk.tries(full);
+    expect(tries).toBeGreaterThan(0);
+    await full.driver.sleep(1500);
+    expect(await disk.tries(full)).toBe(tries);
   } finally {
     await full.quit();
+    await disk.stop();
   }
 });
 

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { By, Key } from 'selenium-webdriver';
 import type { Attempt } from '../core/lesson';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
+import { startFullDisk } from './fullDisk';
 import { session } from './session';
 import { PATIENCE_MS } from './browser';
 
@@ -41,11 +42,10 @@ test('who never pauses is saved for all that', async () => {
 });
 
 test('leaving by a link with work that can’t be kept asks, and offers it as a file', async () => {
-  await b.open(run.at('/teach/lessons/name-the-parts'));
+  const disk = await startFullDisk();
+  await b.open(`${disk.url}/teach/lessons/name-the-parts`);
   await b.see('Saved');
-  await b.driver.executeScript(
-    'IDBObjectStore.prototype.put = () => { throw new DOMException("no space left", "QuotaExceededError"); }',
-  );
+  await disk.fill(b);
   await b.fill('textbox', 'Title of the lesson', 'Not to be lost');
   await b.see(/Not saved: .*no space left/);
   await b.press('link', 'Class book');
@@ -59,6 +59,8 @@ test('leaving by a link with work that can’t be kept asks, and offers it as a 
   await b.press('link', 'Class book');
   await b.press('button', 'Leave without them');
   await b.see('What each student predicted first');
+  await b.open(run.at('/'));
+  await disk.stop();
 });
 
 test('a commit whose page goes before it is kept is there at the next visit, and can’t be given again', async () => {
@@ -202,7 +204,7 @@ test('a part that can’t be fetched says so on its screen, and comes when the s
   const block = (urls: string[]) => b.devtools('Network.setBlockedURLs', { urls });
   // The browser may have kept the part from another visit.
   await b.devtools('Network.enable', {});
-  await block(['*ClassBookScreen*']);
+  await block(['*ClassBookScreen*', '*ConfidenceChart*']);
   await b.offline(true);
   try {
     await b.press('link', 'Class book');
@@ -211,12 +213,22 @@ test('a part that can’t be fetched says so on its screen, and comes when the s
     await b.press('button', 'Try again');
     // The server answers, but has no such part any more.
     await b.see('A new version is here');
+    // So does one within a screen, in its own place: all else is there.
+    await block(['*ConfidenceChart*']);
+    await b.press('button', 'Try again');
+    await b.see('What each student predicted first');
+    await b.see('A new version is here');
+    expect(await b.count('main')).toBe(1);
   } finally {
     await b.offline(false);
     await block([]);
   }
   await b.press('button', 'Try again');
   await b.see('What each student predicted first');
+  await b.driver.wait(
+    async () => (await b.driver.findElements(By.css('main canvas'))).length > 0,
+    PATIENCE_MS,
+  );
   // The browser tells of every request that failed.
   await b.consoleProblems();
 });

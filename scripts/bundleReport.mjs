@@ -1,5 +1,5 @@
 // Printed by the build: JavaScript that each screen's first load takes, compressed as the server sends it.
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 
 const manifest = JSON.parse(readFileSync('dist/web/.vite/manifest.json', 'utf8'));
 const sizes = new Map();
@@ -38,8 +38,13 @@ const screens = {
   builder: ['lessons/builder/BuilderScreen.tsx'],
   'class book': ['classBook/ClassBookScreen.tsx'],
 };
-// Every screen but the first also needs its words, and what checks stored documents.
-const WORDS = ['app/words/en.json', 'app/words/bench.en.json', 'app/words/teach.en.json'];
+// Every screen but the first also needs its words.
+const WORDS = [
+  'app/words/en.json',
+  'app/words/bench.en.json',
+  'app/words/strip.en.json',
+  'app/words/teach.en.json',
+];
 const wordsOf = (name) =>
   /^player(, unit)?$/.test(name)
     ? WORDS.slice(0, 1)
@@ -48,5 +53,10 @@ const wordsOf = (name) =>
       : WORDS;
 for (const [name, keys] of Object.entries(screens))
   console.log(
-    `first load, ${name}: ${kilobytes('index.html', ...keys, ...(name === 'home' ? [] : [...wordsOf(name), 'storage/documentStore.ts']))} kB of compressed JavaScript`,
+    `first load, ${name}: ${kilobytes('index.html', ...keys, ...(name === 'home' ? [] : wordsOf(name)))} kB of compressed JavaScript`,
   );
+// What checks stored documents is fetched beside every page, by a worker of its own.
+const worker = readdirSync('dist/web/assets').find((f) => /^documents\.worker-.*\.js$/.test(f));
+console.log(
+  `beside it, the store of documents: ${Math.round(statSync(`dist/web/assets/${worker}.br`).size / 1000)} kB`,
+);

@@ -18,7 +18,7 @@ const keysIn = (value: object, prefix = ''): string[] =>
     typeof v === 'string' ? [prefix + k] : keysIn(v as object, `${prefix}${k}.`),
   );
 const withoutCount = (key: string): string => key.replace(/_(one|other)$/, '');
-const PARTS = ['start.en', 'en', 'bench.en', 'teach.en'];
+const PARTS = ['start.en', 'en', 'bench.en', 'strip.en', 'teach.en'];
 const catalogue = new Set(PARTS.flatMap((part) => keysIn(read(part))).map(withoutCount));
 
 const config = ts.readConfigFile('tsconfig.json', (file) => readFileSync(file, 'utf8'));

@@ -15,12 +15,13 @@ import { startUp } from './state/startUp';
 import { keepFilesWhenIdle } from './app/keptFiles';
 import { createStore } from './app/store';
 import { beginVisit } from './shared/kept';
+import { documentsBesidePage } from './storage/documentsInWorker';
 import { askToKeep } from './storage/persistence';
 
 const SETTINGS_MS = 800;
 
 async function main(): Promise<void> {
-  const services = browserServices();
+  const services = browserServices(documentsBesidePage);
   beginVisit();
   const store = createStore(services, true);
   const prefersNight = matchMedia('(prefers-color-scheme: dark)').matches;

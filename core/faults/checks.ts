@@ -3,6 +3,7 @@ import { solveUnit } from '../geartrain';
 import { toNumber } from '../numerics';
 import { portTargets } from './applyFault';
 import { oilElements, rigKind, sleeveSides, type Rig, type RigKind } from './rig';
+import type { Hazard } from './hazards';
 import type { Needs } from './shopState';
 
 /**
@@ -49,27 +50,6 @@ export type CheckKind =
   | 'coil'
   | 'drain'
   | 'stack';
-
-export const HAZARDS = [
-  'road-test',
-  'lurch',
-  'park-free',
-  'engine-hung',
-  'last-bolt',
-  'battery',
-  'solvents',
-  'read-warm',
-  'heavy-parts',
-  'lifting',
-  'springs',
-  'press',
-  'dust',
-  'hot-fluid',
-  'compressed-air',
-  'rotating',
-  'stall-test',
-] as const;
-export type Hazard = (typeof HAZARDS)[number];
 
 export interface CheckSpec {
   /** Of the check itself; the way to the state that it needs comes on top. */

@@ -55,18 +55,17 @@ export {
   type Reached,
   type Step,
 } from './shopState';
+export { HAZARDS, type Hazard } from './hazards';
 export {
   CHECK_SPECS,
   checksOf,
   driverChecks,
-  HAZARDS,
   hazardsOf,
   shiftsOf,
   startRanges,
   type Check,
   type CheckKind,
   type CheckSpec,
-  type Hazard,
 } from './checks';
 export {
   bitsOf,

@@ -1,5 +1,6 @@
 export {
   CASE,
+  isDualClutch,
   portsOf,
   ringOwner,
   type DoublePinionSet,

@@ -135,3 +135,8 @@ export const ringOwner = (unit: Unit, set: PlanetaryUnitSet): PlanetaryUnitSet =
       g.carrier === set.carrier &&
       g.teeth.ring === set.teeth.ring,
   ) ?? set;
+
+/** Gear pairs behind two clutches on the input: neighbouring gears may hand over from one to the other. */
+export const isDualClutch = (unit: Unit): boolean =>
+  unit.gearsets.every((g) => g.kind === 'mesh') &&
+  unit.elements.filter((e) => e.kind === 'clutch' && e.between.includes(unit.input)).length > 1;

@@ -294,4 +294,4 @@ export {
   type WhichElementQuestion,
   type WhichTestQuestion,
 } from './families/fault/kinds';
-export { onlyGears } from './onlyGears';
+export { asks, onlyGears } from './onlyGears';

@@ -1,4 +1,4 @@
-import { isDualClutch } from '../shift';
+import { isDualClutch } from '../geartrain';
 import { familyOf, type FamilyName } from './question';
 import type { Block, BlockKind, Lesson } from './lesson';
 
@@ -26,3 +26,9 @@ export const onlyGears = (lesson: Lesson): boolean =>
         !drawsCurves(b, lesson) &&
         (b.kind !== 'question' || FAMILIES.has(familyOf(b.question))),
     );
+
+/** Whether a lesson asks a question of this family. */
+export const asks = (lesson: Lesson, family: FamilyName): boolean =>
+  lesson.steps
+    .flatMap((s) => s.blocks)
+    .some((b) => b.kind === 'question' && familyOf(b.question) === family);

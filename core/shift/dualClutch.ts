@@ -301,8 +301,3 @@ function eased(at: number, held: number, left: number): Trace {
     { time: at + Math.max(CUT_RAMP, held) + CUT_RAMP, value: 1 },
   ];
 }
-
-/** Gear pairs behind two clutches on the input: neighbouring gears may hand over from one to the other. */
-export const isDualClutch = (unit: Unit): boolean =>
-  unit.gearsets.every((g) => g.kind === 'mesh') &&
-  unit.elements.filter((e) => e.kind === 'clutch' && e.between.includes(unit.input)).length > 1;

@@ -73,7 +73,6 @@ export {
   CROSSING_ENGINE,
   crossingPairs,
   crossingQuality,
-  isDualClutch,
   meeting,
   RAMP_LIMITS,
   synchronizingTime,

@@ -1,4 +1,5 @@
-import { lazy, Suspense, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { lazyPart } from '../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { selectStorageTrouble } from '../state/librarySlice';
@@ -15,17 +16,19 @@ import './Shell.css';
 const withWords = async <T,>(part: Promise<T>): Promise<T> =>
   (await Promise.all([part, moreWords()]))[0];
 
-const KeysSheet = lazy(async () => ({
-  default: (await withWords(import('./KeysSheet'))).KeysSheet,
-}));
+const KeysSheet = lazyPart(async () => (await withWords(import('./KeysSheet'))).KeysSheet, {
+  meanwhile: () => null,
+});
 
-const StorageNotice = lazy(async () => ({
-  default: (await withWords(import('./StorageNotice'))).StorageNotice,
-}));
+const StorageNotice = lazyPart(
+  async () => (await withWords(import('./StorageNotice'))).StorageNotice,
+  { meanwhile: () => null },
+);
 
-const NewVersionNotice = lazy(async () => ({
-  default: (await withWords(import('./NewVersionNotice'))).NewVersionNotice,
-}));
+const NewVersionNotice = lazyPart(
+  async () => (await withWords(import('./NewVersionNotice'))).NewVersionNotice,
+  { meanwhile: () => null },
+);
 
 /** What a whole class looks at has the whole wall. */
 const BARE = /^\/teach\/(rooms\/[^/]+\/board|lessons\/[^/]+\/run(\/notes)?)$/;
@@ -133,24 +136,12 @@ export function Shell() {
           </ShellTools>
         </div>
       </header>
-      {storageTrouble && (
-        <Suspense fallback={null}>
-          <StorageNotice />
-        </Suspense>
-      )}
-      {newVersion && !bare && (
-        <Suspense fallback={null}>
-          <NewVersionNotice />
-        </Suspense>
-      )}
+      {storageTrouble && <StorageNotice />}
+      {newVersion && !bare && <NewVersionNotice />}
       <div className="shell-screen" ref={screen} data-at={pathname + search}>
         {loading && pathname !== '/' ? <Loading /> : <Outlet />}
       </div>
-      {keysOpen && (
-        <Suspense fallback={null}>
-          <KeysSheet onClose={() => setKeysOpen(false)} />
-        </Suspense>
-      )}
+      {keysOpen && <KeysSheet onClose={() => setKeysOpen(false)} />}
     </div>
   );
 }

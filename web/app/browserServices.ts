@@ -2,7 +2,8 @@ import { nanoid } from '@reduxjs/toolkit';
 import type { Services } from '../state/services';
 import { browserMarks } from '../storage/marks';
 import { browserStore } from '../storage/browserStore';
-import { lazyDocuments } from '../storage/lazyDocuments';
+import type { DocumentsWorker } from '../storage/documentsInWorker';
+import type { KeyValueStore } from '../storage/keyValueStore';
 import { keptForNowOnly } from '../storage/persistence';
 import { browserTabs } from '../storage/tabs';
 import { waitingIn } from '../storage/waiting';
@@ -10,11 +11,15 @@ import { layOutSection } from '../workers/drawingWorker';
 import { sectionLayouts } from '../workers/sectionLayouts';
 import { unitAnswers } from '../workers/unitAnswers';
 
-export function browserServices(): Services {
+/** @param documentsOver what keeps documents in the browser's database, and has those of the demo */
+export function browserServices(
+  documentsOver: (store: KeyValueStore) => DocumentsWorker,
+): Services {
   const store = browserStore();
+  const documents = documentsOver(store);
   let seal: Promise<Services['seal']> | null = null;
   return {
-    documents: lazyDocuments(store, Date.now),
+    documents,
     seal: async (attempt) => {
       // A part that could not be fetched is asked for again.
       seal ??= import('../storage/deviceKey').then(({ deviceSeal }) => deviceSeal(store));
@@ -28,7 +33,7 @@ export function browserServices(): Services {
     now: () => new Date().toISOString(),
     // Ids start with a letter, so that they fit the format whatever nanoid draws.
     newId: () => `k${nanoid(12)}`,
-    loadDemo: async () => (await import('../storage/demoWorld')).loadDemoWorld(),
+    loadDemo: () => documents.loadDemoWorld(),
     sections: sectionLayouts(layOutSection),
     unitAnswers: unitAnswers(),
   };

@@ -22,6 +22,7 @@ export async function startWords(): Promise<void> {
 const PARTS: Readonly<Record<WordPart, () => Promise<{ default: object }>>> = {
   rest: () => import('./words/en.json'),
   bench: () => import('./words/bench.en.json'),
+  strip: () => import('./words/strip.en.json'),
   teach: () => import('./words/teach.en.json'),
 };
 const asked = new Map<WordPart, Promise<void>>();

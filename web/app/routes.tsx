@@ -1,3 +1,4 @@
+import type { ComponentType } from 'react';
 import { Navigate, createBrowserRouter } from 'react-router';
 import { MODEL_KINDS } from '../../core/formats';
 import { shelfOf } from '../bench/modelPlaces';
@@ -8,31 +9,34 @@ import { lazyPart } from '../shared/lazyPart';
 import { screens } from './screens';
 import { Shell } from './Shell';
 
+const lazyScreen = <P extends object>(load: () => Promise<ComponentType<P>>) =>
+  lazyPart(load, { whole: true });
+
 /** Every address of the application. Screens load when they are opened. */
 export function createRouter() {
-  const ratio = lazyPart(screens.ratio);
-  const converter = lazyPart(screens.converter);
-  const clutch = lazyPart(screens.clutch);
-  const shift = lazyPart(screens.shift);
-  const packs = lazyPart(screens.packs);
-  const faultDesk = lazyPart(screens.faultDesk);
-  const atlas = lazyPart(screens.atlas);
-  const apply = lazyPart(screens.apply);
-  const stripDown = lazyPart(screens.stripDown);
-  const builder = lazyPart(screens.builder);
-  const classBook = lazyPart(screens.classBook);
-  const records = lazyPart(screens.records);
-  const LessonLibrary = lazyPart(screens.library);
-  const firstLesson = lazyPart(screens.firstLesson);
-  const paper = lazyPart(screens.paper);
-  const run = lazyPart(screens.run);
-  const runNotes = lazyPart(screens.runNotes);
-  const roomOpening = lazyPart(screens.roomOpening);
-  const RoomHost = lazyPart(screens.roomHost);
-  const roomStudent = lazyPart(screens.roomStudent);
-  const PlayerScreen = lazyPart(screens.player);
-  const ModelLibrary = lazyPart(screens.models);
-  const ModelEditorScreen = lazyPart(screens.modelEditor);
+  const ratio = lazyScreen(screens.ratio);
+  const converter = lazyScreen(screens.converter);
+  const clutch = lazyScreen(screens.clutch);
+  const shift = lazyScreen(screens.shift);
+  const packs = lazyScreen(screens.packs);
+  const faultDesk = lazyScreen(screens.faultDesk);
+  const atlas = lazyScreen(screens.atlas);
+  const apply = lazyScreen(screens.apply);
+  const stripDown = lazyScreen(screens.stripDown);
+  const builder = lazyScreen(screens.builder);
+  const classBook = lazyScreen(screens.classBook);
+  const records = lazyScreen(screens.records);
+  const LessonLibrary = lazyScreen(screens.library);
+  const firstLesson = lazyScreen(screens.firstLesson);
+  const paper = lazyScreen(screens.paper);
+  const run = lazyScreen(screens.run);
+  const runNotes = lazyScreen(screens.runNotes);
+  const roomOpening = lazyScreen(screens.roomOpening);
+  const RoomHost = lazyScreen(screens.roomHost);
+  const roomStudent = lazyScreen(screens.roomStudent);
+  const PlayerScreen = lazyScreen(screens.player);
+  const ModelLibrary = lazyScreen(screens.models);
+  const ModelEditorScreen = lazyScreen(screens.modelEditor);
   return createBrowserRouter([
     {
       element: <Shell />,

@@ -1,8 +1,10 @@
-import { Segmented, Select, Spin } from 'antd';
-import { lazy, memo, Suspense, useDeferredValue, useMemo } from 'react';
+import { Segmented, Select } from 'antd';
+import { memo, useDeferredValue, useMemo } from 'react';
+import { lazyPart } from '../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
 import { powerPath } from '../../core/drawing';
 import {
+  isDualClutch,
   memberRoles,
   sleevesOf,
   type PlanetaryUnitSet,
@@ -16,7 +18,6 @@ import { useLatest } from '../shared/useLatest';
 import { isLarge } from '../workers/unitWorker';
 import { LaidOut } from '../bench/LaidOut';
 import { CROSSING, LEVER, SECTION, SLEEVES } from './applySlice';
-import { isDualClutch } from '../../core/shift';
 import { SectionView } from './SectionView';
 import { SleevesView } from './SleevesView';
 import { UnitLever } from './UnitLever';
@@ -24,7 +25,7 @@ import { UnitSetView } from './UnitSetView';
 import './UnitSheet.css';
 
 // Curves are heavy, and few units have two clutches.
-const CrossingView = lazy(async () => ({ default: (await import('./CrossingView')).CrossingView }));
+const CrossingView = lazyPart(async () => (await import('./CrossingView')).CrossingView);
 
 interface Props {
   unit: Unit;
@@ -76,15 +77,7 @@ export function UnitSheet(props: Props) {
         {view === LEVER ? (
           <UnitLever unit={unit} solution={solution} roles={roles} />
         ) : view === CROSSING && dual ? (
-          <Suspense
-            fallback={
-              <div className="sheet-wait">
-                <Spin />
-              </div>
-            }
-          >
-            <CrossingView unit={unit} />
-          </Suspense>
+          <CrossingView unit={unit} />
         ) : view === SLEEVES && sleeves ? (
           <SleevesView
             unit={unit}

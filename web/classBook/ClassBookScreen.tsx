@@ -1,6 +1,7 @@
 import { DownloadOutlined, FolderOpenOutlined } from '../shared/icons';
 import { Button, Select, Spin } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { lazyPart } from '../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
 import { classBookCsv } from '../../core/formats';
 import { confidenceTally, type ClassBook, type Lesson } from '../../core/lesson';
@@ -24,9 +25,7 @@ import { TermTable } from './TermTable';
 import { WentWrong } from './WentWrong';
 import './ClassBook.css';
 
-const ConfidenceChart = lazy(async () => ({
-  default: (await import('./ConfidenceChart')).ConfidenceChart,
-}));
+const ConfidenceChart = lazyPart(async () => (await import('./ConfidenceChart')).ConfidenceChart);
 
 /** In the place of one lesson: all of them. */
 const ALL = '*';
@@ -187,9 +186,7 @@ function Book({ lesson, book, sealOf, chosen, onChoose, onCount }: BookProps) {
         )}
         <section aria-label={t('classBook.sure')}>
           <h2 className="class-book-heading">{t('classBook.sure')}</h2>
-          <Suspense fallback={null}>
-            <ConfidenceChart tally={confidenceTally(book)} />
-          </Suspense>
+          <ConfidenceChart tally={confidenceTally(book)} />
         </section>
       </div>
     </>

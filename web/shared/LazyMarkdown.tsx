@@ -1,6 +1,4 @@
-import { lazy, Suspense } from 'react';
-
-const Markdown = lazy(async () => ({ default: (await import('./Markdown')).Markdown }));
+import { lazyPart } from './lazyPart';
 
 /** Without the marks of headings, quotes, emphasis and code. */
 const bare = (text: string): string =>
@@ -9,12 +7,16 @@ const bare = (text: string): string =>
     .replace(/(^|\W)_+(?=\w)/g, '$1')
     .replace(/([^\s_])_+(?!\w)/g, '$1');
 
+interface Props {
+  text: string;
+}
+
 /** Markdown whose parser is loaded when the first text is shown; the text without its marks stands in until then. */
-export function LazyMarkdown({ text }: { text: string }) {
-  if (text.trim() === '') return null;
-  return (
-    <Suspense fallback={<div style={{ whiteSpace: 'pre-wrap' }}>{bare(text)}</div>}>
-      <Markdown text={text} />
-    </Suspense>
-  );
+const Markdown = lazyPart<Props>(async () => (await import('./Markdown')).Markdown, {
+  meanwhile: ({ text }) => <div style={{ whiteSpace: 'pre-wrap' }}>{bare(text)}</div>,
+  quiet: true,
+});
+
+export function LazyMarkdown({ text }: Props) {
+  return text.trim() === '' ? null : <Markdown text={text} />;
 }

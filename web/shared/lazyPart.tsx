@@ -1,5 +1,4 @@
 import { startTransition, useEffect, useState, type ComponentType } from 'react';
-
 import { Loading, PartMissing, type Missing } from './PartMissing';
 
 const answers = async (): Promise<boolean> => {
@@ -10,12 +9,22 @@ const answers = async (): Promise<boolean> => {
   }
 };
 
+interface Options<P> {
+  /** It is all of a screen. */
+  readonly whole?: boolean;
+  /** What stands in its place until it is here. */
+  readonly meanwhile?: ComponentType<P>;
+  /** What stands in its place does as well where it can't be fetched. */
+  readonly quiet?: boolean;
+}
+
 /**
  * A part of the application that is fetched when it is first shown. Where that fails it says so in its place, and is tried
  * again there: all else on the screen stays as it is.
  */
 export function lazyPart<P extends object>(
   load: () => Promise<ComponentType<P>>,
+  { whole = false, meanwhile: Meanwhile = Loading, quiet = false }: Options<P> = {},
 ): ComponentType<P> {
   let known: ComponentType<P> | null = null;
   return function Part(props: P) {
@@ -43,6 +52,7 @@ export function lazyPart<P extends object>(
       };
     }, [tries]);
     if (Loaded) return <Loaded {...props} />;
-    return missing ? <PartMissing {...missing} onAgain={again} /> : <Loading />;
+    if (missing && !quiet) return <PartMissing {...missing} whole={whole} onAgain={again} />;
+    return <Meanwhile {...props} />;
   };
 }

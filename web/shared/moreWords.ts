@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 
-/** Words beyond those of the first screen: what every other screen says, what benches and their lessons add, and what teaching does. */
-export const WORD_PARTS = ['rest', 'bench', 'teach'] as const;
+/** Words beyond those of the first screen: what every other screen says, what benches and their lessons add, what
+ * stripping down does, and what teaching does. */
+export const WORD_PARTS = ['rest', 'bench', 'strip', 'teach'] as const;
 export type WordPart = (typeof WORD_PARTS)[number];
 
 type Load = (...parts: readonly WordPart[]) => Promise<void>;

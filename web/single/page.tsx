@@ -15,12 +15,16 @@ import { attemptsLoaded } from '../state/attemptsSlice';
 import { ServicesContext } from '../state/hooks';
 import { keptForNow, libraryLoaded } from '../state/librarySlice';
 import { defaultSettings, readSettings, settingsLoaded } from '../state/settingsSlice';
+import { documentStore } from '../storage/documentStore';
 import { CARRIED, carriedIn, fromBase64, type CarriedLesson } from '../files/onePage';
 import { NothingCarried, SingleFrame } from './SingleFrame';
 
 /** A lesson in one page: player and lesson together, with no server, opened from a stick or a mail. */
 export async function showPage(): Promise<void> {
-  const services = browserServices();
+  const services = browserServices((kept) => ({
+    ...documentStore(kept, Date.now),
+    loadDemoWorld: () => Promise.reject(new Error('no demo world')),
+  }));
   beginVisit();
   const store = createStore(services, true);
   const carried = carriedIn(document.getElementById(CARRIED)?.textContent ?? '');

@@ -52,7 +52,9 @@ export async function startUp(
     } else show(store, await documents.load());
     if (await services.passing()) store.dispatch(keptForNow());
   } catch (error) {
-    show(store, asLoaded(await services.loadDemo(), 0));
+    // Where not even that can be had the shelves are empty, and the screen says why.
+    const demo = await services.loadDemo().catch((): DemoWorld => NOTHING);
+    show(store, asLoaded(demo, 0));
     store.dispatch(libraryFailed(reasonOf(error)));
     if (error instanceof NoAnswer)
       void reading.then(
@@ -64,6 +66,8 @@ export async function startUp(
 
 /** Every later save has a revision by the clock. */
 const FIRST_REVISION = 1;
+
+const NOTHING: DemoWorld = { lessons: [], attempts: [], models: [] };
 
 const asLoaded = ({ lessons, attempts, models }: DemoWorld, revision: number): Loaded => ({
   lessons: lessons.map((lesson) => ({ lesson, origin: 'demo', revision, changed: false })),

@@ -4,7 +4,7 @@ import { convertToDisplay, displayUnit } from '../../core/quantities';
 import { formatReading, type Numbers } from '../shared/numbers';
 
 /** The English catalogue by its parts: the first screen's words, and all others. */
-export const CATALOGUE_PARTS = ['start.en', 'en', 'bench.en', 'teach.en'] as const;
+export const CATALOGUE_PARTS = ['start.en', 'en', 'bench.en', 'strip.en', 'teach.en'] as const;
 
 export const wordsIn = (part: (typeof CATALOGUE_PARTS)[number]): Words =>
   JSON.parse(readFileSync(`web/app/words/${part}.json`, 'utf8')) as Words;

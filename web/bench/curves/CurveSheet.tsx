@@ -1,32 +1,18 @@
 import { Button, Segmented } from 'antd';
-import type { Chart } from 'chart.js';
-import { useRef, useState } from 'react';
-import { Line } from 'react-chartjs-2';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { figuresCsv } from '../../../core/formats';
 import { useAppSelector } from '../../state/hooks';
 import { download, fileName } from '../../shared/download';
 import { DownloadOutlined } from '../../shared/icons';
-import { inkOf, lineOptions, registerLines, type Axis } from './lineOptions';
-import { pngOf } from './pngOf';
+import { lazyPart } from '../../shared/lazyPart';
+import type { Curve, CurveTools, Figures } from './curve';
+import type { Axis } from './lineOptions';
 import './CurveSheet.css';
 
-registerLines();
+export type { Curve, Figures } from './curve';
 
-export interface Curve {
-  readonly label: string;
-  /** Name of the colour on the paper, such as `--drives`. */
-  readonly ink: string;
-  readonly points: readonly { readonly x: number; readonly y: number }[];
-  readonly look?: 'line' | 'dashed' | 'dotted' | 'thin' | 'marks';
-  /** Belongs to the axis at the right. */
-  readonly right?: boolean;
-}
-
-export interface Figures {
-  readonly titles: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-}
+/** What is asked stands there before what draws a curve is fetched. */
+const CurveCanvas = lazyPart(async () => (await import('./CurveCanvas')).CurveCanvas);
 
 interface Props {
   /** What the curves are of: the name of the files that are handed out. */
@@ -46,13 +32,9 @@ export function CurveSheet({ title, x, y, right, curves, figures, spoken }: Prop
   const { t } = useTranslation();
   const paper = useAppSelector((state) => state.settings.paper);
   const [shown, setShown] = useState<'curves' | 'figures'>('curves');
-  const chart = useRef<Chart<'line'>>(null);
-  const savePng = () => {
-    if (chart.current)
-      void pngOf(chart.current, title).then((bytes) =>
-        download(fileName(title, 'png'), bytes, 'image/png'),
-      );
-  };
+  const [tools, setTools] = useState<CurveTools | null>(null);
+  const savePng = async ({ png }: CurveTools) =>
+    download(fileName(title, 'png'), await png(title), 'image/png');
   return (
     <div className="curve-sheet">
       <div className="curve-tools">
@@ -69,17 +51,16 @@ export function CurveSheet({ title, x, y, right, curves, figures, spoken }: Prop
         <Button
           size="small"
           icon={<DownloadOutlined />}
-          disabled={shown === 'figures'}
-          onClick={savePng}
+          disabled={shown === 'figures' || !tools}
+          onClick={() => tools && void savePng(tools)}
         >
           PNG
         </Button>
         <Button
           size="small"
           icon={<DownloadOutlined />}
-          onClick={() =>
-            download(fileName(title, 'csv'), figuresCsv(figures.titles, figures.rows), 'text/csv')
-          }
+          disabled={!tools}
+          onClick={() => tools && download(fileName(title, 'csv'), tools.csv(figures), 'text/csv')}
         >
           CSV
         </Button>
@@ -87,12 +68,13 @@ export function CurveSheet({ title, x, y, right, curves, figures, spoken }: Prop
       {shown === 'curves' ? (
         <div className="curve-box">
           {spoken && <p className="visually-hidden">{spoken}</p>}
-          <Line
-            ref={chart}
-            aria-hidden="true"
+          <CurveCanvas
             key={paper}
-            data={{ datasets: curves.map(datasetOf) }}
-            options={lineOptions(x, y, right)}
+            x={x}
+            y={y}
+            {...(right ? { right } : {})}
+            curves={curves}
+            onTools={setTools}
           />
         </div>
       ) : (
@@ -129,21 +111,4 @@ function FigureTable({ title, figures }: { title: string; figures: Figures }) {
       </table>
     </div>
   );
-}
-
-const DASHES = { dashed: [9, 5], dotted: [2, 4] } as const;
-
-function datasetOf({ label, ink, points, look = 'line', right = false }: Curve) {
-  const colour = inkOf(ink);
-  return {
-    label,
-    data: [...points],
-    borderColor: colour,
-    backgroundColor: look === 'marks' ? inkOf('--sheet') : colour,
-    ...(look === 'dashed' || look === 'dotted' ? { borderDash: [...DASHES[look]] } : {}),
-    ...(look === 'thin' ? { borderWidth: 1.6 } : {}),
-    // A mark on the edge of the sheet is drawn whole.
-    ...(look === 'marks' ? { pointRadius: 7, pointBorderWidth: 2, showLine: false, clip: 9 } : {}),
-    ...(right ? { yAxisID: 'right' } : {}),
-  };
 }

@@ -1,5 +1,5 @@
-import { Input, Select, Spin } from 'antd';
-import { lazy, Suspense } from 'react';
+import { Input, Select } from 'antd';
+import { lazyPart } from '../../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
 import { CAUTION_TOPICS, type Block, type CautionBlock } from '../../../core/lesson';
 import { CautionBox } from '../../bench/CautionBox';
@@ -13,7 +13,7 @@ import type { EditsBlock } from './editsBlock';
 import { ShiftBenchEditor } from './ShiftBenchEditor';
 import { UnitBenchEditor } from './UnitBenchEditor';
 
-const RichText = lazy(async () => ({ default: (await import('./RichText')).RichText }));
+const RichText = lazyPart(async () => (await import('./RichText')).RichText);
 
 /** The editor of one block, in place. */
 export function BlockEditor({ block, onBlock }: EditsBlock) {
@@ -21,13 +21,11 @@ export function BlockEditor({ block, onBlock }: EditsBlock) {
   switch (block.kind) {
     case 'text':
       return (
-        <Suspense fallback={<Spin />}>
-          <RichText
-            label={t('blocks.text')}
-            markdown={block.markdown}
-            onMarkdown={(markdown) => onBlock({ ...block, markdown })}
-          />
-        </Suspense>
+        <RichText
+          label={t('blocks.text')}
+          markdown={block.markdown}
+          onMarkdown={(markdown) => onBlock({ ...block, markdown })}
+        />
       );
     case 'caution':
       return <CautionEditor block={block} onBlock={onBlock} />;

@@ -5,7 +5,8 @@ import {
   ReloadOutlined,
 } from '../../shared/icons';
 import { Button, Spin } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { lazyPart } from '../../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import type { Lesson } from '../../../core/lesson';
@@ -25,7 +26,7 @@ import { useNewLesson } from './useNewLesson';
 import { useResetDemo } from './useResetDemo';
 import '../../bench/cards.css';
 
-const DraftDialog = lazy(async () => ({ default: (await import('./DraftDialog')).DraftDialog }));
+const DraftDialog = lazyPart(async () => (await import('./DraftDialog')).DraftDialog);
 
 /** All lessons of this browser: to build and run (Teach) or to work through (Learn). */
 export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
@@ -92,9 +93,7 @@ export function LessonLibrary({ door }: { door: 'teach' | 'learn' }) {
         </div>
       </div>
       {drafting && (
-        <Suspense fallback={null}>
-          <DraftDialog onClose={() => setDrafting(false)} onLesson={(lesson) => void add(lesson)} />
-        </Suspense>
+        <DraftDialog onClose={() => setDrafting(false)} onLesson={(lesson) => void add(lesson)} />
       )}
       <ImportReport importer={importer} />
       {library.status === 'loading' ? (

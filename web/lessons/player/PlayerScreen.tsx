@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { lessonHash } from '../../../core/formats';
-import { onlyGears, type Attempt, type Lesson } from '../../../core/lesson';
+import { asks, onlyGears, type Attempt, type Lesson } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../state/hooks';
 import { useWords } from '../../shared/moreWords';
 import { NotFound } from '../../shared/NotFound';
@@ -52,7 +52,10 @@ export function PlayerScreen({ mode }: { mode: PlayerState['mode'] }) {
     if (stored) dispatch(attemptMerged(stored));
   }, [stored, dispatch]);
   const hash = useMemo(() => (record ? lessonHash(record.lesson) : ''), [record]);
-  const worded = useWords('bench', record !== undefined && !onlyGears(record.lesson));
+  const worded = [
+    useWords('bench', record !== undefined && !onlyGears(record.lesson)),
+    useWords('strip', record !== undefined && asks(record.lesson, 'strip-down')),
+  ].every(Boolean);
   if (!record) return <NotFound />;
   if (!worded) return <Loading />;
   const { lesson } = record;

@@ -1,10 +1,9 @@
-import { binds, isSleeveSide, unitFindings, type Unit } from '../../../geartrain';
+import { binds, isDualClutch, isSleeveSide, unitFindings, type Unit } from '../../../geartrain';
 import {
   complaintsOf,
   couldBeWorn,
   forwardSides,
   gearsInOrder,
-  isDualClutch,
   type DriveResult,
   type GearComplaint,
   type Ramps,

@@ -1,6 +1,5 @@
-import { sleevesOf, type Unit } from '../../../../core/geartrain';
+import { isDualClutch, sleevesOf, type Unit } from '../../../../core/geartrain';
 import { isOf, kindsOf, newGearboxQuestion, type GearboxQuestion } from '../../../../core/lesson';
-import { isDualClutch } from '../../../../core/shift';
 import type { FamilyEditor } from '../familyEditor';
 import { GearboxEditor } from './Editor';
 
