@@ -84,6 +84,12 @@ export default defineConfig({
     sourcemap: false,
     manifest: true,
     chunkSizeWarningLimit: 1200,
+    // A part's style sheets come with it. Its scripts find theirs themselves: to name some sixty for each was no quicker, with
+    // a server at hand or 25 ms away, and took a page 50 ms in one piece.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_part, files) => files.filter((file) => file.endsWith('.css')),
+    },
   },
   worker: { format: 'es', plugins: () => [leftOut(NO_SCHEMA_WRITERS)] },
   server: { host: '127.0.0.1', port: 5173, fs: { allow: ['..'] } },
