@@ -9,6 +9,7 @@ import { browserTabs } from '../storage/tabs';
 import { waitingIn } from '../storage/waiting';
 import { layOutSection } from '../workers/drawingWorker';
 import { sectionLayouts } from '../workers/sectionLayouts';
+import { besideThePage } from '../workers/turns';
 import { unitAnswers } from '../workers/unitAnswers';
 
 /** @param documentsOver what keeps documents in the browser's database, and has those of the demo */
@@ -17,6 +18,7 @@ export function browserServices(
 ): Services {
   const store = browserStore();
   const documents = documentsOver(store);
+  const inTurn = besideThePage(navigator.hardwareConcurrency);
   let seal: Promise<Services['seal']> | null = null;
   return {
     documents,
@@ -34,7 +36,7 @@ export function browserServices(
     // Ids start with a letter, so that they fit the format whatever nanoid draws.
     newId: () => `k${nanoid(12)}`,
     loadDemo: () => documents.loadDemoWorld(),
-    sections: sectionLayouts(layOutSection),
-    unitAnswers: unitAnswers(),
+    sections: sectionLayouts(layOutSection, inTurn),
+    unitAnswers: unitAnswers(inTurn),
   };
 }

@@ -7,6 +7,7 @@ import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
 import { waitingIn } from '../storage/waiting';
 import { memoryMarks, type Marks } from '../storage/marks';
 import { unitAnswers } from '../workers/unitAnswers';
+import { turns } from '../workers/turns';
 import { sectionLayouts } from '../workers/sectionLayouts';
 import type { Services } from './services';
 import { readSettings, defaultSettings, settingsChanged } from './settingsSlice';
@@ -35,8 +36,8 @@ function setUp(keyValue: KeyValueStore = memoryStore(), marks: Marks = memoryMar
     passing: () => Promise.resolve(false),
     now: () => '2030-01-01T08:00:00Z',
     newId: () => 'new-id',
-    sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here'))),
-    unitAnswers: unitAnswers(),
+    sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here')), turns(1)),
+    unitAnswers: unitAnswers(turns(1)),
     loadDemo: () =>
       Promise.resolve({
         lessons: [demoLesson],

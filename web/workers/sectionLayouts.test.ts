@@ -1,6 +1,7 @@
 import { sectionDrawing } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
 import { sectionLayouts } from './sectionLayouts';
+import { turns } from './turns';
 import { demoFile } from '../../core/tests/demoFile';
 
 const unit = demoFile<Unit>('units/skerry-three');
@@ -12,7 +13,7 @@ test('a unit is laid out once, whatever its names and ranges become', async () =
   const layouts = sectionLayouts((u, keep) => {
     calls++;
     return Promise.resolve(sectionDrawing(u, keep));
-  });
+  }, turns(1));
   expect(layouts.known(unit)).toBeUndefined();
   const first = await layouts.layOut(unit, [], signal, ignore);
   const renamed = { ...unit, name: 'Other', ranges: [] };
@@ -25,8 +26,9 @@ test('a unit is laid out once, whatever its names and ranges become', async () =
 
 test('the oldest go, and a failure is not kept', async () => {
   let fail = true;
-  const layouts = sectionLayouts((u) =>
-    fail ? Promise.reject(new Error('no')) : Promise.resolve(sectionDrawing(u)),
+  const layouts = sectionLayouts(
+    (u) => (fail ? Promise.reject(new Error('no')) : Promise.resolve(sectionDrawing(u))),
+    turns(1),
   );
   await expect(layouts.layOut(unit, [], signal, ignore)).rejects.toThrow('no');
   fail = false;

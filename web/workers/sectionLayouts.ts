@@ -1,5 +1,6 @@
 import type { SectionDrawing } from '../../core/drawing';
 import type { Unit } from '../../core/geartrain';
+import type { Turns } from './turns';
 
 /** Lays sections out and keeps the last ones, so that a unit seen again is there at once. */
 export interface SectionLayouts {
@@ -30,7 +31,7 @@ export const shapeOf = (unit: Unit): string =>
     unit.elements.map((e) => [e.id, e.kind, e.between]),
   ]);
 
-export function sectionLayouts(layOut: SectionLayouts['layOut']): SectionLayouts {
+export function sectionLayouts(layOut: SectionLayouts['layOut'], inTurn: Turns): SectionLayouts {
   const kept = new Map<string, SectionDrawing>();
   return {
     known: (unit) => kept.get(shapeOf(unit)),
@@ -38,7 +39,7 @@ export function sectionLayouts(layOut: SectionLayouts['layOut']): SectionLayouts
       const shape = shapeOf(unit);
       const before = kept.get(shape);
       if (before) return before;
-      const drawing = await layOut(unit, keep, signal, onFirst);
+      const drawing = await inTurn(() => layOut(unit, keep, signal, onFirst), signal);
       kept.set(shape, drawing);
       const oldest = kept.keys().next().value;
       if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);

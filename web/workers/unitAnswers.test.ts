@@ -1,4 +1,5 @@
 import type { Range, Unit } from '../../core/geartrain';
+import { turns } from './turns';
 import { unitAnswers, type UnitQuestion } from './unitAnswers';
 
 const unit = (id: string) => ({ id, ranges: [] as readonly Range[] }) as unknown as Unit;
@@ -29,7 +30,7 @@ const settle = () => new Promise((done) => setTimeout(done, 0));
 describe('answers about a large unit', () => {
   test('one is worked out at a time, in the order in which they were asked', async () => {
     const { question, log, pass } = slow();
-    const answers = unitAnswers();
+    const answers = unitAnswers(turns(2));
     const both = ['a', 'b'].map((id) => answers.ask(question, unit(id), ALL, stays()));
     await settle();
     expect(log).toEqual(['begins a']);
@@ -41,7 +42,7 @@ describe('answers about a large unit', () => {
 
   test('what was answered is known, of this very unit and these ranges', async () => {
     const { question, log, pass } = slow();
-    const answers = unitAnswers();
+    const answers = unitAnswers(turns(2));
     const a = unit('a');
     const first = answers.ask(question, a, ALL, stays());
     expect(answers.known(question, a, ALL)).toBeUndefined();
@@ -57,7 +58,7 @@ describe('answers about a large unit', () => {
 
   test('two who ask for the same wait for one', async () => {
     const { question, log, pass } = slow();
-    const answers = unitAnswers();
+    const answers = unitAnswers(turns(2));
     const a = unit('a');
     const both = [1, 2].map(() => answers.ask(question, a, ALL, stays()));
     await pass();
@@ -67,7 +68,7 @@ describe('answers about a large unit', () => {
 
   test('who leaves is not worked for: neither while it runs nor while it waits', async () => {
     const { question, log, pass } = slow();
-    const answers = unitAnswers();
+    const answers = unitAnswers(turns(2));
     const [running, waiting] = [new AbortController(), new AbortController()];
     const first = answers.ask(question, unit('a'), ALL, running.signal);
     const second = answers.ask(question, unit('b'), ALL, waiting.signal);
@@ -85,7 +86,7 @@ describe('answers about a large unit', () => {
   });
 
   test('a failure is not kept, and holds nobody up', async () => {
-    const answers = unitAnswers();
+    const answers = unitAnswers(turns(2));
     const a = unit('a');
     let fails = true;
     const question: UnitQuestion<number> = {
