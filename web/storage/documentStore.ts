@@ -1,4 +1,3 @@
-import { stringify } from 'safe-stable-stringify';
 import {
   MODEL_KINDS,
   openValue,
@@ -7,9 +6,24 @@ import {
   type ModelKind,
 } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
-import type { Decision, KeyValueStore } from './keyValueStore';
-import { HISTORY, putAside, versionsOf } from './history';
+import { putAside, versionsOf } from './history';
+import type { KeyValueStore } from './keyValueStore';
 import { settingsIn, type SettingsStore } from './settingsIn';
+import {
+  ATTEMPT,
+  attemptRecord,
+  decided,
+  keyIn,
+  keyOf,
+  LESSON,
+  lessonRecord,
+  modelOf,
+  picture,
+  prefixOf,
+  same,
+  unless,
+} from './stored';
+import { idleKeys, MEDIA, VERSION } from './tidy';
 
 /**
  * Lessons, attempts, models and pictures over a key–value store. One rule for every kind: a save names what it was made
@@ -87,84 +101,25 @@ export interface DocumentStore extends SettingsStore {
   history<K extends HistoryKind>(kind: K, id: string): Promise<Past<Documents[K]>[]>;
 }
 
-const LESSON = 'lesson:';
-const ATTEMPT = 'attempt:';
-const MEDIA = 'media:';
-const VERSION = 'version:';
-/** `unit:`, `converter:` and so on. */
-const prefixOf = (kind: ModelKind): string => `${kind.slice('fair-sprocket/'.length)}:`;
-const keyIn = (kind: HistoryKind): string =>
-  kind === 'fair-sprocket/lesson' ? LESSON : prefixOf(kind);
-const keyOf = (model: Model): string => prefixOf(model.format) + model.id;
-
-/** A picture that was put in this lately may belong to a lesson that is still on its way in. */
-const SETTLED_MS = 10 * 60_000;
-
-const same = (a: unknown, b: unknown): boolean => stringify(a) === stringify(b);
-
-/**
- * @param read what is stored, or `null` where it can't be read
- * @param allowed what stands there may be written over
- */
-function decided<T>(
-  stored: unknown,
-  read: (stored: unknown) => T | null,
-  allowed: (now: T | null) => boolean,
-  next: (now: T | null) => T,
-): Decision<SaveOutcome<T>> {
-  const now = stored === null ? null : read(stored);
-  if (stored !== null && now === null) return { do: 'nothing', result: { outcome: 'unreadable' } };
-  if (now !== null && !allowed(now))
-    return { do: 'nothing', result: { outcome: 'conflict', stored: now } };
-  const record = next(now);
-  return { do: 'write', value: record, result: { outcome: 'saved', record } };
-}
-
-const unless = (changed: boolean): Decision<boolean> =>
-  changed ? { do: 'nothing', result: false } : { do: 'remove', result: true };
-
-/** @param now milliseconds; the revision of a lesson is when it was saved, so that no two are alike */
-export function documentStore(store: KeyValueStore, now: () => number): DocumentStore {
-  const readModel = async <K extends ModelKind>(kind: K, id: string) =>
-    modelOf(await store.get(prefixOf(kind) + id), kind);
-  /** The save stands, whether or not there is room for what was before. */
-  const aside = async (key: string, before: unknown, after: unknown): Promise<void> => {
+/** The save stands, whether or not there is room for what was before. */
+const asideIn =
+  (store: KeyValueStore, now: () => number) =>
+  async (key: string, before: unknown, after: unknown): Promise<void> => {
     if (before && !same(before, after))
       await putAside(store, key, before, now()).catch(() => undefined);
   };
+
+type Lessons = Pick<DocumentStore, 'readLesson' | 'saveLesson' | 'removeLesson'>;
+type Attempts = Pick<DocumentStore, 'readAttempt' | 'saveAttempt' | 'removeAttempt'>;
+type Models = Pick<DocumentStore, 'readModel' | 'saveModel' | 'removeModel'>;
+type Rest = Omit<
+  DocumentStore,
+  'load' | keyof SettingsStore | keyof Lessons | keyof Attempts | keyof Models
+>;
+
+function lessonsIn(store: KeyValueStore, now: () => number): Lessons {
+  const aside = asideIn(store, now);
   return {
-    async load() {
-      const lessons: LessonRecord[] = [];
-      const attempts: AttemptRecord[] = [];
-      const models: Model[] = [];
-      const unreadable: string[] = [];
-      const put = <T>(list: T[], key: string, record: T | null) =>
-        void (record === null ? unreadable.push(key) : list.push(record));
-      const kindOf = (key: string) => MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
-      const isDocument = (key: string) =>
-        kindOf(key) !== undefined || key.startsWith(LESSON) || key.startsWith(ATTEMPT);
-      const keys = (await store.keys()).filter(isDocument);
-      const values = await Promise.all(keys.map((key) => store.get(key)));
-      keys.forEach((key, k) => {
-        const kind = kindOf(key);
-        if (kind) put(models, key, modelOf(values[k], kind));
-        else if (key.startsWith(LESSON)) put(lessons, key, lessonRecord(values[k]));
-        else put(attempts, key, attemptRecord(values[k]));
-      });
-      return { lessons, attempts, models, unreadable };
-    },
-    async putFirst({ lessons, attempts, models }) {
-      const put = (key: string, value: LessonRecord | AttemptRecord | Model) =>
-        store.change<boolean>(key, (stored) =>
-          stored === null ? { do: 'write', value, result: true } : { do: 'nothing', result: false },
-        );
-      const were = await Promise.all([
-        ...lessons.map((record) => put(LESSON + record.lesson.id, record)),
-        ...attempts.map((record) => put(ATTEMPT + record.attempt.id, record)),
-        ...models.map((model) => put(keyOf(model), model)),
-      ]);
-      return were.every(Boolean);
-    },
     readLesson: async (id) => lessonRecord(await store.get(LESSON + id)),
     async saveLesson(record, baseRevision) {
       const key = LESSON + record.lesson.id;
@@ -191,21 +146,31 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
         const there = lessonRecord(stored);
         return unless(there !== null && there.revision !== revision);
       }),
-    saveAttempt: (record, base) =>
-      store.change(ATTEMPT + record.attempt.id, (stored) =>
-        decided(
-          stored,
-          attemptRecord,
-          (there) => same(there?.attempt, base),
-          () => record,
-        ),
+  };
+}
+
+const attemptsIn = (store: KeyValueStore): Attempts => ({
+  saveAttempt: (record, base) =>
+    store.change(ATTEMPT + record.attempt.id, (stored) =>
+      decided(
+        stored,
+        attemptRecord,
+        (there) => same(there?.attempt, base),
+        () => record,
       ),
-    readAttempt: async (id) => attemptRecord(await store.get(ATTEMPT + id)),
-    removeAttempt: (attempt) =>
-      store.change(ATTEMPT + attempt.id, (stored) => {
-        const there = attemptRecord(stored);
-        return unless(there !== null && !same(there.attempt, attempt));
-      }),
+    ),
+  readAttempt: async (id) => attemptRecord(await store.get(ATTEMPT + id)),
+  removeAttempt: (attempt) =>
+    store.change(ATTEMPT + attempt.id, (stored) => {
+      const there = attemptRecord(stored);
+      return unless(there !== null && !same(there.attempt, attempt));
+    }),
+});
+
+function modelsIn(store: KeyValueStore, now: () => number): Models {
+  const aside = asideIn(store, now);
+  return {
+    readModel: async (kind, id) => modelOf(await store.get(prefixOf(kind) + id), kind),
     async saveModel(model, base) {
       const key = keyOf(model);
       let before: Model | null = null;
@@ -223,86 +188,77 @@ export function documentStore(store: KeyValueStore, now: () => number): Document
       if (result.outcome === 'saved') await aside(key, before, model);
       return result;
     },
-    readModel,
     removeModel: (model) =>
       store.change(keyOf(model), (stored) => {
         const there = modelOf(stored, model.format);
         return unless(there !== null && !same(there, model));
       }),
-    readMedia: async (path) => picture(await store.get(MEDIA + path))?.bytes ?? null,
-    saveMedia: (path, bytes) => store.set(MEDIA + path, { bytes, at: now() }),
-    async tidy() {
-      const keys = await store.keys();
-      const texts = new Map<string, string>();
-      for (const key of keys)
-        if ([LESSON, VERSION, ATTEMPT, HISTORY].some((kind) => key.startsWith(kind)))
-          texts.set(key, stringify(await store.get(key)) ?? '');
-      const begun = [...texts].filter(([key]) => key.startsWith(ATTEMPT)).map(([, text]) => text);
-      const idle = keys.filter(
-        (key) =>
-          key.startsWith(VERSION) &&
-          !begun.some((text) => text.includes(key.slice(VERSION.length))),
-      );
-      // What is gone for good takes its earlier versions along.
-      for (const key of keys)
-        if (key.startsWith(HISTORY) && !keys.includes(key.slice(HISTORY.length))) idle.push(key);
-      // What can't be read may need its pictures: they are looked for as they are written.
-      const needed = new Set<string>();
-      for (const [key, text] of texts)
-        if (!idle.includes(key))
-          for (const [path] of text.matchAll(/media\/[\w.-]+/g)) needed.add(path);
-      for (const key of keys) {
-        if (!key.startsWith(MEDIA) || needed.has(key.slice(MEDIA.length))) continue;
-        const kept = picture(await store.get(key));
-        if (!kept || now() - kept.at >= SETTLED_MS) idle.push(key);
-      }
-      for (const key of idle) await store.remove(key);
-      return idle.length;
-    },
-    keepVersion: (hash, lesson) => store.set(VERSION + hash, lesson),
-    async readVersion(hash) {
-      const opened = openValue(await store.get(VERSION + hash), 'fair-sprocket/lesson');
-      return opened.ok ? opened.document : null;
-    },
-    setAside: (document) =>
-      putAside(store, keyIn(document.format) + document.id, document, now(), 0),
-    async history(kind, id) {
-      const kept = await versionsOf(store, keyIn(kind) + id);
-      return kept.flatMap(({ at, document }) => {
-        const opened = openValue(document, kind);
-        return opened.ok ? [{ at, document: opened.document }] : [];
-      });
-    },
-    ...settingsIn(store),
   };
 }
 
-function modelOf<K extends ModelKind>(value: unknown, kind: K): Documents[K] | null {
-  const opened = openValue(value, kind);
-  return opened.ok ? opened.document : null;
+/** Pictures, versions that somebody began, and what documents were before. */
+const restIn = (store: KeyValueStore, now: () => number): Rest => ({
+  async putFirst({ lessons, attempts, models }) {
+    const put = (key: string, value: LessonRecord | AttemptRecord | Model) =>
+      store.change<boolean>(key, (stored) =>
+        stored === null ? { do: 'write', value, result: true } : { do: 'nothing', result: false },
+      );
+    const were = await Promise.all([
+      ...lessons.map((record) => put(LESSON + record.lesson.id, record)),
+      ...attempts.map((record) => put(ATTEMPT + record.attempt.id, record)),
+      ...models.map((model) => put(keyOf(model), model)),
+    ]);
+    return were.every(Boolean);
+  },
+  readMedia: async (path) => picture(await store.get(MEDIA + path))?.bytes ?? null,
+  saveMedia: (path, bytes) => store.set(MEDIA + path, { bytes, at: now() }),
+  async tidy() {
+    const idle = await idleKeys(store, now());
+    for (const key of idle) await store.remove(key);
+    return idle.length;
+  },
+  keepVersion: (hash, lesson) => store.set(VERSION + hash, lesson),
+  async readVersion(hash) {
+    const opened = openValue(await store.get(VERSION + hash), 'fair-sprocket/lesson');
+    return opened.ok ? opened.document : null;
+  },
+  setAside: (document) => putAside(store, keyIn(document.format) + document.id, document, now(), 0),
+  async history(kind, id) {
+    const kept = await versionsOf(store, keyIn(kind) + id);
+    return kept.flatMap(({ at, document }) => {
+      const opened = openValue(document, kind);
+      return opened.ok ? [{ at, document: opened.document }] : [];
+    });
+  },
+});
+
+async function loadAll(store: KeyValueStore): Promise<Loaded> {
+  const lessons: LessonRecord[] = [];
+  const attempts: AttemptRecord[] = [];
+  const models: Model[] = [];
+  const unreadable: string[] = [];
+  const put = <T>(list: T[], key: string, record: T | null) =>
+    void (record === null ? unreadable.push(key) : list.push(record));
+  const kindOf = (key: string) => MODEL_KINDS.find((k) => key.startsWith(prefixOf(k)));
+  const isDocument = (key: string) =>
+    kindOf(key) !== undefined || key.startsWith(LESSON) || key.startsWith(ATTEMPT);
+  const keys = (await store.keys()).filter(isDocument);
+  const values = await Promise.all(keys.map((key) => store.get(key)));
+  keys.forEach((key, k) => {
+    const kind = kindOf(key);
+    if (kind) put(models, key, modelOf(values[k], kind));
+    else if (key.startsWith(LESSON)) put(lessons, key, lessonRecord(values[k]));
+    else put(attempts, key, attemptRecord(values[k]));
+  });
+  return { lessons, attempts, models, unreadable };
 }
 
-function picture(value: unknown): { bytes: Uint8Array; at: number } | null {
-  if (value instanceof Uint8Array) return { bytes: value, at: 0 };
-  if (typeof value !== 'object' || value === null) return null;
-  const { bytes, at } = value as { bytes?: unknown; at?: unknown };
-  return bytes instanceof Uint8Array ? { bytes, at: typeof at === 'number' ? at : 0 } : null;
-}
-
-function lessonRecord(value: unknown): LessonRecord | null {
-  if (typeof value !== 'object' || value === null) return null;
-  const { lesson, origin, revision, changed } = value as Partial<LessonRecord>;
-  const opened = openValue(lesson, 'fair-sprocket/lesson');
-  if (!opened.ok || typeof revision !== 'number') return null;
-  const known = origin === 'demo' || origin === 'imported' ? origin : 'own';
-  return { lesson: opened.document, origin: known, revision, changed: changed === true };
-}
-
-function attemptRecord(value: unknown): AttemptRecord | null {
-  if (typeof value !== 'object' || value === null) return null;
-  const { attempt, source } = value as Partial<AttemptRecord>;
-  const opened = openValue(attempt, 'fair-sprocket/attempt');
-  if (!opened.ok) return null;
-  const known = source === 'demo' || source === 'imported' ? source : 'mine';
-  return { attempt: opened.document, source: known };
-}
+/** @param now milliseconds; the revision of a lesson is when it was saved, so that no two are alike */
+export const documentStore = (store: KeyValueStore, now: () => number): DocumentStore => ({
+  load: () => loadAll(store),
+  ...lessonsIn(store, now),
+  ...attemptsIn(store),
+  ...modelsIn(store, now),
+  ...restIn(store, now),
+  ...settingsIn(store),
+});
