@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Model } from '../../core/formats';
 import type { Lesson } from '../../core/lesson';
-import type { Past } from '../storage/documentStore';
+import type { Past } from '../storage/records';
 import { useServices } from '../state/hooks';
 import './Versions.css';
 

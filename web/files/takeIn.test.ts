@@ -1,4 +1,4 @@
-import type { SaveOutcome } from '../storage/documentStore';
+import type { SaveOutcome } from '../storage/records';
 import { takeIn, type Incoming } from './takeIn';
 import type { Choice } from './useAskWhichStays';
 

@@ -1,4 +1,4 @@
-import type { SaveOutcome } from '../storage/documentStore';
+import type { SaveOutcome } from '../storage/records';
 import type { Both, Choice } from './useAskWhichStays';
 
 /** What became of a file, and how to take that back. */

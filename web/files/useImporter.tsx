@@ -14,7 +14,7 @@ import { reasonOf } from '../shared/reasonOf';
 import { saveAttempt } from '../state/attemptsSlice';
 import { saveLesson } from '../state/librarySlice';
 import { saveModel } from '../state/modelsSlice';
-import type { AttemptRecord, LessonRecord } from '../storage/documentStore';
+import type { AttemptRecord, LessonRecord } from '../storage/records';
 import { readSettings, settingsChanged } from '../state/settingsSlice';
 import { unfolded, type Chosen } from './everything';
 import { failureText } from './failureText';

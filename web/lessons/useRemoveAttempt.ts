@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { useKeep } from '../state/useKeep';
 import { useUndoNotice } from '../shared/useUndoNotice';
-import type { AttemptRecord } from '../storage/documentStore';
+import type { AttemptRecord } from '../storage/records';
 
 /** Deletes a record, with a way back. */
 export function useRemoveAttempt(): (record: AttemptRecord) => void {

@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Attempt } from '../../core/lesson';
 import { appThunk } from './thunk';
 import { reasonOf } from '../shared/reasonOf';
-import type { AttemptRecord } from '../storage/documentStore';
+import type { AttemptRecord } from '../storage/records';
 
 /** Every attempt this browser holds: made here, imported, or of the made-up class. */
 export interface AttemptsState {

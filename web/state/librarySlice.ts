@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Lesson } from '../../core/lesson';
 import { appThunk } from './thunk';
 import { reasonOf } from '../shared/reasonOf';
-import type { Loaded, LessonRecord, Origin, SaveResult } from '../storage/documentStore';
+import type { Loaded, LessonRecord, Origin, SaveResult } from '../storage/records';
 
 /** The lessons of this browser: ids plus a map. */
 export interface LibraryState {

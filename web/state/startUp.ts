@@ -1,7 +1,7 @@
 import { stringify } from 'safe-stable-stringify';
 import { attemptsLoaded } from './attemptsSlice';
 import { keptForNow, libraryFailed, libraryLoaded, workLost } from './librarySlice';
-import type { LessonRecord, Loaded } from '../storage/documentStore';
+import type { LessonRecord, Loaded } from '../storage/records';
 import { modelsLoaded } from './modelsSlice';
 import { DEMO_ORDER } from '../storage/demoOrder';
 import type { DemoWorld } from '../storage/demoWorld';

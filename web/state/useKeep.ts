@@ -4,7 +4,7 @@ import type { Model } from '../../core/formats';
 import { removeAttempt, saveAttempt } from './attemptsSlice';
 import { removeLesson, saveLesson, type SaveRequest } from './librarySlice';
 import { removeModel, saveModel } from './modelsSlice';
-import type { AttemptRecord, LessonRecord } from '../storage/documentStore';
+import type { AttemptRecord, LessonRecord } from '../storage/records';
 import { useAppDispatch } from './hooks';
 
 /**

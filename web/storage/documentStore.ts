@@ -8,6 +8,15 @@ import {
 import type { Attempt, Lesson } from '../../core/lesson';
 import { putAside, versionsOf } from './history';
 import type { KeyValueStore } from './keyValueStore';
+import type {
+  LessonRecord,
+  AttemptRecord,
+  SaveOutcome,
+  SaveResult,
+  Loaded,
+  HistoryKind,
+  Past,
+} from './records';
 import { settingsIn, type SettingsStore } from './settingsIn';
 import {
   ATTEMPT,
@@ -30,47 +39,6 @@ import { idleKeys, MEDIA, VERSION } from './tidy';
  * on, and where something else stands by now nothing is written and the caller is told. So two tabs never overwrite each
  * other in silence, and what this program can't read is left alone.
  */
-export type Origin = 'demo' | 'own' | 'imported';
-
-export interface LessonRecord {
-  lesson: Lesson;
-  origin: Origin;
-  revision: number;
-  /** A demo lesson that the user has changed. */
-  changed: boolean;
-}
-
-/** mine: made in this browser · imported: from a file · demo: the made-up class. */
-export type AttemptSource = 'mine' | 'imported' | 'demo';
-
-export interface AttemptRecord {
-  attempt: Attempt;
-  source: AttemptSource;
-}
-
-/** unreadable: something stands there that this program can't read, such as a newer version's. */
-export type SaveOutcome<T> =
-  | { readonly outcome: 'saved'; readonly record: T }
-  | { readonly outcome: 'conflict'; readonly stored: T }
-  | { readonly outcome: 'unreadable' };
-
-export type SaveResult = SaveOutcome<LessonRecord>;
-
-export interface Loaded {
-  readonly lessons: LessonRecord[];
-  readonly attempts: AttemptRecord[];
-  readonly models: Model[];
-  /** Keys whose content this program can't read; they are left alone. */
-  readonly unreadable: string[];
-}
-
-/** Kinds whose earlier versions are kept. */
-export type HistoryKind = 'fair-sprocket/lesson' | ModelKind;
-export interface Past<T> {
-  readonly at: number;
-  readonly document: T;
-}
-
 export interface DocumentStore extends SettingsStore {
   load(): Promise<Loaded>;
   /** Writes each where nothing stands yet. @returns whether nothing stood anywhere */

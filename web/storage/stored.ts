@@ -1,7 +1,7 @@
 import { stringify } from 'safe-stable-stringify';
 import { openValue, type Documents, type Model, type ModelKind } from '../../core/formats';
-import type { AttemptRecord, HistoryKind, LessonRecord, SaveOutcome } from './documentStore';
 import type { Decision } from './keyValueStore';
+import type { AttemptRecord, HistoryKind, LessonRecord, SaveOutcome } from './records';
 
 /** How documents lie in the store: under which key, what is read of a value, and what a save comes to. */
 export const LESSON = 'lesson:';

@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router';
 import { MOST_NAME, MOST_TAGS } from '../../../core/formats';
 import { newStep, type Lesson } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
-import type { LessonRecord } from '../../storage/documentStore';
+import type { LessonRecord } from '../../storage/records';
 import { BuilderBar } from './BuilderBar';
 import { ConflictNotice } from './ConflictNotice';
 import {

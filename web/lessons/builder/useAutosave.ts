@@ -3,7 +3,7 @@ import type { Lesson } from '../../../core/lesson';
 import { useAppDispatch } from '../../state/hooks';
 import { exportLessonText } from '../../files/exportFiles';
 import { useSaver, type Saver } from '../../shared/useSaver';
-import type { LessonRecord } from '../../storage/documentStore';
+import type { LessonRecord } from '../../storage/records';
 import { saveLesson } from '../../state/librarySlice';
 
 export interface Autosave extends Omit<Saver<Lesson>, 'rebase'> {

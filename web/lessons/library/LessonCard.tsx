@@ -11,7 +11,7 @@ import { selectAttempts } from '../../state/attemptsSlice';
 import { exportOnePage } from '../../files/onePage';
 import { exportLesson } from '../../files/exportFiles';
 import { LinkButton } from '../../shared/LinkButton';
-import type { LessonRecord } from '../../storage/documentStore';
+import type { LessonRecord } from '../../storage/records';
 
 interface CardProps {
   record: LessonRecord;

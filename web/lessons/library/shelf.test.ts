@@ -1,6 +1,6 @@
 import type { Lesson } from '../../../core/lesson';
 import { demoFile } from '../../../core/tests/demoFile';
-import type { LessonRecord } from '../../storage/documentStore';
+import type { LessonRecord } from '../../storage/records';
 import { shelved, tagsOf } from './shelf';
 
 const lesson = (name: string) => demoFile<Lesson>(`lessons/${name}`);

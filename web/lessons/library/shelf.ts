@@ -1,5 +1,5 @@
 import { CARRIED_LISTS, type Lesson } from '../../../core/lesson';
-import type { LessonRecord } from '../../storage/documentStore';
+import type { LessonRecord } from '../../storage/records';
 
 /** What is looked for on the shelf. */
 export interface Wanted {

@@ -1,0 +1,44 @@
+import type { Model, ModelKind } from '../../core/formats';
+import type { Attempt, Lesson } from '../../core/lesson';
+
+/** What is kept of a document beside itself, and what comes of a save. */
+export type Origin = 'demo' | 'own' | 'imported';
+
+export interface LessonRecord {
+  lesson: Lesson;
+  origin: Origin;
+  revision: number;
+  /** A demo lesson that the user has changed. */
+  changed: boolean;
+}
+
+/** mine: made in this browser · imported: from a file · demo: the made-up class. */
+export type AttemptSource = 'mine' | 'imported' | 'demo';
+
+export interface AttemptRecord {
+  attempt: Attempt;
+  source: AttemptSource;
+}
+
+/** unreadable: something stands there that this program can't read, such as a newer version's. */
+export type SaveOutcome<T> =
+  | { readonly outcome: 'saved'; readonly record: T }
+  | { readonly outcome: 'conflict'; readonly stored: T }
+  | { readonly outcome: 'unreadable' };
+
+export type SaveResult = SaveOutcome<LessonRecord>;
+
+export interface Loaded {
+  readonly lessons: LessonRecord[];
+  readonly attempts: AttemptRecord[];
+  readonly models: Model[];
+  /** Keys whose content this program can't read; they are left alone. */
+  readonly unreadable: string[];
+}
+
+/** Kinds whose earlier versions are kept. */
+export type HistoryKind = 'fair-sprocket/lesson' | ModelKind;
+export interface Past<T> {
+  readonly at: number;
+  readonly document: T;
+}
