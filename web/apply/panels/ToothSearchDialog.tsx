@@ -1,16 +1,21 @@
 import { Alert, App, Button, Checkbox, Modal, Progress } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { solveUnit, withTeeth, type FoundTeeth, type Unit } from '../../../core/geartrain';
+import {
+  solveUnit,
+  withTeeth,
+  type FoundTeeth,
+  type ToothSearch,
+  type Unit,
+} from '../../../core/geartrain';
 import { toNumber } from '../../../core/numerics';
 import { useServices } from '../../state/hooks';
 import { useKeep } from '../../state/useKeep';
-import { reasonOf } from '../../shared/reasonOf';
 import { formatNumber, formatRatio } from '../../shared/numbers';
-import { searchInWorkers } from '../../workers/searchWorkers';
 import { TypedNumber } from '../../shared/TypedNumber';
 import './ToothSearchDialog.css';
 import { gearName } from '../../shared/unitNames';
+import { useToothSearch } from './useToothSearch';
 
 interface Wish {
   range: string;
@@ -20,16 +25,6 @@ interface Wish {
   on: boolean;
 }
 
-interface Running {
-  share: number;
-  tried: number;
-  found: readonly FoundTeeth[];
-  done: boolean;
-  failure: string;
-}
-
-const IDLE: Running = { share: 0, tried: 0, found: [], done: false, failure: '' };
-
 /** Other teeth for the same arrangement: wanted ratios in, gears that can be built out. */
 export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () => void }) {
   const { t } = useTranslation();
@@ -37,33 +32,10 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
   const saved = useKeep();
   const services = useServices();
   const [wishes, setWishes] = useState(() => wishesOf(unit));
-  const [fewestSun, setFewestSun] = useState(18);
-  const [mostRing, setMostRing] = useState(100);
-  const [running, setRunning] = useState<Running | null>(null);
-  const cancel = useRef<AbortController | null>(null);
-  useEffect(() => () => cancel.current?.abort(), []);
+  const [limits, setLimits] = useState<Limits>({ fewestSun: 18, mostRing: 100 });
+  const { running, start, cancel } = useToothSearch(unit);
   const wanted = wishes.filter((w) => w.on).map(({ range, ratio }) => ({ range, ratio }));
   const busy = running !== null && !running.done;
-
-  const start = () => {
-    cancel.current?.abort();
-    const controller = new AbortController();
-    cancel.current = controller;
-    setRunning(IDLE);
-    const limits = { fewestSun, mostRing, fewestPinion: 14, keep: 8, tolerance: 0.05 };
-    searchInWorkers({ unit, wishes: wanted, ...limits }, controller.signal, (step) => {
-      // A step that was on its way when it was cancelled comes too late.
-      if (!controller.signal.aborted) setRunning({ ...step, done: false, failure: '' });
-    }).then(
-      () => setRunning((r) => r && { ...r, share: 1, done: true }),
-      (error: unknown) =>
-        setRunning((r) => ({
-          ...(r ?? IDLE),
-          done: true,
-          failure: controller.signal.aborted ? '' : reasonOf(error),
-        })),
-    );
-  };
   const keep = async (teeth: FoundTeeth['teeth']) => {
     const made = {
       ...withTeeth(unit, teeth),
@@ -75,56 +47,19 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
   return (
     <Modal title={t('search.title')} open onCancel={onClose} footer={null} width={860}>
       <p>{t('search.lead')}</p>
-      <div className="search-wishes">
-        {wishes.map((wish, k) => (
-          <label key={wish.range} className="row">
-            <Checkbox
-              checked={wish.on}
-              onChange={(e) => setWishes(wishes.with(k, { ...wish, on: e.target.checked }))}
-            >
-              {wish.name}
-            </Checkbox>
-            <TypedNumber
-              label={t('search.wanted', { range: wish.name })}
-              value={wish.ratio}
-              step={0.01}
-              min={-50}
-              max={50}
-              disabled={!wish.on}
-              onValue={(v) =>
-                v !== null && v !== 0 && setWishes(wishes.with(k, { ...wish, ratio: v }))
-              }
-            />
-          </label>
-        ))}
-      </div>
+      <Wishes wishes={wishes} onWishes={setWishes} />
       <div className="row search-limits">
-        <label className="row">
-          {t('search.fewestSun')}
-          <TypedNumber
-            label={t('search.fewestSun')}
-            min={12}
-            max={60}
-            value={fewestSun}
-            onValue={(v) => v !== null && setFewestSun(v)}
-          />
-        </label>
-        <label className="row">
-          {t('search.mostRing')}
-          <TypedNumber
-            label={t('search.mostRing')}
-            min={40}
-            max={160}
-            value={mostRing}
-            onValue={(v) => v !== null && setMostRing(v)}
-          />
-        </label>
+        <LimitFields limits={limits} onLimits={setLimits} />
         {busy ? (
-          <Button danger onClick={() => cancel.current?.abort()}>
+          <Button danger onClick={cancel}>
             {t('app.cancel')}
           </Button>
         ) : (
-          <Button type="primary" disabled={wanted.length === 0} onClick={start}>
+          <Button
+            type="primary"
+            disabled={wanted.length === 0}
+            onClick={() => start({ wishes: wanted, ...limits })}
+          >
             {t('search.start')}
           </Button>
         )}
@@ -142,45 +77,125 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
         <Alert type="info" title={t('search.nothing')} />
       )}
       {running && running.found.length > 0 && (
-        <table className="plain">
-          <caption className="visually-hidden">{t('search.found')}</caption>
-          <thead>
-            <tr>
-              <th scope="col">{t('search.teeth')}</th>
-              {wanted.map((w) => (
-                <th key={w.range} scope="col" className="num">
-                  {w.range}
-                </th>
-              ))}
-              <th scope="col" className="num">
-                {t('search.off')}
-              </th>
-              <th scope="col">
-                <span className="visually-hidden">{t('search.keep')}</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {running.found.map((f, k) => (
-              <tr key={k}>
-                <td>{teethText(f.teeth)}</td>
-                {f.ratios.map((r, n) => (
-                  <td key={n} className="num">
-                    {formatRatio(r)}
-                  </td>
-                ))}
-                <td className="num">{formatNumber(100 * f.error, 2)} %</td>
-                <td>
-                  <Button size="small" onClick={() => void keep(f.teeth)}>
-                    {t('search.keep')}
-                  </Button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <FoundTable
+          ranges={wanted.map((w) => w.range)}
+          found={running.found}
+          onKeep={(teeth) => void keep(teeth)}
+        />
       )}
     </Modal>
+  );
+}
+
+interface WishesProps {
+  wishes: Wish[];
+  onWishes: (wishes: Wish[]) => void;
+}
+
+/** Which ratios are wanted, range by range. */
+function Wishes({ wishes, onWishes }: WishesProps) {
+  const { t } = useTranslation();
+  return (
+    <div className="search-wishes">
+      {wishes.map((wish, k) => (
+        <label key={wish.range} className="row">
+          <Checkbox
+            checked={wish.on}
+            onChange={(e) => onWishes(wishes.with(k, { ...wish, on: e.target.checked }))}
+          >
+            {wish.name}
+          </Checkbox>
+          <TypedNumber
+            label={t('search.wanted', { range: wish.name })}
+            value={wish.ratio}
+            step={0.01}
+            min={-50}
+            max={50}
+            disabled={!wish.on}
+            onValue={(v) =>
+              v !== null && v !== 0 && onWishes(wishes.with(k, { ...wish, ratio: v }))
+            }
+          />
+        </label>
+      ))}
+    </div>
+  );
+}
+
+type Limits = Pick<ToothSearch, 'fewestSun' | 'mostRing'>;
+
+/** Between which teeth may be counted. */
+const LIMITS = { fewestSun: [12, 60], mostRing: [40, 160] } as const;
+
+interface LimitProps {
+  limits: Limits;
+  onLimits: (limits: Limits) => void;
+}
+
+function LimitFields({ limits, onLimits }: LimitProps) {
+  const { t } = useTranslation();
+  return (['fewestSun', 'mostRing'] as const).map((key) => (
+    <label key={key} className="row">
+      {t(`search.${key}`)}
+      <TypedNumber
+        label={t(`search.${key}`)}
+        min={LIMITS[key][0]}
+        max={LIMITS[key][1]}
+        value={limits[key]}
+        onValue={(v) => v !== null && onLimits({ ...limits, [key]: v })}
+      />
+    </label>
+  ));
+}
+
+interface FoundProps {
+  /** Ids of the ranges that were asked for. */
+  ranges: readonly string[];
+  found: readonly FoundTeeth[];
+  onKeep: (teeth: FoundTeeth['teeth']) => void;
+}
+
+/** Teeth that can be built, the nearest first. */
+function FoundTable({ ranges, found, onKeep }: FoundProps) {
+  const { t } = useTranslation();
+  return (
+    <table className="plain">
+      <caption className="visually-hidden">{t('search.found')}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{t('search.teeth')}</th>
+          {ranges.map((range) => (
+            <th key={range} scope="col" className="num">
+              {range}
+            </th>
+          ))}
+          <th scope="col" className="num">
+            {t('search.off')}
+          </th>
+          <th scope="col">
+            <span className="visually-hidden">{t('search.keep')}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {found.map((f, k) => (
+          <tr key={k}>
+            <td>{teethText(f.teeth)}</td>
+            {f.ratios.map((r, n) => (
+              <td key={n} className="num">
+                {formatRatio(r)}
+              </td>
+            ))}
+            <td className="num">{formatNumber(100 * f.error, 2)} %</td>
+            <td>
+              <Button size="small" onClick={() => onKeep(f.teeth)}>
+                {t('search.keep')}
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 
