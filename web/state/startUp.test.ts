@@ -1,18 +1,13 @@
 import { newLesson, newStep, type Attempt } from '../../core/lesson';
 import { saveAttempt, removeAttempt } from './attemptsSlice';
 import { refreshLesson, removeLesson, saveLesson, selectStorageTrouble } from './librarySlice';
-import { documentStore } from '../storage/documentStore';
 import { newUnit } from '../models/units/editor/unitEdits';
 import { memoryStore, type KeyValueStore } from '../storage/keyValueStore';
-import { waitingIn } from '../storage/waiting';
 import { memoryMarks, type Marks } from '../storage/marks';
-import { unitAnswers } from '../workers/unitAnswers';
-import { turns } from '../workers/turns';
-import { sectionLayouts } from '../workers/sectionLayouts';
-import type { Services } from './services';
 import { readSettings, defaultSettings, settingsChanged } from './settingsSlice';
 import { changedDemo, resetDemo, startUp } from './startUp';
 import { createStore } from '../app/store';
+import { memoryServices } from './tests/memoryServices';
 
 const demoLesson = newLesson('hold-one-drive-one', 'Demo', newStep('s', 'Step'));
 const attempt = (id: string): Attempt => ({
@@ -25,27 +20,11 @@ const attempt = (id: string): Attempt => ({
   answers: [],
 });
 
+const DEMO = { lessons: [demoLesson], attempts: [attempt('demo-1')], models: [] };
+
 function setUp(keyValue: KeyValueStore = memoryStore(), marks: Marks = memoryMarks()) {
-  const posted: unknown[] = [];
-  const services: Services = {
-    documents: documentStore(keyValue, () => 0),
-    tabs: { post: (m) => posted.push(m), listen: () => () => undefined },
-    seal: (attempt) => Promise.resolve(attempt),
-    marks,
-    waiting: waitingIn(() => null),
-    passing: () => Promise.resolve(false),
-    now: () => '2030-01-01T08:00:00Z',
-    newId: () => 'new-id',
-    sections: sectionLayouts(() => Promise.reject(new Error('nothing is drawn here')), turns(1)),
-    unitAnswers: unitAnswers(turns(1)),
-    loadDemo: () =>
-      Promise.resolve({
-        lessons: [demoLesson],
-        attempts: [attempt('demo-1')],
-        models: [],
-      }),
-  };
-  return { services, posted, store: createStore(services), keyValue };
+  const made = memoryServices({ demo: DEMO, keyValue, marks });
+  return { ...made, store: createStore(made.services) };
 }
 const save = (title: string, baseRevision: number) =>
   saveLesson({ lesson: { ...demoLesson, title }, origin: 'demo', changed: true, baseRevision });

@@ -6,6 +6,7 @@ import {
   HOLD_ASKS,
   isPackQuestion,
   UPGRADE_ASKS,
+  type ClutchQuestion,
   type ClutchRig,
 } from '../../../../core/lesson';
 import { NumberField } from '../../../shared/NumberField';
@@ -86,9 +87,15 @@ function Pickers({ question, onQuestion }: Props) {
   );
 }
 
-function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
+interface Of<K extends ClutchQuestion['kind']> {
+  question: Extract<ClutchQuestion, { kind: K }>;
+  rig: ClutchRig;
+  onQuestion: Props['onQuestion'];
+}
+
+function Fields(props: Of<ClutchQuestion['kind']>) {
+  const { question, rig, onQuestion } = props;
   const { t } = useTranslation();
-  const numbers = useNumbers();
   switch (question.kind) {
     case 'adjust-order':
       return null;
@@ -116,140 +123,162 @@ function Fields({ question, rig, onQuestion }: Props & { rig: ClutchRig }) {
         </>
       );
     case 'will-it-hold':
-      return (
-        <>
-          <ChoiceField
-            label={t('question.asks')}
-            value={question.ask}
-            of={HOLD_ASKS}
-            name={(v) => t(`clutchBlock.asks.${v}`)}
-            onValue={(ask) => onQuestion({ ...question, ask })}
-          />
-          {question.ask === 'holds' && (
-            <>
-              <Gear
-                rig={rig}
-                value={question.range}
-                onValue={(range) => onQuestion({ ...question, range })}
-              />
-              <Millimetres
-                label={t('clutch.wear')}
-                value={question.wear}
-                onValue={(wear) => onQuestion({ ...question, wear })}
-              />
-            </>
-          )}
-          <Percent
-            label={t('converter.throttle')}
-            value={question.throttle}
-            onValue={(throttle) => onQuestion({ ...question, throttle })}
-          />
-          <Percent
-            label={t('launch.grade')}
-            value={question.grade}
-            onValue={(grade) => onQuestion({ ...question, grade })}
-          />
-          <Percent
-            label={t('clutchBlock.oil')}
-            value={question.oil}
-            onValue={(oil) => onQuestion({ ...question, oil })}
-          />
-        </>
-      );
+      return <HoldFields question={question} rig={rig} onQuestion={onQuestion} />;
     case 'draw-start':
-      return (
+      return <StartFields question={question} rig={rig} onQuestion={onQuestion} />;
+    case 'choose-selective':
+      return <SelectiveFields question={question} rig={rig} onQuestion={onQuestion} />;
+    case 'upgrade-limit':
+      return <UpgradeFields question={question} rig={rig} onQuestion={onQuestion} />;
+  }
+}
+
+/** Gear, wear, foot and road of what it has to carry. */
+function HoldFields({ question, rig, onQuestion }: Of<'will-it-hold'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ChoiceField
+        label={t('question.asks')}
+        value={question.ask}
+        of={HOLD_ASKS}
+        name={(v) => t(`clutchBlock.asks.${v}`)}
+        onValue={(ask) => onQuestion({ ...question, ask })}
+      />
+      {question.ask === 'holds' && (
         <>
           <Gear
             rig={rig}
             value={question.range}
             onValue={(range) => onQuestion({ ...question, range })}
           />
-          <Percent
-            label={t('launch.grade')}
-            value={question.grade}
-            onValue={(grade) => onQuestion({ ...question, grade })}
-          />
-          <NumberField
-            label={t('clutch.brakeUntil')}
-            unit="s"
-            step={0.1}
-            value={question.brakeUntil}
-            onValue={(v) => onQuestion({ ...question, brakeUntil: within(v, 0, 10) })}
-          />
-          <NumberField
-            label={t('clutchBlock.heat')}
-            quantity="energy"
-            value={question.heat / 1000}
-            onValue={(v) => onQuestion({ ...question, heat: Math.max(1, 1000 * v) })}
+          <Millimetres
+            label={t('clutch.wear')}
+            value={question.wear}
+            onValue={(wear) => onQuestion({ ...question, wear })}
           />
         </>
-      );
-    case 'choose-selective':
-      return (
-        <>
-          <ChoiceField
-            label={t('clutchBlock.measured')}
-            value={question.measured ?? 'maker'}
-            of={['maker', ...MEASURED] as const}
-            name={(v) => t(`pack.ways.${v}`)}
-            onValue={(v) => {
-              const { measured, ...rest } = question;
-              onQuestion(v === 'maker' ? rest : { ...rest, measured: v });
-            }}
-          />
-          <ChoiceField
-            label={t('clutchBlock.fitted')}
-            value={String(question.fitted)}
-            of={[
-              '0',
-              ...(rig.pack ? selectiveChoices(rig.pack) : []).map((c) => String(c.thickness)),
-            ]}
-            name={(v) => (v === '0' ? t('clutchBlock.asItIs') : gapText(numbers, Number(v)))}
-            onValue={(v) => onQuestion({ ...question, fitted: Number(v) })}
-          />
-        </>
-      );
-    case 'upgrade-limit':
-      return (
-        <>
-          <ChoiceField
-            label={t('question.asks')}
-            value={question.ask}
-            of={UPGRADE_ASKS}
-            name={(v) => t(`clutchBlock.asks.${v}`)}
-            onValue={(ask) => onQuestion({ ...question, ask })}
-          />
-          <ChoiceField
-            label={t('pack.upgrade')}
-            value={question.upgrade}
-            of={UPGRADES}
-            name={(v) => t(`pack.upgrades.${v}`)}
-            onValue={(upgrade) => onQuestion({ ...question, upgrade })}
-          />
-          {question.ask === 'limit' ? (
-            <NumberField
-              label={t('pack.energy')}
-              quantity="energy"
-              value={question.duty.joules / 1000}
-              onValue={(v) =>
-                onQuestion({
-                  ...question,
-                  duty: { ...question.duty, joules: Math.max(1, 1000 * v) },
-                })
-              }
-            />
-          ) : (
-            <NumberField
-              label={t('clutchBlock.load')}
-              quantity="torque"
-              step={10}
-              value={question.load}
-              onValue={(load) => onQuestion({ ...question, load: Math.max(0, load) })}
-            />
-          )}
-        </>
-      );
-  }
+      )}
+      <Percent
+        label={t('converter.throttle')}
+        value={question.throttle}
+        onValue={(throttle) => onQuestion({ ...question, throttle })}
+      />
+      <Percent
+        label={t('launch.grade')}
+        value={question.grade}
+        onValue={(grade) => onQuestion({ ...question, grade })}
+      />
+      <Percent
+        label={t('clutchBlock.oil')}
+        value={question.oil}
+        onValue={(oil) => onQuestion({ ...question, oil })}
+      />
+    </>
+  );
+}
+
+/** Where a start is drawn, and what it may cost. */
+function StartFields({ question, rig, onQuestion }: Of<'draw-start'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Gear
+        rig={rig}
+        value={question.range}
+        onValue={(range) => onQuestion({ ...question, range })}
+      />
+      <Percent
+        label={t('launch.grade')}
+        value={question.grade}
+        onValue={(grade) => onQuestion({ ...question, grade })}
+      />
+      <NumberField
+        label={t('clutch.brakeUntil')}
+        unit="s"
+        step={0.1}
+        value={question.brakeUntil}
+        onValue={(v) => onQuestion({ ...question, brakeUntil: within(v, 0, 10) })}
+      />
+      <NumberField
+        label={t('clutchBlock.heat')}
+        quantity="energy"
+        value={question.heat / 1000}
+        onValue={(v) => onQuestion({ ...question, heat: Math.max(1, 1000 * v) })}
+      />
+    </>
+  );
+}
+
+/** How the clearance was measured, and what is fitted now. */
+function SelectiveFields({ question, rig, onQuestion }: Of<'choose-selective'>) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  return (
+    <>
+      <ChoiceField
+        label={t('clutchBlock.measured')}
+        value={question.measured ?? 'maker'}
+        of={['maker', ...MEASURED] as const}
+        name={(v) => t(`pack.ways.${v}`)}
+        onValue={(v) => {
+          const { measured, ...rest } = question;
+          onQuestion(v === 'maker' ? rest : { ...rest, measured: v });
+        }}
+      />
+      <ChoiceField
+        label={t('clutchBlock.fitted')}
+        value={String(question.fitted)}
+        of={['0', ...(rig.pack ? selectiveChoices(rig.pack) : []).map((c) => String(c.thickness))]}
+        name={(v) => (v === '0' ? t('clutchBlock.asItIs') : gapText(numbers, Number(v)))}
+        onValue={(v) => onQuestion({ ...question, fitted: Number(v) })}
+      />
+    </>
+  );
+}
+
+/** Which change, and what it has to stand. */
+function UpgradeFields({ question, onQuestion }: Of<'upgrade-limit'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ChoiceField
+        label={t('question.asks')}
+        value={question.ask}
+        of={UPGRADE_ASKS}
+        name={(v) => t(`clutchBlock.asks.${v}`)}
+        onValue={(ask) => onQuestion({ ...question, ask })}
+      />
+      <ChoiceField
+        label={t('pack.upgrade')}
+        value={question.upgrade}
+        of={UPGRADES}
+        name={(v) => t(`pack.upgrades.${v}`)}
+        onValue={(upgrade) => onQuestion({ ...question, upgrade })}
+      />
+      {question.ask === 'limit' ? (
+        <NumberField
+          label={t('pack.energy')}
+          quantity="energy"
+          value={question.duty.joules / 1000}
+          onValue={(v) =>
+            onQuestion({
+              ...question,
+              duty: { ...question.duty, joules: Math.max(1, 1000 * v) },
+            })
+          }
+        />
+      ) : (
+        <NumberField
+          label={t('clutchBlock.load')}
+          quantity="torque"
+          step={10}
+          value={question.load}
+          onValue={(load) => onQuestion({ ...question, load: Math.max(0, load) })}
+        />
+      )}
+    </>
+  );
 }
 
 const within = (value: number, least: number, most: number): number =>
