@@ -74,7 +74,6 @@ const heated = (
 
 function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState }) {
   const { t } = useTranslation();
-  const numbers = useNumbers();
   const dispatch = useAppDispatch();
   const services = useServices();
   const [tab, setTab] = useKept<(typeof TABS)[number]>('PackBench tab', 'clearance');
@@ -143,51 +142,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
           drumRpm={pack.rotation ? bench.drumRpm : 0}
         />
         <PackFindings findings={findings} />
-        <SmallSlider
-          label={t('pack.pressure')}
-          text={numbers.quantity(whole.pressure / 1000, 'pressure')}
-          value={whole.pressure}
-          from={0}
-          to={Math.max(2.5e6, stored.pressure * 2)}
-          step={10_000}
-          onValue={(pressure) => setPack({ ...whole, pressure })}
-        />
-        {whole.rotation && (
-          <SmallSlider
-            label={t('pack.drumSpeed')}
-            text={numbers.quantity(bench.drumRpm, 'speed')}
-            value={bench.drumRpm}
-            from={0}
-            to={whole.rotation.mostRpm}
-            step={50}
-            onValue={(drumRpm) => change({ drumRpm })}
-          />
-        )}
-        <SmallSlider
-          label={t('pack.energy')}
-          text={numbers.quantity(bench.duty.joules / 1000, 'energy')}
-          value={bench.duty.joules}
-          from={1000}
-          to={80_000}
-          step={1000}
-          onValue={(joules) => change({ duty: { ...bench.duty, joules } })}
-        />
-        <SmallSlider
-          label={t('pack.times')}
-          text={`${bench.duty.times} ×`}
-          value={bench.duty.times}
-          from={1}
-          to={10}
-          step={1}
-          onValue={(times) => change({ duty: { ...bench.duty, times } })}
-        />
-        <p className="quiet">
-          {t('pack.dutySaid', {
-            seconds: formatNumber(bench.duty.seconds, 1),
-            every: formatNumber(bench.duty.every, 0),
-            oil: numbers.quantity(bench.duty.oilC, 'temperature'),
-          })}
-        </p>
+        <Working whole={whole} stored={stored} bench={bench} onPack={setPack} onBench={change} />
         <div className="row">
           <Button disabled={!changed} onClick={() => change({ changed: null, plate: null })}>
             {t('pack.putBack')}
@@ -204,6 +159,70 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
         </div>
         <CautionBox block={{ id: 'springs', kind: 'caution', topic: 'springs', markdown: '' }} />
       </aside>
+    </>
+  );
+}
+
+interface WorkingProps {
+  /** As it is on the bench, no part broken, and as it is kept. */
+  whole: ClutchPack;
+  stored: ClutchPack;
+  bench: PackBenchState;
+  onPack: (pack: ClutchPack) => void;
+  onBench: (change: Partial<PackBenchState>) => void;
+}
+
+/** What the pack works with: pressure, speed of its drum, and what it has to take. */
+function Working({ whole, stored, bench, onPack, onBench }: WorkingProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  return (
+    <>
+      <SmallSlider
+        label={t('pack.pressure')}
+        text={numbers.quantity(whole.pressure / 1000, 'pressure')}
+        value={whole.pressure}
+        from={0}
+        to={Math.max(2.5e6, stored.pressure * 2)}
+        step={10_000}
+        onValue={(pressure) => onPack({ ...whole, pressure })}
+      />
+      {whole.rotation && (
+        <SmallSlider
+          label={t('pack.drumSpeed')}
+          text={numbers.quantity(bench.drumRpm, 'speed')}
+          value={bench.drumRpm}
+          from={0}
+          to={whole.rotation.mostRpm}
+          step={50}
+          onValue={(drumRpm) => onBench({ drumRpm })}
+        />
+      )}
+      <SmallSlider
+        label={t('pack.energy')}
+        text={numbers.quantity(bench.duty.joules / 1000, 'energy')}
+        value={bench.duty.joules}
+        from={1000}
+        to={80_000}
+        step={1000}
+        onValue={(joules) => onBench({ duty: { ...bench.duty, joules } })}
+      />
+      <SmallSlider
+        label={t('pack.times')}
+        text={`${bench.duty.times} ×`}
+        value={bench.duty.times}
+        from={1}
+        to={10}
+        step={1}
+        onValue={(times) => onBench({ duty: { ...bench.duty, times } })}
+      />
+      <p className="quiet">
+        {t('pack.dutySaid', {
+          seconds: formatNumber(bench.duty.seconds, 1),
+          every: formatNumber(bench.duty.every, 0),
+          oil: numbers.quantity(bench.duty.oilC, 'temperature'),
+        })}
+      </p>
     </>
   );
 }

@@ -1,14 +1,9 @@
 import { useTranslation } from 'react-i18next';
-import { COUNTED_WEAR, FILL_STEP, type OilShiftResult } from '../../core/hydraulics';
-import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
+import { COUNTED_WEAR, type OilShiftResult } from '../../core/hydraulics';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
-import type { SIDES } from './shiftSides';
+import { figuresOf, sideOf, type ShiftSide, type TwoRuns } from './shiftSides';
 import './ShiftRun.css';
-
-interface TwoRuns {
-  now: OilShiftResult;
-  before: OilShiftResult | null;
-}
 
 type RunName = 'now' | 'before' | 'found' | 'drawn' | 'example' | 'soft' | 'firm';
 interface RunNames {
@@ -93,99 +88,14 @@ export function Verdicts({
 /** J below which a clutch only dragged. */
 const LEAST_JOULES = 5;
 
-const ELEMENT_INKS = ['--drives', '--driven', '--held', '--idle'] as const;
+interface TracesProps extends TwoRuns {
+  side: ShiftSide;
+}
 
-export function Traces({ now, before, side }: TwoRuns & { side: (typeof SIDES)[number] }) {
+export function Traces({ now, before, side }: TracesProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const moving = [...now.coming, ...now.going];
-  const row = (values: Float64Array, scale: (v: number) => number) =>
-    Array.from({ length: Math.ceil(values.length / EVERY) }, (_v, k) => ({
-      x: k * EVERY * FILL_STEP,
-      y: scale(values[k * EVERY]!),
-    }));
-  const kilo = (pascal: number) => numbers.toDisplay(pascal / 1000, 'pressure');
-  const after = (run: OilShiftResult) => run.run.samples.filter((s) => s.time > -0.05);
-  const sides: Record<(typeof SIDES)[number], { title: string; curves: Curve[] }> = {
-    pressure: {
-      title: `${t('oil.shift.sides.pressure')}, ${numbers.unit('pressure')}`,
-      curves: [
-        {
-          label: t('oil.lines.line'),
-          ink: '--ink',
-          look: 'dotted',
-          points: row(now.filled.line, kilo),
-        },
-        ...elementCurves(now, moving, (e) => row(e.pressures, kilo)),
-      ],
-    },
-    torque: {
-      title: `${t('oil.shift.sides.torque')}, ${numbers.unit('torque')}`,
-      curves: [
-        {
-          label: t('oil.shift.output'),
-          ink: '--ink',
-          points: after(now).map((s) => ({
-            x: s.time,
-            y: numbers.toDisplay(s.outputNm, 'torque'),
-          })),
-        },
-        ...moving.map((id, k): Curve => ({
-          label: t('oil.shift.carries', { element: id }),
-          ink: ELEMENT_INKS[k % ELEMENT_INKS.length]!,
-          look: now.going.includes(id) ? 'dashed' : 'line',
-          points: after(now).map((s) => ({
-            x: s.time,
-            y: numbers.toDisplay(s.torques[id] ?? 0, 'torque'),
-          })),
-        })),
-        ...earlierCurve(before, (s) => numbers.toDisplay(s.outputNm, 'torque')),
-      ],
-    },
-    speed: {
-      title: t('oil.shift.sides.speed'),
-      curves: [
-        {
-          label: t('oil.shift.input'),
-          ink: '--drives',
-          points: after(now).map((s) => ({ x: s.time, y: s.inputRpm })),
-        },
-        {
-          label: t('oil.outputSpeed'),
-          ink: '--driven',
-          look: 'dashed',
-          points: after(now).map((s) => ({ x: s.time, y: s.outputRpm })),
-        },
-        ...earlierCurve(before, (s) => s.inputRpm),
-      ],
-    },
-    felt: {
-      title: t('clutch.acceleration'),
-      curves: [
-        {
-          label: t('clutch.acceleration'),
-          ink: '--driven',
-          points: after(now).map((s) => ({ x: s.time, y: s.acceleration })),
-        },
-        ...earlierCurve(before, (s) => s.acceleration),
-      ],
-    },
-  };
-  function earlierCurve(
-    run: OilShiftResult | null,
-    y: (s: OilShiftResult['run']['samples'][number]) => number,
-  ): Curve[] {
-    if (!run) return [];
-    return [
-      {
-        label: t('oil.shift.rows.before'),
-        ink: '--idle',
-        look: 'thin',
-        points: after(run).map((s) => ({ x: s.time, y: y(s) })),
-      },
-    ];
-  }
-  const { title, curves } = sides[side];
+  const { title, curves } = sideOf(side, { now, before }, t, numbers);
   return (
     <CurveSheet
       title={t('oil.views.shift')}
@@ -197,38 +107,7 @@ export function Traces({ now, before, side }: TwoRuns & { side: (typeof SIDES)[n
       y={{ title }}
       curves={curves}
       spoken={t('oil.shift.spoken', { felt: t(`oil.quality.${now.quality}`) })}
-      figures={{
-        titles: [t('launch.time'), ...curves.map((c) => c.label)],
-        rows: Array.from({ length: 17 }, (_v, k) => k / 10).map((time) => [
-          formatNumber(time, 1),
-          ...curves.map((c) => {
-            const point = c.points.find((p) => p.x >= time - 1e-9);
-            return point ? formatNumber(point.y, Math.abs(point.y) < 10 ? 2 : 0) : '–';
-          }),
-        ]),
-      }}
+      figures={figuresOf(curves, t)}
     />
   );
-
-  function elementCurves(
-    run: OilShiftResult,
-    ids: readonly string[],
-    points: (e: { pressures: Float64Array }) => { x: number; y: number }[],
-  ): Curve[] {
-    return ids.flatMap((id, k) => {
-      const e = run.filled.elements.get(id);
-      return e
-        ? [
-            {
-              label: id,
-              ink: ELEMENT_INKS[k % ELEMENT_INKS.length]!,
-              look: run.going.includes(id) ? ('dashed' as const) : ('line' as const),
-              points: points(e),
-            },
-          ]
-        : [];
-    });
-  }
 }
-/** Of the steps of filling, one in so many is drawn. */
-const EVERY = 8;
