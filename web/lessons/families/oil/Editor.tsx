@@ -5,6 +5,7 @@ import {
   gaugesOf,
   gearsFor,
   newOilQuestion,
+  type OilQuestion,
   oilKey,
   SETTING_LIMITS,
   SHIFT_SETTINGS,
@@ -143,73 +144,9 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
         />
       )}
       {question.kind === 'which-ball' && (
-        <>
-          <ChoiceField
-            label={t('oilPrompts.ball')}
-            value={question.ball}
-            of={ballsOf(rig)}
-            name={(id) => ballName(t, rig, id)}
-            onValue={(ball) =>
-              onQuestion({
-                ...question,
-                ...(tellingBall(rig, question.throttle, [ball], gaugesOf(rig)) ?? { ball }),
-              })
-            }
-          />
-          {question.gauges.map((gauge, k) => (
-            <ChoiceField
-              key={k}
-              label={t('oilPrompts.gaugeNo', { n: k + 1 })}
-              value={JSON.stringify(gauge)}
-              of={gaugesOf(rig).map((g) => JSON.stringify(g))}
-              name={(text) => gaugeName(rig, JSON.parse(text) as OilGauge)}
-              onValue={(text) => {
-                const next = JSON.parse(text) as OilGauge;
-                const [first, second] = question.gauges;
-                onQuestion({ ...question, gauges: k === 0 ? [next, second] : [first, next] });
-              }}
-            />
-          ))}
-        </>
+        <BallFields question={question} rig={rig} onQuestion={onQuestion} />
       )}
-      {'jerk' in question && (
-        <>
-          <ModelPicker
-            kind="fair-sprocket/vehicle"
-            label={t('converter.vehicle')}
-            value={question.vehicle}
-            onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
-          />
-          {question.kind === 'set-shift' &&
-            SHIFT_SETTINGS.map((key) => (
-              <SmallSlider
-                key={key}
-                label={t(`oilWords.settings.${key}`)}
-                text={settingValue(t, key, question.found[key])}
-                value={question.found[key]}
-                from={SETTING_LIMITS[key][0]}
-                to={SETTING_LIMITS[key][1]}
-                step={0.01}
-                onValue={(v) => onQuestion({ ...question, found: { ...question.found, [key]: v } })}
-              />
-            ))}
-          {LIMITS.map(({ key, scale, unit, most }) => (
-            <NumberField
-              key={key}
-              label={t(`oilPrompts.limits.${key}`)}
-              unit={unit}
-              step={scale === 100 ? 5 : 1}
-              value={scale * question[key]}
-              onValue={(v) =>
-                onQuestion({
-                  ...question,
-                  [key]: Math.min(most, Math.max(key === 'dip' ? -1 : 0, v / scale)),
-                })
-              }
-            />
-          ))}
-        </>
-      )}
+      {'jerk' in question && <ShiftFields question={question} onQuestion={onQuestion} />}
       {question.kind === 'shift-speed' && (
         <PlanFaultPicker
           plan={rig.plan}
@@ -230,6 +167,88 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
           onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
         />
       )}
+    </>
+  );
+}
+
+type Ball = Extract<OilQuestion, { kind: 'which-ball' }>;
+
+/** Which ball is missing, and which two gauges tell. */
+function BallFields({ question, rig, onQuestion }: FieldProps & { question: Ball }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ChoiceField
+        label={t('oilPrompts.ball')}
+        value={question.ball}
+        of={ballsOf(rig)}
+        name={(id) => ballName(t, rig, id)}
+        onValue={(ball) =>
+          onQuestion({
+            ...question,
+            ...(tellingBall(rig, question.throttle, [ball], gaugesOf(rig)) ?? { ball }),
+          })
+        }
+      />
+      {question.gauges.map((gauge, k) => (
+        <ChoiceField
+          key={k}
+          label={t('oilPrompts.gaugeNo', { n: k + 1 })}
+          value={JSON.stringify(gauge)}
+          of={gaugesOf(rig).map((g) => JSON.stringify(g))}
+          name={(text) => gaugeName(rig, JSON.parse(text) as OilGauge)}
+          onValue={(text) => {
+            const next = JSON.parse(text) as OilGauge;
+            const [first, second] = question.gauges;
+            onQuestion({ ...question, gauges: k === 0 ? [next, second] : [first, next] });
+          }}
+        />
+      ))}
+    </>
+  );
+}
+
+type TimedShift = Extract<OilQuestion, { jerk: number }>;
+
+/** What the shift is driven in, and how it may be felt. */
+function ShiftFields({ question, onQuestion }: Omit<FieldProps, 'rig'> & { question: TimedShift }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ModelPicker
+        kind="fair-sprocket/vehicle"
+        label={t('converter.vehicle')}
+        value={question.vehicle}
+        onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
+      />
+      {question.kind === 'set-shift' &&
+        SHIFT_SETTINGS.map((key) => (
+          <SmallSlider
+            key={key}
+            label={t(`oilWords.settings.${key}`)}
+            text={settingValue(t, key, question.found[key])}
+            value={question.found[key]}
+            from={SETTING_LIMITS[key][0]}
+            to={SETTING_LIMITS[key][1]}
+            step={0.01}
+            onValue={(v) => onQuestion({ ...question, found: { ...question.found, [key]: v } })}
+          />
+        ))}
+      {LIMITS.map(({ key, scale, unit, most }) => (
+        <NumberField
+          key={key}
+          label={t(`oilPrompts.limits.${key}`)}
+          unit={unit}
+          step={scale === 100 ? 5 : 1}
+          value={scale * question[key]}
+          onValue={(v) =>
+            onQuestion({
+              ...question,
+              [key]: Math.min(most, Math.max(key === 'dip' ? -1 : 0, v / scale)),
+            })
+          }
+        />
+      ))}
     </>
   );
 }
