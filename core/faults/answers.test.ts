@@ -215,6 +215,14 @@ test('a coupling with a jammed ramp', () => {
   expect(figure(coupling, jammed, 'flange')).toBeGreaterThan(60);
 });
 
+test('what drains from a coupling: dark from worn plates, of the wrong kind, or clear', () => {
+  const drained = (...faults: Fault[]) => reads(coupling, faults, ['drain'])[0];
+  expect(drained({ target: 'coupling', kind: 'pack-worn', severity: 2.5 })).toBe('dark');
+  expect(drained({ target: 'coupling', kind: 'wrong-oil' })).toBe('wrong-kind');
+  expect(drained({ target: 'coupling', kind: 'coil-open' })).toBe('clear');
+  expect(drained()).toBe('clear');
+});
+
 // Every fault of every rig can be told from a sound machine by some check; none carries its symptom.
 test.each([
   ['automatic', auto],

@@ -89,6 +89,8 @@ describe('which next', () => {
     expect(one).toMatchObject({ score: 0.5, misconception: 'stops-at-one' });
     expect(one.why.named[0]!.claims).toEqual([{ claim: 'free-now', part: 'B1.anchor' }]);
     expect(graded(question, answer('sun.shell', 'C1.drum')).misconception).toBeNull();
+    // Fewer than are free, and wrong for another reason: only that one is named.
+    expect(graded(question, answer('sun.shell')).misconception).toBe('drum-before-band');
   });
   test('the pan before the fluid is out burns a hand', () => {
     const first: Told = { kind: 'free-now', off: [], offered: ['fluid', 'pan', 'converter'] };
