@@ -2,6 +2,8 @@ import { slipTest, roadSlipTest } from '../shift';
 import { engineModel } from '../converter';
 import { clutchFaultOf, isClutchFault } from './fault';
 import { examine, levelsOf, machineOf, openShop, readingOf, type Fault, type Rig } from './index';
+import { tolerance } from './answer';
+import { CHECK_SPECS } from './checks';
 import { AUTOMATIC, COUPLING, DUAL, MANUAL } from './tests/rigs';
 
 const opened = (rig: Rig) => ({ shop: openShop(rig) });
@@ -48,6 +50,22 @@ test('the stall test', () => {
   expect(figure(auto, seized, 'stall D1')).toBeCloseTo(sound, 3);
   expect(figure(auto, seized, 'hot-run')).toBeGreaterThan(figure(auto, [], 'hot-run') + 4);
   expect(reads(auto, seized, ['pull'])).toEqual(['strong']);
+});
+
+// A share of the figure, and never closer than the instrument reads.
+test('how closely a figure is read', () => {
+  const check = auto.shop.checks.find((c) => c.id === 'stall D1')!;
+  const { share, least } = CHECK_SPECS.stall.reads;
+  expect(tolerance(check, 0)).toBe(least);
+  const large = (10 * least) / share;
+  expect(tolerance(check, large)).toBeCloseTo(10 * least, 9);
+  expect(tolerance(check, -large)).toBeCloseTo(10 * least, 9);
+});
+
+// Common practice, no source: a clutch that is on for good does not let go of the air, either.
+test('air at an element that never releases', () => {
+  const stuck: Fault[] = [{ target: 'C1', kind: 'stuck-on' }];
+  expect(reads(auto, stuck, ['air C1', 'air B1'])).toEqual(['does-not-release', 'works']);
 });
 
 // Common practice, no source: why an element does not apply is told by air, tap and pan, not by driving.

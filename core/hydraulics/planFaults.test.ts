@@ -246,6 +246,10 @@ test('a control unit learns a shift from one to the next, and what it learned el
   expect(offs[0]!).toBeGreaterThan(0.05);
   expect(offs.at(-1)!).toBeLessThan(0.01);
   expect(shift(null, 2, withNothingLearned(electric)).run.summary.flareRpm).toBeGreaterThan(100);
+  // Nothing is learned of a shift that was not late, nor by valves alone.
+  const timed = shift(null, 2, electric);
+  expect(learnedFrom(electric, { ...timed, lateBy: null })).toBe(electric);
+  expect(learnedFrom(plan, { ...timed, lateBy: 0.1 })).toBe(plan);
   const other = shift(fault('learned-elsewhere', 'control'), 2, electric).run.summary;
   expect(other.dip).toBeLessThan(shift(null, 2, electric).run.summary.dip - 0.1);
 });

@@ -5,7 +5,7 @@ import { randomFromSeed } from '../../core/numerics';
 import { mutantsOf, withMutants, type Mutant } from './mutants';
 
 /**
- * `npm run mutate -- [--sample 300] [--seed 1] [--only core/lesson] [--workers 2]`: puts plausible bugs into a copy of core,
+ * `npm run mutate -- [--sample 300] [--seed 1] [--only core/lesson] [--workers 2] [--enough 60]`: puts plausible bugs into a copy of core,
  * wakes one at a time, and counts how many the tests find. All are there at once, asleep, so that nothing is written or
  * compiled for one of them; and only those test files are run that meet it. Survivors are printed to be read: each is a
  * missing test, or a change that changes nothing.
@@ -99,7 +99,7 @@ interface TestFile {
 
 const LONG_MS = 600_000;
 /** What is not found by so much of the tests, the nearest and quickest first, is taken to survive. */
-const ENOUGH_MS = 30_000;
+const ENOUGH_MS = 1000 * Number(option('enough', '60'));
 
 function soMuchOf(tests: readonly TestFile[]): TestFile[] {
   let sum = 0;
