@@ -98,6 +98,7 @@ test.each([
   ['pair', pair(30, 18, 18, 78), []],
   ['pair that cannot reach', pair(30, 10, 10, 78), ['pair-does-not-close']],
   ['ring below sun', single(50, 20, 40, 3), ['ring-not-larger']],
+  ['just enough teeth', single(8, 8, 24, 1), []],
   ['half a tooth', single(12.5, 20, 70, 3), ['teeth-not-whole']],
   ['no teeth', single(0, -3, 1e9, 3), ['teeth-too-few', 'teeth-too-few', 'teeth-too-many']],
 ])('tooth conditions: %s', (_name, set, codes) => {

@@ -107,6 +107,17 @@ test('inertias from teeth, and stated ones as they are', () => {
   expect(inertias.get('g1')).toBeCloseTo((Math.PI / 2) * 7850 * 0.025 * (0.041 * 1.25) ** 4, 9);
 });
 
+// A thin ring turns as its mass at its pitch circle does, J = m·r² (textbook): 4 modules of wall all round.
+test('the inertia of a ring from its teeth', () => {
+  const planetary = demoFile<Unit>('units/skerry-three');
+  const [set] = planetary.gearsets;
+  if (set?.kind !== 'single-pinion') throw new Error('expected a single-pinion set');
+  const alone: Unit = { ...planetary, gearsets: [set] };
+  const r = (set.teeth.ring * 0.0025) / 2;
+  const mass = 7850 * 0.025 * (4 * 0.0025) * 2 * Math.PI * r;
+  expect(memberInertias(alone).get(set.ring)).toBeCloseTo(mass * r * r, 9);
+});
+
 // Order of the scheme on the whole drivetrain.
 test('finer steps settle on one answer', () => {
   const heat = (step: number) => run({ step }).summary.heat;

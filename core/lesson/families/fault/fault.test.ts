@@ -160,6 +160,18 @@ test('a whole case: the desk’s verdict as parts of an answer', () => {
   expect(assess(question, null, answer)).toEqual({ ok: false, fault: 'case-missing' });
 });
 
+test('two causes at once are among what could be wrong, or nothing would fit at the end', () => {
+  const faultCase = readCase('quay-hopper');
+  const both: FaultCase = {
+    ...faultCase,
+    cause: [...faultCase.cause, { target: 'coupling', kind: 'wrong-oil' }],
+  };
+  const pairs = (c: FaultCase) =>
+    deskOf(c).candidates.filter(({ faults }) => faults.length === 2);
+  expect(pairs(faultCase)).toEqual([]);
+  expect(pairs(both)).toEqual([deskOf(both).truth]);
+});
+
 test('a varied case: a fault of the student’s own in the same machine, and the report told of it alone', () => {
   const faultCase = readCase('quay-hopper');
   const of = { unit: null, faultCase };
