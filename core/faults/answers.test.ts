@@ -54,8 +54,8 @@ test('the stall test', () => {
 
 // A share of the figure, and never closer than the instrument reads.
 test('how closely a figure is read', () => {
-  const check = auto.shop.checks.find((c) => c.id === 'stall D1')!;
-  const { share, least } = CHECK_SPECS.stall.reads;
+  const check = auto.shop.checks.find((c) => c.kind === 'pressure')!;
+  const { share, least } = CHECK_SPECS.pressure.reads;
   expect(tolerance(check, 0)).toBe(least);
   const large = (10 * least) / share;
   expect(tolerance(check, large)).toBeCloseTo(10 * least, 9);

@@ -69,6 +69,12 @@ test('pull is the matched turbine torque through gear and axle', () => {
   const curves = pullCurves(pulling, 30);
   // A lower gear pulls more from standing, in the ratio of the gears.
   expect(curves[0]![0]!.force / curves[2]![0]!.force).toBeCloseTo(2.44, 6);
+  // From standing to where the engine is governed, in so many equal steps.
+  curves.forEach((curve, gear) => {
+    expect(curve).toHaveLength(31);
+    const top = (engine.governedRpm * Math.PI) / 30 / turningIn(pulling, gear);
+    curve.forEach(({ speed }, k) => expect(speed).toBeCloseTo((top * k) / 30, 9));
+  });
   for (const curve of curves)
     for (const { powerShare } of curve) expect(powerShare).toBeLessThanOrEqual(1 + 1e-6);
 });

@@ -166,8 +166,7 @@ test('two causes at once are among what could be wrong, or nothing would fit at 
     ...faultCase,
     cause: [...faultCase.cause, { target: 'coupling', kind: 'wrong-oil' }],
   };
-  const pairs = (c: FaultCase) =>
-    deskOf(c).candidates.filter(({ faults }) => faults.length === 2);
+  const pairs = (c: FaultCase) => deskOf(c).candidates.filter(({ faults }) => faults.length === 2);
   expect(pairs(faultCase)).toEqual([]);
   expect(pairs(both)).toEqual([deskOf(both).truth]);
 });
