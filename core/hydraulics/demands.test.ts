@@ -7,7 +7,7 @@ import { USUAL_PRESSURES } from './wishes';
 
 const unit = demoFile<Unit>('units/skerry-three');
 const WISHES = { inputNm: 200, startTimes: 2 };
-const demands = demandsOf(unit, gearsOf(unit), WISHES as Parameters<typeof demandsOf>[2]);
+const demands = demandsOf(unit, gearsOf(unit), WISHES);
 const motionOf = rangeMotions(unit);
 const shareIn = (id: string, element: string) =>
   motionOf(unit.ranges.find((r) => r.id === id)!).factorOf(element);
