@@ -9,7 +9,7 @@ import { randomFromSeed } from '../numerics';
 import { MISCONCEPTIONS, type Misconception } from './misconceptions';
 import { figuresOf } from './tests/classFigures';
 import { drawQuestion, THOUGHT_OF } from './tests/drawnQuestions';
-import { answeredByThought, classOf, type Answered } from './tests/simulatedClass';
+import { answeredByThought, broughtForward, classOf, type Answered } from './tests/simulatedClass';
 
 /** Draws of each kind. */
 const DRAWS = 14;
@@ -94,6 +94,19 @@ test('a fact with another number in it does not hold', () => {
     }
   expect(pass).toEqual([]);
   expect(looked.size).toBeGreaterThan(150);
+});
+
+// What is not so is left unsaid: a fact that is put wrongly would only be missed, and nobody would see it go.
+test('whatever a way of thinking brings forward is so for some question at least', () => {
+  const some = new Map<string, boolean>();
+  for (const kind of THOUGHT_OF)
+    for (const drawn of new Map(members(kind).map((m) => [m.question, m])).values())
+      for (const { slip, claim, so } of broughtForward(drawn)) {
+        const name = `${kind} ${slip} ${claim.claim}`;
+        some.set(name, so || (some.get(name) ?? false));
+      }
+  expect([...some].filter(([, so]) => !so).map(([name]) => name)).toEqual([]);
+  expect(some.size).toBeGreaterThan(150);
 });
 
 test('a right answer accuses nobody, and says how it comes about', () => {

@@ -87,3 +87,28 @@ export function classOf(kind: QuestionKind, draws: number, around?: Around): Ans
     return [...answeredByThought(drawn, around), ...guesses(drawn, random)];
   });
 }
+
+/** What ways of thinking bring forward about their own answers, and whether it is so: what is not is left unsaid. */
+export function broughtForward({
+  question,
+  subject,
+}: Drawn): { readonly slip: Misconception; readonly claim: AnyClaim; readonly so: boolean }[] {
+  const result = keyFor(question, subject);
+  if (!result.ok) return [];
+  const { reasons } = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
+  const about = { question, subject, key: result.key } as never;
+  const thoughts = reasons.thoughts[question.kind](about) as readonly Thought<
+    Answer,
+    Misconception,
+    AnyClaim
+  >[];
+  return thoughts
+    .filter((t) => t.gives?.(t.answer) ?? true)
+    .flatMap(({ slip, answer, claims }) =>
+      claims(answer).map((claim) => ({
+        slip,
+        claim,
+        so: reasons.holds(claim as never, { question, subject } as never),
+      })),
+    );
+}
