@@ -108,7 +108,7 @@ export function broughtForward({
       claims(answer).map((claim) => ({
         slip,
         claim,
-        so: reasons.holds(claim as never, { question, subject } as never),
+        so: reasons.holds(claim as never, { question, subject }),
       })),
     );
 }
