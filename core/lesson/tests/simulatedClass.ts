@@ -23,6 +23,19 @@ export interface Answered extends Drawn {
   readonly grade: Assessment;
 }
 
+const thoughtsOn = (
+  { question, subject }: Drawn,
+  key: unknown,
+): readonly Thought<Answer, Misconception, AnyClaim>[] => {
+  const { thoughts } = FAMILIES[familyOf(question)]
+    .reasons as unknown as Family<AnyTypes>['reasons'];
+  return thoughts[question.kind]({ question, subject, key } as never) as readonly Thought<
+    Answer,
+    Misconception,
+    AnyClaim
+  >[];
+};
+
 /**
  * Every way of thinking about a question, answered; nothing where the question can't be asked.
  * @param around the grading of each answer, for one who times it
@@ -36,13 +49,7 @@ export function answeredByThought(
   const family = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
   const grader = graderIn(family, question, subject, result);
   if (!grader.ok) return [];
-  const about = { question, subject, key: result.key } as never;
-  const thoughts = family.reasons.thoughts[question.kind](about) as readonly Thought<
-    Answer,
-    Misconception,
-    AnyClaim
-  >[];
-  return thoughts
+  return thoughtsOn({ question, subject }, result.key)
     .filter((t) => grader.fits(t.answer) && (t.gives?.(t.answer) ?? true))
     .map(({ answer, slip }) => ({
       question,
@@ -96,13 +103,7 @@ export function broughtForward({
   const result = keyFor(question, subject);
   if (!result.ok) return [];
   const { reasons } = FAMILIES[familyOf(question)] as unknown as Family<AnyTypes>;
-  const about = { question, subject, key: result.key } as never;
-  const thoughts = reasons.thoughts[question.kind](about) as readonly Thought<
-    Answer,
-    Misconception,
-    AnyClaim
-  >[];
-  return thoughts
+  return thoughtsOn({ question, subject }, result.key)
     .filter((t) => t.gives?.(t.answer) ?? true)
     .flatMap(({ slip, answer, claims }) =>
       claims(answer).map((claim) => ({
