@@ -5,6 +5,7 @@ import { KEPT_MARK } from '../web/app/keptFiles';
 import {
   downloadsOf,
   driverOf,
+  PATIENCE_MS,
   startChromium,
   type BrowserOptions,
   type Running,
@@ -60,8 +61,7 @@ const require = createRequire(import.meta.url);
 const source = (file: string) => readFileSync(require.resolve(file), 'utf8');
 const AXE = source('axe-core/axe.min.js');
 const QUERIES = source('@testing-library/dom/dist/@testing-library/dom.umd.min.js');
-// Waiting costs nothing where a thing comes: a busy machine may take its time.
-export const PATIENCE_MS = 120_000;
+export { PATIENCE_MS };
 const LOOK_AGAIN_MS = 100;
 
 const find = `

@@ -38,7 +38,8 @@ export function removeProfile(profile: string): void {
   }
 }
 
-const SCRIPT_MS = 120_000;
+// Waiting costs nothing where a thing comes: a busy machine may take its time.
+export const PATIENCE_MS = 120_000;
 
 /** @returns the browser, and what ends it and its driver */
 export async function startChromium({
@@ -89,7 +90,7 @@ export async function startChromium({
     .usingServer(driverUrl)
     .build();
   // As patient as everything else: axe alone takes long where the machine is busy.
-  await driver.manage().setTimeouts({ script: SCRIPT_MS });
+  await driver.manage().setTimeouts({ script: PATIENCE_MS });
   const capabilities = await driver.getCapabilities();
   mkdirSync(downloads, { recursive: true });
   const running: Running = {

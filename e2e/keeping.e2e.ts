@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { By, Key } from 'selenium-webdriver';
 import type { Attempt } from '../core/lesson';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
-import { startFullDisk } from './fullDisk';
+import { startFullDisk, type FullDisk } from './fullDisk';
 import { session } from './session';
 import { PATIENCE_MS } from './browser';
 
@@ -41,8 +41,16 @@ test('who never pauses is saved for all that', async () => {
   expect(kept).toContain('zz');
 });
 
+let disk: FullDisk | null = null;
+afterEach(async () => {
+  if (!disk) return;
+  await b.open(run.at('/'));
+  await disk.stop();
+  disk = null;
+});
+
 test('leaving by a link with work that can’t be kept asks, and offers it as a file', async () => {
-  const disk = await startFullDisk();
+  disk = await startFullDisk();
   await b.open(`${disk.url}/teach/lessons/name-the-parts`);
   await b.see('Saved');
   await disk.fill(b);
@@ -59,8 +67,6 @@ test('leaving by a link with work that can’t be kept asks, and offers it as a 
   await b.press('link', 'Class book');
   await b.press('button', 'Leave without them');
   await b.see('What each student predicted first');
-  await b.open(run.at('/'));
-  await disk.stop();
 });
 
 test('a commit whose page goes before it is kept is there at the next visit, and can’t be given again', async () => {

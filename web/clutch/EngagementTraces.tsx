@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { EngagementResult } from '../../core/shift';
-import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
+import type { Curve } from '../bench/curves/curve';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { Traced } from './traced';
 import { figuresOf, pointsOf, sideOf } from './traceSides';

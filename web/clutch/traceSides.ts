@@ -1,6 +1,6 @@
 import type { TFunction } from 'i18next';
 import type { EngagementResult, EngagementSample } from '../../core/shift';
-import type { Curve, Figures } from '../bench/curves/CurveSheet';
+import type { Curve, Figures } from '../bench/curves/curve';
 import { formatNumber, type Numbers } from '../shared/numbers';
 import type { Traced } from './traced';
 

@@ -7,7 +7,8 @@ import {
   type Converter,
   type ConverterPoint,
 } from '../../core/converter';
-import { CurveSheet, type Figures } from '../bench/curves/CurveSheet';
+import type { Figures } from '../bench/curves/curve';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 
 const STEPS = 50;

@@ -7,7 +7,8 @@ import {
   type Shifting,
   type ShiftSchedule,
 } from '../../core/vehicle';
-import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
+import type { Curve } from '../bench/curves/curve';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { eventList } from './eventList';
 

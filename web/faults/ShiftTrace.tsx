@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HandOverSample } from '../../core/shift';
-import { CurveSheet, type Curve } from '../bench/curves/CurveSheet';
+import type { Curve } from '../bench/curves/curve';
+import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { DeskSession } from '../workers/faultWorker';
 import type { ShiftTraces } from '../workers/protocol';

@@ -5,6 +5,7 @@ import {
   type Lesson,
   type PictureBlock,
 } from '../../core/lesson';
+import { record } from '../../core/lesson/tests/records';
 import { createStore } from '../app/store';
 import { memoryServices } from '../state/tests/memoryServices';
 import { testWords } from '../tests/words';
@@ -13,15 +14,7 @@ import { demoFile } from '../../core/tests/demoFile';
 import type { Unit } from '../../core/geartrain';
 
 const lesson = newLesson('l1', 'At the quay', newStep('s1', 'Step'));
-const attempt: Attempt = {
-  format: 'fair-sprocket/attempt',
-  version: 1,
-  id: 'a1',
-  student: 'Wend Halyard',
-  lesson: { id: 'l1', title: 'At the quay', hash: '0'.repeat(64) },
-  startedAt: '2030-01-01T08:00:00Z',
-  answers: [],
-};
+const attempt = record(lesson, []);
 /** The least that is taken for a PNG: its eight first bytes (ISO/IEC 15948, 5.2; published). */
 const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3]);
 

@@ -30,6 +30,7 @@ import { CapacityCurves } from './CapacityCurves';
 import { HeatCurves } from './HeatCurves';
 import { PackFindings } from './PackFindings';
 import { PackReadout } from './PackReadout';
+import { PressureSlider } from './PressureSlider';
 import { SelectiveTable } from './SelectiveTable';
 import { packBenchChanged, selectPackBench, type PackBenchState } from './packSlice';
 import { StackView } from './StackView';
@@ -178,15 +179,7 @@ function Working({ whole, stored, bench, onPack, onBench }: WorkingProps) {
   const numbers = useNumbers();
   return (
     <>
-      <SmallSlider
-        label={t('pack.pressure')}
-        text={numbers.quantity(whole.pressure / 1000, 'pressure')}
-        value={whole.pressure}
-        from={0}
-        to={Math.max(2.5e6, stored.pressure * 2)}
-        step={10_000}
-        onValue={(pressure) => onPack({ ...whole, pressure })}
-      />
+      <PressureSlider pack={whole} given={stored} onPack={onPack} />
       {whole.rotation && (
         <SmallSlider
           label={t('pack.drumSpeed')}

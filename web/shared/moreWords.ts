@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
 
-/** Words beyond those of the first screen: what every other screen says, what benches and their lessons add, what
- * stripping down does, and what teaching does. */
+/** Words beyond those of the first screen: of every other screen, of benches and their lessons, of stripping down, of teaching. */
 export const WORD_PARTS = ['rest', 'bench', 'strip', 'teach'] as const;
 export type WordPart = (typeof WORD_PARTS)[number];
 

@@ -1,4 +1,5 @@
-import { newLesson, newStep, type Attempt } from '../../core/lesson';
+import { newLesson, newStep } from '../../core/lesson';
+import { record } from '../../core/lesson/tests/records';
 import { saveAttempt, removeAttempt } from './attemptsSlice';
 import { refreshLesson, removeLesson, saveLesson, selectStorageTrouble } from './librarySlice';
 import { newUnit } from '../models/units/editor/unitEdits';
@@ -10,15 +11,7 @@ import { createStore } from '../app/store';
 import { memoryServices } from './tests/memoryServices';
 
 const demoLesson = newLesson('hold-one-drive-one', 'Demo', newStep('s', 'Step'));
-const attempt = (id: string): Attempt => ({
-  format: 'fair-sprocket/attempt',
-  version: 1,
-  id,
-  student: 'Wend Halyard',
-  lesson: { id: demoLesson.id, title: 'Demo', hash: '0'.repeat(64) },
-  startedAt: '2030-01-01T08:00:00Z',
-  answers: [],
-});
+const attempt = (id: string) => record(demoLesson, [], { id });
 
 const DEMO = { lessons: [demoLesson], attempts: [attempt('demo-1')], models: [] };
 

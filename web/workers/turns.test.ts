@@ -48,6 +48,22 @@ test('what is no longer wanted when its turn comes is not begun, and lets the ne
   expect(began).toEqual(['a', 'c']);
 });
 
+test('who comes just as a place is handed on waits like everyone else', async () => {
+  const { began, work, end } = works();
+  const inTurn = turns(1);
+  void inTurn(work('a'), stays);
+  void inTurn(work('b'), stays);
+  await settle();
+  end('a');
+  // Between the end of the one and the beginning of the other.
+  void Promise.resolve().then(() => inTurn(work('c'), stays));
+  await settle();
+  expect(began).toEqual(['a', 'b']);
+  end('b');
+  await settle();
+  expect(began).toEqual(['a', 'b', 'c']);
+});
+
 test('a core is left to the page, and where there is one only, something is done at all', async () => {
   for (const [cores, at] of [
     [1, 1],

@@ -9,14 +9,16 @@ export function turns(most: number): Turns {
   let running = 0;
   const waiting: (() => void)[] = [];
   return async (work, signal) => {
-    if (running >= most) await new Promise<void>((go) => void waiting.push(go));
-    running += 1;
+    if (running < most) running += 1;
+    else await new Promise<void>((go) => void waiting.push(go));
     try {
       signal.throwIfAborted();
       return await work();
     } finally {
-      running -= 1;
-      waiting.shift()?.();
+      // Its place goes to the next as it is: one who comes meanwhile must not find it free.
+      const next = waiting.shift();
+      if (next) next();
+      else running -= 1;
     }
   };
 }

@@ -9,8 +9,6 @@ import type { Curve, CurveTools, Figures } from './curve';
 import type { Axis } from './lineOptions';
 import './CurveSheet.css';
 
-export type { Curve, Figures } from './curve';
-
 /** What is asked stands there before what draws a curve is fetched. */
 const CurveCanvas = lazyPart(async () => (await import('./CurveCanvas')).CurveCanvas);
 

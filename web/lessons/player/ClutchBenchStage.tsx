@@ -1,19 +1,17 @@
 import { useState, type ReactNode } from 'react';
-import { useTranslation } from 'react-i18next';
 import type { ClutchPack, Clutch } from '../../../core/clutch';
 import type { ClutchBenchBlock, PackBenchBlock } from '../../../core/lesson';
 import { ClutchControls } from '../../clutch/ClutchControls';
 import { ClutchDrawing } from '../../clutch/ClutchDrawing';
 import { ClutchReadout } from '../../clutch/ClutchReadout';
-import { SmallSlider } from '../../bench/SmallSlider';
 import { useClutchModel } from '../../clutch/useClutchModel';
 import { usePedalKeys } from '../../clutch/usePedalKeys';
 import { PackFindings } from '../../packs/PackFindings';
 import { PackReadout } from '../../packs/PackReadout';
+import { PressureSlider } from '../../packs/PressureSlider';
 import { StackView } from '../../packs/StackView';
 import { BROKEN_PACK, packFindings } from '../../../core/clutch';
 import { useServices } from '../../state/hooks';
-import { useNumbers } from '../../shared/numbers';
 import { NextButton, type Next } from './NextButton';
 import { PlayerSide } from './PlayerSide';
 import { useKept } from '../../shared/kept';
@@ -75,8 +73,6 @@ interface PackProps extends Frame {
 
 /** A wet pack to lay plates in and out of in a lesson. */
 export function PackBenchStage({ block, pack: given, heading, blocks, next }: PackProps) {
-  const { t } = useTranslation();
-  const numbers = useNumbers();
   const services = useServices();
   const [pack, setPack] = useState(given);
   const [plate, setPlate] = useState<string | null>(null);
@@ -98,17 +94,7 @@ export function PackBenchStage({ block, pack: given, heading, blocks, next }: Pa
         {blocks}
         <PackReadout pack={pack} heat={null} works={works} drumRpm={0} />
         <PackFindings findings={findings} />
-        {block.allow.pressure && (
-          <SmallSlider
-            label={t('pack.pressure')}
-            text={numbers.quantity(pack.pressure / 1000, 'pressure')}
-            value={pack.pressure}
-            from={0}
-            to={Math.max(2.5e6, given.pressure * 2)}
-            step={10_000}
-            onValue={(pressure) => setPack({ ...pack, pressure })}
-          />
-        )}
+        {block.allow.pressure && <PressureSlider pack={pack} given={given} onPack={setPack} />}
         <NextButton {...next} />
       </PlayerSide>
     </>

@@ -1,3 +1,4 @@
+import { record } from '../../../core/lesson/tests/records';
 import {
   defaultSetup,
   newLesson,
@@ -18,15 +19,7 @@ import {
 } from './playerSlice';
 
 const lesson = newLesson('l', 'L', newStep('s', 'S'));
-const attempt: Attempt = {
-  format: 'fair-sprocket/attempt',
-  version: 1,
-  id: 'a',
-  student: 'Wend Halyard',
-  lesson: { id: 'l', title: 'L', hash: '0'.repeat(64) },
-  startedAt: '2030-01-01T08:00:00Z',
-  answers: [],
-};
+const attempt = record(lesson, [], { id: 'a' });
 const answer = (round: number, value = 1): AttemptAnswer => ({
   question: 'q',
   round,

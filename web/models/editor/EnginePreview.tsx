@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel, type Engine } from '../../../core/converter';
 import { powerKw } from '../../../core/quantities';
-import { CurveSheet, type Curve } from '../../bench/curves/CurveSheet';
+import type { Curve } from '../../bench/curves/curve';
+import { CurveSheet } from '../../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../../shared/numbers';
 
 const STEPS = 60;

@@ -8,7 +8,6 @@ import {
   type DrawCrossingQuestion,
   type GearboxQuestion,
   type GearboxRig,
-  type SetWaitingQuestion,
   type TwoGearsQuestion,
   type WhichSideQuestion,
 } from '../../../../core/lesson';
@@ -19,6 +18,7 @@ import { ChoiceField } from '../../../bench/ChoiceField';
 import { NumberField } from '../../../shared/NumberField';
 import { rangeName } from '../../../shared/unitNames';
 import { AboutModel } from '../../builder/AboutModel';
+import { VehicleField } from '../../builder/VehicleField';
 import { ModelPicker } from '../../builder/ModelPicker';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { useLessonModels } from '../../builder/useLessonModels';
@@ -84,7 +84,10 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
     case 'set-waiting':
       return (
         <>
-          <VehicleField question={question} onQuestion={onQuestion} />
+          <VehicleField
+            question={question}
+            onVehicle={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
+          />
           <div className="gearbox-pad gearbox-speeds">
             <SpeedPad
               speeds={question.speeds}
@@ -96,24 +99,6 @@ function Fields({ question, rig, onQuestion }: FieldProps) {
     case 'draw-crossing':
       return <CrossingFields question={question} rig={rig} onQuestion={onQuestion} />;
   }
-}
-
-function VehicleField({
-  question,
-  onQuestion,
-}: {
-  question: SetWaitingQuestion | DrawCrossingQuestion;
-  onQuestion: Props['onQuestion'];
-}) {
-  const { t } = useTranslation();
-  return (
-    <ModelPicker
-      kind="fair-sprocket/vehicle"
-      label={t('converter.vehicle')}
-      value={question.vehicle}
-      onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
-    />
-  );
 }
 
 interface OfUnit<Q> {
@@ -208,7 +193,10 @@ function CrossingFields({
   const now = pairs.find((p) => p.from.id === question.from && p.to.id === question.to);
   return (
     <>
-      <VehicleField question={question} onQuestion={onQuestion} />
+      <VehicleField
+        question={question}
+        onVehicle={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
+      />
       <ModelPicker
         kind="fair-sprocket/engine"
         label={t('converter.engine')}

@@ -19,6 +19,7 @@ import { ChoiceField } from '../../../bench/ChoiceField';
 import { NumberField } from '../../../shared/NumberField';
 import { formatShare } from '../../../shared/numbers';
 import { PlanFaultPicker } from '../../../shift/PlanFaultPicker';
+import { VehicleField } from '../../builder/VehicleField';
 import { ModelPicker } from '../../builder/ModelPicker';
 import { QuestionFrame } from '../../builder/QuestionFrame';
 import { Within } from '../../builder/Within';
@@ -215,11 +216,9 @@ function ShiftFields({ question, onQuestion }: Omit<FieldProps, 'rig'> & { quest
   const { t } = useTranslation();
   return (
     <>
-      <ModelPicker
-        kind="fair-sprocket/vehicle"
-        label={t('converter.vehicle')}
-        value={question.vehicle}
-        onModel={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
+      <VehicleField
+        question={question}
+        onVehicle={(v) => onQuestion({ ...question, vehicle: v.id }, [v])}
       />
       {question.kind === 'set-shift' &&
         SHIFT_SETTINGS.map((key) => (
