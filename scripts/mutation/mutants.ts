@@ -7,7 +7,7 @@ export interface Mutant {
   readonly line: number;
   readonly from: string;
   readonly to: string;
-  /** Which of those at its place: nodes are met in the order of the file. */
+  /** Its number within the file, in the order in which they are met. */
   readonly at: number;
 }
 
