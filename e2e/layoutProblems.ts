@@ -12,7 +12,11 @@ const LOOK = String.raw`
     const cls = typeof el.className === 'string' ? el.className : (el.className && el.className.baseVal) || '';
     return el.tagName.toLowerCase() + (cls ? '.' + cls.trim().split(/\s+/)[0] : '') + ' “' + said + '”';
   };
-  const styleOf = (el) => getComputedStyle(el);
+  // Asked of the same elements and of what they stand in again and again, and nothing changes meanwhile.
+  const once = (of) => { const known = new Map(); return (el) => { let is = known.get(el); if (is === undefined) known.set(el, (is = of(el))); return is; }; };
+  const styleOf = once((el) => getComputedStyle(el));
+  const overflowOf = once((el) => { const { overflowX, overflowY, clipPath } = styleOf(el); return { x: overflowX, y: overflowY, clips: overflowX !== 'visible' || overflowY !== 'visible' || clipPath !== 'none' }; });
+  const isIn = (a) => a && a !== page;
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true });
   const apart = (el) => el.closest('.visually-hidden, .skip-link, .step-tag-title, [aria-hidden="true"], .ant-select-dropdown, .ant-message, .ant-tooltip');
 
@@ -30,7 +34,9 @@ const LOOK = String.raw`
   }
   function* ancestors(el) { for (let a = el.parentElement; a && a !== page; a = a.parentElement) yield a; }
 
-  const scrolls = (el) => ['auto', 'scroll'].includes(styleOf(el).overflowY) && el.scrollHeight > el.clientHeight + 2 && el.clientHeight > 60;
+  const scrolls = once((el) => ['auto', 'scroll'].includes(overflowOf(el).y) && el.scrollHeight > el.clientHeight + 2 && el.clientHeight > 60);
+  const scrolledX = once((el) => (['auto', 'scroll'].includes(overflowOf(el).x) && el.scrollWidth > el.clientWidth + 1) || (isIn(el.parentElement) && scrolledX(el.parentElement)));
+  const scrolledY = once((el) => (['auto', 'scroll'].includes(overflowOf(el).y) && el.scrollHeight > el.clientHeight + 1) || (isIn(el.parentElement) && scrolledY(el.parentElement)));
   const all = [...document.body.querySelectorAll('*')].filter((el) => shown(el) && !apart(el));
   const pageScrolls = page.scrollHeight > innerHeight + 2;
   for (const el of all) {
@@ -40,20 +46,27 @@ const LOOK = String.raw`
   }
 
   // Where of an element can be seen: its box, cut by everything round it that cuts.
+  const windowOf = once((el) => {
+    const round = isIn(el.parentElement) ? windowOf(el.parentElement) : { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
+    return cutTo(round, el);
+  });
+  const cutTo = (q, el) => {
+    const { x, y, clips } = overflowOf(el);
+    if (!clips) return q;
+    const box = el.getBoundingClientRect();
+    const [cutsX, cutsY] = [x !== 'visible', y !== 'visible'];
+    return {
+      left: cutsX ? Math.max(q.left, box.left) : q.left,
+      right: cutsX ? Math.min(q.right, box.right) : q.right,
+      top: cutsY ? Math.max(q.top, box.top) : q.top,
+      bottom: cutsY ? Math.min(q.bottom, box.bottom) : q.bottom,
+    };
+  };
   const cutBy = (el, rect) => {
-    let [l, t, r, b] = [rect.left, rect.top, rect.right, rect.bottom];
-    for (let a = el; a && a !== page; a = a.parentElement) {
-      const s = styleOf(a);
-      if (a !== el || a.tagName === 'svg') {
-        const clips = s.overflowX !== 'visible' || s.overflowY !== 'visible' || s.clipPath !== 'none';
-        if (clips) {
-          const box = a.getBoundingClientRect();
-          if (s.overflowX !== 'visible') { l = Math.max(l, box.left); r = Math.min(r, box.right); }
-          if (s.overflowY !== 'visible') { t = Math.max(t, box.top); b = Math.min(b, box.bottom); }
-        }
-      }
-    }
-    return { left: l, top: t, right: r, bottom: b };
+    const round = el.tagName === 'svg' ? el : el.parentElement;
+    if (!isIn(round)) return rect;
+    const seen = windowOf(round);
+    return { left: Math.max(rect.left, seen.left), top: Math.max(rect.top, seen.top), right: Math.min(rect.right, seen.right), bottom: Math.min(rect.bottom, seen.bottom) };
   };
   const sizeOf = (q) => Math.max(0, q.right - q.left) * Math.max(0, q.bottom - q.top);
 
@@ -71,11 +84,9 @@ const LOOK = String.raw`
         // A glyph's box is taller than the glyph.
         const slack = rect.height * 0.22;
         texts.push({ el, rect: { left: seen.left + 1, right: seen.right - 1, top: seen.top + slack, bottom: seen.bottom - slack } });
-        const scrolled = [...ancestors(el), el].some((a) => ['auto', 'scroll'].includes(styleOf(a).overflowX) && a.scrollWidth > a.clientWidth + 1);
-        const scrolledDown = [...ancestors(el), el].some((a) => ['auto', 'scroll'].includes(styleOf(a).overflowY) && a.scrollHeight > a.clientHeight + 1);
         const lostX = rect.width - Math.max(0, seen.right - seen.left);
         const lostY = rect.height - Math.max(0, seen.bottom - seen.top);
-        if ((lostX > 3 && !scrolled) || (lostY > rect.height * 0.3 && !scrolledDown))
+        if ((lostX > 3 && !scrolledX(el)) || (lostY > rect.height * 0.3 && !scrolledY(el)))
           problems.push('cut off: ' + named(el));
       }
     }
@@ -85,11 +96,12 @@ const LOOK = String.raw`
   }
   const controls = all.filter((el) => el.matches('button, input, select, textarea, a[href], [role="button"], [role="slider"]') && !el.closest('svg'))
     .map((el) => ({ el, rect: cutBy(el, el.getBoundingClientRect()) }));
-  const layerOf = (el) => el.closest('.ant-modal, .ant-popover, .ant-drawer, dialog') || null;
-  const fixedOf = (el) => { for (let a = el; a && a !== page; a = a.parentElement) if (['fixed', 'sticky'].includes(styleOf(a).position)) return a; return null; };
-  const lies = (a, b) => {
-    const both = { left: Math.max(a.rect.left, b.rect.left), right: Math.min(a.rect.right, b.rect.right), top: Math.max(a.rect.top, b.rect.top), bottom: Math.min(a.rect.bottom, b.rect.bottom) };
-    return sizeOf(both) > 0.12 * Math.min(sizeOf(a.rect), sizeOf(b.rect)) && both.right - both.left > 2 && both.bottom - both.top > 2;
+  const layerOf = once((el) => el.closest('.ant-modal, .ant-popover, .ant-drawer, dialog'));
+  const fixedOf = once((el) => (['fixed', 'sticky'].includes(styleOf(el).position) ? el : isIn(el.parentElement) ? fixedOf(el.parentElement) : null));
+  const lies = ({ rect: a }, { rect: b }) => {
+    const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+    const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+    return wide > 2 && high > 2 && wide * high > 0.12 * Math.min(sizeOf(a), sizeOf(b));
   };
   const related = (a, b) => a.contains(b) || b.contains(a) || (a.labels && [...a.labels].some((l) => l.contains(b))) || a.closest('label') && a.closest('label') === b.closest('label')
     || (a.closest('.ant-segmented, .ant-select, .ant-input-number, .ant-slider') && a.closest('.ant-segmented, .ant-select, .ant-input-number, .ant-slider') === b.closest('.ant-segmented, .ant-select, .ant-input-number, .ant-slider'));
@@ -99,7 +111,7 @@ const LOOK = String.raw`
   const placedBy = (a, other) => {
     const { position } = styleOf(a);
     if (position === 'fixed' || position === 'sticky') return true;
-    return position === 'absolute' && a.offsetParent !== null && a.offsetParent.contains(other);
+    return position === 'absolute' && !!a.offsetParent && a.offsetParent.contains(other);
   };
   const laidOn = (el, drawing) => {
     for (let a = el; a && !a.contains(drawing); a = a.parentElement) if (placedBy(a, drawing)) return true;

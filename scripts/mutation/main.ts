@@ -2,7 +2,7 @@ import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { randomFromSeed } from '../../core/numerics';
-import { mutantsOf, withMutants, type Mutant } from './mutants';
+import { KINDS, mutantsOf, withMutants, type Mutant } from './mutants';
 
 /**
  * `npm run mutate -- [--sample 300] [--seed 1] [--only core/lesson] [--workers 2] [--enough 60]`: puts plausible bugs into a copy of core,
@@ -165,6 +165,10 @@ await each(sample, async (mutant, k) => {
 });
 rmSync(HOME, { recursive: true, force: true });
 const killed = tried - survivors.length;
+for (const kind of KINDS) {
+  const of = (list: readonly Mutant[]) => list.filter((m) => m.kind === kind).length;
+  if (of(sample) > 0) console.log(`${kind}: ${of(sample) - of(survivors)} of ${of(sample)}`);
+}
 console.log(
   `${killed} of ${tried} found, ${Math.round((100 * killed) / Math.max(1, tried))} % (of ${all.length})`,
 );

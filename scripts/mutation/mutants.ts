@@ -1,29 +1,78 @@
 import { readFileSync } from 'node:fs';
 import ts from 'typescript';
 
+/**
+ * What mutation tools usually change, and numbers besides, which most of them leave alone: a limit, a comparison turned
+ * round, arithmetic, logic, which of two, a condition that always or never holds, a sign or a not, a list left empty, a
+ * step left out, a number.
+ */
+export const KINDS = [
+  'limit',
+  'comparison',
+  'arithmetic',
+  'logic',
+  'which',
+  'condition',
+  'sign',
+  'list',
+  'step',
+  'number',
+] as const;
+export type Kind = (typeof KINDS)[number];
+
+interface Change {
+  readonly kind: Kind;
+  readonly to: string;
+}
+
 /** One plausible bug: a place in a file, and what would stand there. */
 export interface Mutant {
   readonly file: string;
   readonly line: number;
+  readonly kind: Kind;
   readonly from: string;
   readonly to: string;
   /** Its number within the file, in the order in which they are met. */
   readonly at: number;
 }
 
-const OPERATORS = new Map<ts.SyntaxKind, string>([
-  [ts.SyntaxKind.LessThanToken, '<='],
-  [ts.SyntaxKind.LessThanEqualsToken, '<'],
-  [ts.SyntaxKind.GreaterThanToken, '>='],
-  [ts.SyntaxKind.GreaterThanEqualsToken, '>'],
-  [ts.SyntaxKind.EqualsEqualsEqualsToken, '!=='],
-  [ts.SyntaxKind.ExclamationEqualsEqualsToken, '==='],
-  [ts.SyntaxKind.PlusToken, '-'],
-  [ts.SyntaxKind.MinusToken, '+'],
-  [ts.SyntaxKind.AsteriskToken, '/'],
-  [ts.SyntaxKind.SlashToken, '*'],
-  [ts.SyntaxKind.AmpersandAmpersandToken, '||'],
-  [ts.SyntaxKind.BarBarToken, '&&'],
+const OPERATORS = new Map<ts.SyntaxKind, readonly [Kind, string][]>([
+  [
+    ts.SyntaxKind.LessThanToken,
+    [
+      ['limit', '<='],
+      ['comparison', '>='],
+    ],
+  ],
+  [
+    ts.SyntaxKind.LessThanEqualsToken,
+    [
+      ['limit', '<'],
+      ['comparison', '>'],
+    ],
+  ],
+  [
+    ts.SyntaxKind.GreaterThanToken,
+    [
+      ['limit', '>='],
+      ['comparison', '<='],
+    ],
+  ],
+  [
+    ts.SyntaxKind.GreaterThanEqualsToken,
+    [
+      ['limit', '>'],
+      ['comparison', '<'],
+    ],
+  ],
+  [ts.SyntaxKind.EqualsEqualsEqualsToken, [['comparison', '!==']]],
+  [ts.SyntaxKind.ExclamationEqualsEqualsToken, [['comparison', '===']]],
+  [ts.SyntaxKind.PlusToken, [['arithmetic', '-']]],
+  [ts.SyntaxKind.MinusToken, [['arithmetic', '+']]],
+  [ts.SyntaxKind.AsteriskToken, [['arithmetic', '/']]],
+  [ts.SyntaxKind.SlashToken, [['arithmetic', '*']]],
+  [ts.SyntaxKind.AmpersandAmpersandToken, [['logic', '||']]],
+  [ts.SyntaxKind.BarBarToken, [['logic', '&&']]],
 ]);
 const CALLS = new Map([
   ['Math.max', 'Math.min'],
@@ -34,43 +83,66 @@ const CALLS = new Map([
 
 type Text = (node: ts.Node) => string;
 
-/** What could stand in place of an expression; `null` where nothing of the kind. */
-function changeOf(node: ts.Node, source: ts.SourceFile, text: Text): string | null {
+const one = (kind: Kind, to: string): readonly Change[] => [{ kind, to }];
+
+/** What could stand in place of an expression. */
+function changesOf(node: ts.Node, source: ts.SourceFile, text: Text): readonly Change[] {
   const { parent } = node;
   if (ts.isBinaryExpression(node)) {
-    const to = OPERATORS.get(node.operatorToken.kind);
     const isText = ts.isStringLiteralLike(node.left) || ts.isStringLiteralLike(node.right);
-    if (!to || (isText && node.operatorToken.kind === ts.SyntaxKind.PlusToken)) return null;
-    return `(${text(node.left)}) ${to} (${text(node.right)})`;
+    if (isText && node.operatorToken.kind === ts.SyntaxKind.PlusToken) return [];
+    return (OPERATORS.get(node.operatorToken.kind) ?? []).map(([kind, operator]) => ({
+      kind,
+      to: `(${text(node.left)}) ${operator} (${text(node.right)})`,
+    }));
   }
   if (ts.isNumericLiteral(node)) {
     // The name of a property is no number.
-    if (ts.isPropertyAssignment(parent) && parent.name === node) return null;
+    if (ts.isPropertyAssignment(parent) && parent.name === node) return [];
     const value = Number(node.text.replaceAll('_', ''));
     // One more where it counts; of a measure, twice as much: a hundredth more of it is no bug that anyone makes.
-    return Number.isInteger(value) && value <= 10 ? String(value + 1) : String(value * 2);
+    return one('number', String(Number.isInteger(value) && value <= 10 ? value + 1 : value * 2));
   }
   if (ts.isConditionalExpression(node))
-    return `(${text(node.condition)}) ? (${text(node.whenFalse)}) : (${text(node.whenTrue)})`;
-  if (ts.isPropertyAccessExpression(node)) return CALLS.get(node.getText(source)) ?? null;
+    return one(
+      'which',
+      `(${text(node.condition)}) ? (${text(node.whenFalse)}) : (${text(node.whenTrue)})`,
+    );
+  if (ts.isPropertyAccessExpression(node)) {
+    const other = CALLS.get(node.getText(source));
+    return other === undefined ? [] : one('which', other);
+  }
   if (ts.isPrefixUnaryExpression(node)) {
     const turned = [ts.SyntaxKind.ExclamationToken, ts.SyntaxKind.MinusToken];
-    return turned.includes(node.operator) ? text(node.operand) : null;
+    return turned.includes(node.operator) ? one('sign', text(node.operand)) : [];
   }
-  if (node.kind === ts.SyntaxKind.TrueKeyword) return 'false';
-  if (node.kind === ts.SyntaxKind.FalseKeyword) return 'true';
-  return null;
+  if (node.kind === ts.SyntaxKind.TrueKeyword) return one('which', 'false');
+  if (node.kind === ts.SyntaxKind.FalseKeyword) return one('which', 'true');
+  if (ts.isArrayLiteralExpression(node) && node.elements.length > 0 && !isAssigned(node))
+    return one('list', '[]');
+  return [];
 }
+
+/** `[a, b] = [b, a]`: what stands on the left is no list. */
+const isAssigned = (node: ts.Expression): boolean =>
+  ts.isBinaryExpression(node.parent) &&
+  node.parent.left === node &&
+  node.parent.operatorToken.kind === ts.SyntaxKind.EqualsToken;
 
 const isLeftOut = (node: ts.Node): boolean =>
   // Types say nothing at run time, and a message is no behaviour.
   ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isThrowStatement(node);
 
-/** Everything that can be changed at a node: the expression itself, and that what it decides never comes. */
-function changesAt(node: ts.Node, source: ts.SourceFile, text: Text): string[] {
-  const own = changeOf(node, source, text);
-  const decides = ts.isIfStatement(node.parent) && node.parent.expression === node;
-  return [...(own === null ? [] : [own]), ...(decides ? ['false'] : [])];
+/** Everything that can be changed at a node: the expression itself, that what it decides always or never comes, and that it never comes. */
+function changesAt(node: ts.Node, source: ts.SourceFile, text: Text): readonly Change[] {
+  const { parent } = node;
+  const decides = ts.isIfStatement(parent) && parent.expression === node;
+  const condition = ['false', 'true'].map((to): Change => ({ kind: 'condition', to }));
+  return [
+    ...changesOf(node, source, text),
+    ...(decides ? condition : []),
+    ...(ts.isExpressionStatement(parent) ? one('step', 'undefined') : []),
+  ];
 }
 
 const parsed = (file: string): ts.SourceFile =>
@@ -82,9 +154,9 @@ export function mutantsOf(file: string): Mutant[] {
   const visit = (node: ts.Node): void => {
     if (isLeftOut(node)) return;
     if (!ts.isSourceFile(node))
-      for (const to of changesAt(node, source, (n) => n.getText(source))) {
+      for (const { kind, to } of changesAt(node, source, (n) => n.getText(source))) {
         const line = source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1;
-        found.push({ file, line, from: node.getText(source), to, at: found.length });
+        found.push({ file, line, kind, from: node.getText(source), to, at: found.length });
       }
     ts.forEachChild(node, visit);
   };
@@ -118,7 +190,7 @@ export function withMutants(file: string, numberOf: (at: number) => number | nul
     if (numbers.every((n) => n === null)) return said;
     const changes = changesAt(node, source, (n) => parts.get(n) ?? n.getText(source));
     for (const [k, number] of numbers.entries())
-      if (number !== null) said = `(mutant(${number}) ? ${changes[k]!} : ${said})`;
+      if (number !== null) said = `(mutant(${number}) ? ${changes[k]!.to} : ${said})`;
     return said;
   };
   return `const mutant = globalThis.mutant; ${render(source)}`;

@@ -93,6 +93,8 @@ interface Props {
 }
 
 const TABS = ['converter', 'engine', 'pull', 'launch', 'stall'] as const;
+/** The stall test sets throttle and fault itself: beside it stands a sound converter whose turbine the brakes hold. */
+const ON_TEST = { throttle: 0, turbineRpm: 0, lockUp: false } as const;
 const ALL = { throttle: true, turbine: true, lockUp: true, fault: true } as const;
 
 function Bench({ converter, engine, vehicle, bench }: Props) {
@@ -100,20 +102,27 @@ function Bench({ converter, engine, vehicle, bench }: Props) {
   const dispatch = useAppDispatch();
   const [tab, setTab] = useKept<(typeof TABS)[number]>('ConverterBench tab', 'converter');
   const change = (next: Partial<ConverterBenchState>) => dispatch(converterBenchChanged(next));
-  const setting = { ...bench, turbineRpm: Math.min(bench.turbineRpm, engine.governedRpm) };
+  const onTest = tab === 'stall';
+  const setting = onTest
+    ? ON_TEST
+    : { ...bench, turbineRpm: Math.min(bench.turbineRpm, engine.governedRpm) };
   const { fault, model, characteristic, match } = useConverterModel(
     converter,
     engine,
     setting,
-    bench.fault,
+    onTest ? null : bench.fault,
   );
   const held = setting.turbineRpm === 0;
-  useShortcuts({
-    b: () => change({ turbineRpm: held ? releasedRpm(engine) : 0 }),
-    l: () => change({ lockUp: !bench.lockUp }),
-    ArrowUp: () => change({ throttle: Math.min(1, bench.throttle + 0.05) }),
-    ArrowDown: () => change({ throttle: Math.max(0, bench.throttle - 0.05) }),
-  });
+  useShortcuts(
+    onTest
+      ? {}
+      : {
+          b: () => change({ turbineRpm: held ? releasedRpm(engine) : 0 }),
+          l: () => change({ lockUp: !bench.lockUp }),
+          ArrowUp: () => change({ throttle: Math.min(1, bench.throttle + 0.05) }),
+          ArrowDown: () => change({ throttle: Math.max(0, bench.throttle - 0.05) }),
+        },
+  );
   const lasting = { converter, engine, vehicle, bench, fault, onBench: change };
   return (
     <>
@@ -159,18 +168,24 @@ function Bench({ converter, engine, vehicle, bench }: Props) {
       <aside className="side-column bench-side" aria-label={t('converter.controls')}>
         <Pickers converter={converter} engine={engine} vehicle={vehicle} onBench={change} />
         <PairNotice findings={pairFindings(engine, converter)} />
-        <Readout match={match} />
-        {labours(model, match) && <FindingsList items={[t('converter.labours')]} />}
-        <BenchControls
-          converter={converter}
-          engine={engine}
-          setting={setting}
-          fault={fault}
-          allow={ALL}
-          onSetting={change}
-          onFault={(next) => change({ fault: next })}
-        />
-        <Facts {...{ model, characteristic }} />
+        {onTest ? (
+          <p className="quiet">{t('stall.beside')}</p>
+        ) : (
+          <>
+            <Readout match={match} />
+            {labours(model, match) && <FindingsList items={[t('converter.labours')]} />}
+            <BenchControls
+              converter={converter}
+              engine={engine}
+              setting={setting}
+              fault={fault}
+              allow={ALL}
+              onSetting={change}
+              onFault={(next) => change({ fault: next })}
+            />
+            <Facts {...{ model, characteristic }} />
+          </>
+        )}
         {held && (
           <CautionBox block={{ id: 'stall', kind: 'caution', topic: 'stall-test', markdown: '' }} />
         )}
