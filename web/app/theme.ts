@@ -51,8 +51,11 @@ const papers = {
   },
 } as const;
 
-/** A finger on a phone: `data-finger` on the page says so to every sheet of styles. */
-export const FINGER = '(pointer: coarse) and ((max-width: 640px) or (max-height: 480px))';
+/**
+ * Laid out for a finger: `data-finger` on the page says so to every sheet of styles. As narrow as a phone, it is one or
+ * could be; a phone on its side is told from a low window by its pointer.
+ */
+export const FINGER = '(max-width: 640px) or ((pointer: coarse) and (max-height: 480px))';
 
 const UNDER_FINGER = { controlHeight: FINGERTIP, controlHeightSM: FINGERTIP, controlHeightLG: 48 };
 

@@ -13,6 +13,8 @@ import {
 import { memberRoles, solveUnit, type Range, type Solution, type Unit } from '../../core/geartrain';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { useKeep } from '../state/useKeep';
+import { askedFrom } from '../bench/chosenFrom';
+import { NoUnit } from '../bench/NoUnit';
 import { FaultPicker } from '../faults/FaultPicker';
 import { useTurning } from '../bench/useTurning';
 import { BreakIt } from '../shared/BreakIt';
@@ -59,8 +61,7 @@ export function ApplyBench() {
   const dispatch = useAppDispatch();
   const units = useAppSelector(selectUnits);
   const apply = useAppSelector(selectApply);
-  const wanted = unitId ?? apply.unitId ?? units.ids[0];
-  const unit = wanted === undefined ? undefined : units.byId[wanted];
+  const unit = askedFrom(units, unitId, apply.unitId);
 
   useEffect(() => {
     if (!unit || apply.unitId === unit.id) return;
@@ -80,7 +81,7 @@ export function ApplyBench() {
     return (
       <main className="page" id="main">
         <h1>{t('nav.apply')}</h1>
-        <p className="library-empty">{t('unitLibrary.empty')}</p>
+        <NoUnit asked={unitId} />
       </main>
     );
   const door = pathname.startsWith('/learn') ? 'learn' : 'teach';

@@ -12,8 +12,8 @@ import {
   type HydraulicPlan,
 } from '../../core/hydraulics';
 import type { Vehicle } from '../../core/vehicle';
-import { chosenFrom } from '../bench/chosenFrom';
-import { shelfOf } from '../bench/modelPlaces';
+import { askedFrom, chosenFrom } from '../bench/chosenFrom';
+import { NoUnit } from '../bench/NoUnit';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { selectEngines, selectModels, selectUnits, selectVehicles } from '../state/modelsSlice';
 import { FindingsList } from '../shared/FindingsList';
@@ -49,7 +49,7 @@ export function ShiftBench() {
   const units = useAppSelector(selectUnits);
   const engines = useAppSelector(selectEngines);
   const vehicles = useAppSelector(selectVehicles);
-  const unit = chosenFrom(units, unitId ?? bench.unitId);
+  const unit = askedFrom(units, unitId, bench.unitId);
   const [asked] = useSearchParams();
   const planId = asked.get('plan');
   useEffect(() => {
@@ -77,9 +77,7 @@ export function ShiftBench() {
       ) : unit && unit.id === bench.unitId ? (
         <Planned unit={unit} engine={engine} vehicle={vehicle} bench={bench} />
       ) : (
-        <p className="library-empty">
-          {t('oil.empty')} <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
-        </p>
+        <NoUnit asked={unitId} />
       )}
     </main>
   );

@@ -13,7 +13,8 @@ import {
 } from '../../core/assembly';
 import { DIFFICULTIES, type Difficulty } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
-import { chosenFrom } from '../bench/chosenFrom';
+import { askedFrom } from '../bench/chosenFrom';
+import { NoUnit } from '../bench/NoUnit';
 import { ModelSelect } from '../bench/ModelSelect';
 import { shelfOf } from '../bench/modelPlaces';
 import { useKept } from '../shared/kept';
@@ -27,13 +28,13 @@ import './StripDown.css';
 /** The Strip-down bench: a job of the shelf, or any unit with damage drawn into it. */
 export function StripDownBench() {
   const { t } = useTranslation();
-  const { unitId = null, jobId } = useParams();
+  const { unitId, jobId } = useParams();
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const units = useAppSelector(selectUnits);
   const jobs = useAppSelector(selectJobs);
   const door = pathname.startsWith('/learn') ? 'learn' : 'teach';
-  const unit = chosenFrom(units, unitId);
+  const unit = askedFrom(units, unitId, null);
   const stored = jobId === undefined ? undefined : jobs.byId[jobId];
   const pick = (
     <div className="strip-down-pick">
@@ -56,10 +57,11 @@ export function StripDownBench() {
         <OnePlanned key={stored.id} job={stored} bar={pick} />
       ) : jobId === undefined && unit ? (
         <LooseUnit key={unit.id} unit={unit} pick={pick} />
+      ) : jobId === undefined ? (
+        <NoUnit asked={unitId} />
       ) : (
         <p className="library-empty">
-          {t(jobId === undefined ? 'unitLibrary.empty' : 'strip.noSuchJob')}{' '}
-          <Link to={shelfOf('fair-sprocket/unit')}>{t('nav.models')}</Link>
+          {t('strip.noSuchJob')} <Link to={shelfOf('fair-sprocket/job')}>{t('nav.models')}</Link>
         </p>
       )}
     </main>
