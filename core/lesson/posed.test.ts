@@ -1,37 +1,15 @@
 import { randomFromSeed } from '../numerics';
-import { newLesson, newStep } from './defaults';
+import { inLesson } from './tests/askable';
 import { drawQuestion } from './tests/drawnQuestions';
 import { FAMILIES, familyNamed } from './families/families';
-import { carrying, type Carried } from './carried';
 import { classBook } from './classBook';
 import { keyFor, posedFor } from './assess';
 import type { Lesson } from './lesson';
 import { posedIn, varies } from './posed';
 import { familyOf, kindsOf, QUESTION_KINDS, type Question, type QuestionKind } from './question';
-import type { Subject } from './families/families';
 
 const STAY: readonly QuestionKind[] = ['own-choice', 'own-number', 'own-order'];
 const VARYING = QUESTION_KINDS.filter((kind) => !STAY.includes(kind));
-
-function modelsOf(subject: Subject): Carried[] {
-  switch (subject.kind) {
-    case 'unit':
-      return [subject.unit];
-    case 'converter':
-    case 'gearbox':
-    case 'clutch':
-      return Object.values(subject.rig).filter((m): m is Carried => m !== null);
-    case 'oil':
-      return Object.values(subject.rig).filter((m): m is Carried => m !== null);
-    case 'fault':
-      return Object.values(subject.subject).filter((m): m is Carried => m !== null);
-    case 'strip-down':
-      return [subject.subject.job];
-    case 'gear-set':
-    case 'own':
-      return [];
-  }
-}
 
 /** A question that can be asked, in a lesson that carries what it is about. */
 function askable(kind: QuestionKind): { lesson: Lesson; question: Question } {
@@ -39,10 +17,7 @@ function askable(kind: QuestionKind): { lesson: Lesson; question: Question } {
     const drawn = drawQuestion(kind, randomFromSeed(`${kind} ${k}`));
     if (!keyFor(drawn.question, drawn.subject).ok) continue;
     const question = { ...drawn.question, prompt: 'As I word it', vary: true };
-    const step = newStep('s', 'S');
-    const blocks = [{ id: 'q', kind: 'question' as const, question }];
-    const bare = { ...newLesson('l', 'L', step), steps: [{ ...step, blocks }] };
-    return { lesson: carrying(bare, modelsOf(drawn.subject)), question };
+    return { lesson: inLesson(question, drawn.subject), question };
   }
   throw new Error(`no question of kind ${kind} can be asked`);
 }
