@@ -9,6 +9,8 @@ import {
   conditionIn,
   errorsIn,
   freeParts,
+  fromBag,
+  isOneOfMany,
   lateCost,
   legalOrder,
   lookAlikes,
@@ -20,8 +22,11 @@ import {
   selectivesOf,
   shownBy,
   standingOf,
+  stateAsked,
   togetherOf,
   USUAL_DEMANDS,
+  USUAL_SCHOOL,
+  whyOff,
   windowOf,
   type Fit,
   type Part,
@@ -165,4 +170,38 @@ test('a clock: each begun ten minutes over what was given cost a mark', () => {
   const work = { ...NEW_JOB_WORK, tried: ['fluid'], taken: [reading, reading] };
   expect(minutesTaken(main, work)).toBe(14);
   expect(reportOn(timed(5), main, work)).toMatchObject({ minutes: 14, lateCost: 1 });
+});
+
+test('which of several alike goes here: found out where the labels are lost or somebody was at the tray', () => {
+  const lost = job({ demands: { ...USUAL_DEMANDS, labels: 'lost' } });
+  const [washer] = lookAlikes(main) as readonly Part[] as [Part];
+  const drum = part('C1.drum');
+  expect([job(), lost, visited].map((of) => isOneOfMany(of, main, washer))).toEqual([
+    false,
+    true,
+    true,
+  ]);
+  expect([job(), lost, visited].map((of) => isOneOfMany(of, main, drum))).toEqual([
+    false,
+    false,
+    false,
+  ]);
+  expect([job(), lost].map((of) => fromBag(of, main, washer))).toEqual([washer.id, null]);
+  expect(fromBag(job(), main, drum)).toBeNull();
+  const swapped = lookAlikes(main).filter((p) => fromBag(visited, main, p) !== p.id);
+  expect(swapped).toHaveLength(2);
+});
+
+// Common practice, no source: resistance is stated cold; a pack's height by the shop's own way with the cushion plate.
+test('a reading in another state than the shop asks for is off, and why', () => {
+  const school = USUAL_SCHOOL;
+  expect(stateAsked('solenoid', school)).toBe('cold');
+  expect([whyOff('solenoid', 'warm', school), whyOff('solenoid', 'cold', school)]).toEqual([
+    'coil-warm',
+    null,
+  ]);
+  expect(whyOff('disc-thickness', 'free', school)).toBe('disc-stands');
+  expect(stateAsked('pack-clearance', school)).toBe('pressed');
+  expect(whyOff('pack-clearance', 'pressed', school)).toBeNull();
+  expect(whyOff('pack-clearance', 'pressed', { ...school, cushion: 'free' })).not.toBeNull();
 });

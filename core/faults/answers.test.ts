@@ -258,3 +258,25 @@ test.each([
     expect([fault, shows]).toEqual([fault, true]);
   }
 });
+
+// Common practice, no source: the clutch that is to take over slips, and the engine runs up; out of a gear that does not drive
+// nothing can be tried.
+test('a dual clutch shifts smoothly, and flares into the clutch that slips', () => {
+  const shifts = dual.shop.checks.filter((c) => c.kind === 'shift').map((c) => c.id);
+  expect(shifts).toEqual(['D1>D2', 'D2>D3', 'D3>D4', 'D4>D5', 'D5>D6'].map((p) => `shift ${p}`));
+  expect(reads(dual, [], shifts)).toEqual(shifts.map(() => 'smooth'));
+  for (const kind of ['burnt', 'seal-leaks'] as const) {
+    const into = (clutch: string) =>
+      reads(dual, [{ target: clutch, kind }], ['shift D2>D3', 'shift D3>D4']);
+    expect(into('K1')).toEqual(['flares', 'can-not-be-driven']);
+    expect(into('K2')).toEqual(['can-not-be-driven', 'flares']);
+  }
+  const runsUp = (faults: Fault[]) =>
+    dual.shop.shift(dual.shop.machine(faults), 'D2>D3')!.summary.flareRpm;
+  expect(runsUp([])).toBeLessThan(50);
+  // With nothing of its lining left it holds nothing at all, with a leak a part.
+  expect(runsUp([{ target: 'K1', kind: 'burnt' }])).toBeGreaterThan(
+    2 * runsUp([{ target: 'K1', kind: 'seal-leaks' }]),
+  );
+  expect(dual.shop.shift(dual.shop.machine([]), 'N>D2')).toBeNull();
+});

@@ -41,6 +41,8 @@ function shiftSetup(bench: UnitBench, machine: Machine, pair: string): HandOver 
   const { rig, driving } = bench;
   const [from, to] = pair.split('>').map((id) => driving.unit.ranges.find((r) => r.id === id)!);
   if (!from || !to || !rig.vehicle) return null;
+  // Neutral does as it should, and yet nothing can be shifted out of it over time.
+  if (!solveUnit(driving.unit, from.apply).ratio) return null;
   if (driving.cell(machine, from.id).drive !== 'right') return null;
   if (driving.cell(machine, to.id).drive === 'binds') return null;
   const never = [...machine.never, ...bare(machine)];

@@ -3,9 +3,15 @@ import { fraction, toNumber, toText } from '../numerics';
 import {
   ARRANGEMENTS,
   checkTeeth,
+  PORTS,
   readSet,
+  roleOf,
+  sameArrangement,
+  shownSpeeds,
   solveSet,
   tipGap,
+  toothRatio,
+  withRole,
   workedSteps,
   type MathToken,
   type PlanetarySet,
@@ -187,4 +193,51 @@ test('a struck-out line holds with the solved speeds', () => {
     'result',
   ]);
   expect(toText(solveSet(set, roles('carrier', 'ring')).ratio!)).toBe(toText(fraction(70, 100)));
+});
+
+test('a part takes a role, and the one that had it takes its place', () => {
+  const reactions = ['held', 'locked', 'free'] as const;
+  for (const drives of PORTS)
+    for (const driven of PORTS.filter((p) => p !== drives))
+      for (const reaction of reactions)
+        for (const port of PORTS)
+          for (const wanted of ['drives', 'driven', ...reactions] as const) {
+            const before = { drives, driven, reaction };
+            const now = withRole(before, port, wanted);
+            expect(roleOf(now, port)).toBe(wanted);
+            const rest = PORTS.map((p) => roleOf(now, p)).filter((r) => r !== wanted);
+            expect(rest).toHaveLength(2);
+            expect(new Set(rest).size).toBe(2);
+            const isReaction = (r: string) => reactions.some((x) => x === r);
+            const had = PORTS.find((p) =>
+              isReaction(wanted) ? isReaction(roleOf(before, p)) : roleOf(before, p) === wanted,
+            )!;
+            if (had !== port) expect(roleOf(now, had)).toBe(roleOf(before, port));
+          }
+});
+
+test('two setups are one arrangement: as they are named, or with any two parts locked', () => {
+  for (const [k, a] of ARRANGEMENTS.entries())
+    expect(ARRANGEMENTS.filter((b) => sameArrangement(a, b))).toEqual([ARRANGEMENTS[k]]);
+  expect(sameArrangement(roles('sun', 'ring', 'locked'), roles('ring', 'carrier', 'locked'))).toBe(
+    true,
+  );
+  expect(sameArrangement(roles('sun', 'ring'), roles('ring', 'sun'))).toBe(false);
+});
+
+// By hand, e = 80/20 = 4: ring held 1 : 1/5 : 0; nothing held, the load on the carrier stands and the ring runs back at 1/4.
+test('speeds to show: as solved, and the load stands where nothing is held', () => {
+  const set = single(20, 30, 80);
+  expect(toNumber(toothRatio(set))).toBe(4);
+  expect(shownSpeeds(set, roles('sun', 'carrier'))).toEqual({ sun: 1, carrier: 0.2, ring: 0 });
+  expect(shownSpeeds(set, roles('sun', 'carrier', 'free'))).toEqual({
+    sun: 1,
+    carrier: 0,
+    ring: -0.25,
+  });
+  expect(shownSpeeds(set, roles('sun', 'carrier', 'locked'))).toEqual({
+    sun: 1,
+    carrier: 1,
+    ring: 1,
+  });
 });

@@ -1,6 +1,7 @@
 import { randomFromSeed, toNumber } from '../numerics';
 import {
   combinations,
+  combined,
   maskOf,
   oneWaysOf,
   outcomeTable,
@@ -105,4 +106,17 @@ test('many elements are combined four at a time, and too many are refused by nam
   });
   expect(combinations(many(16))).toHaveLength(1 + 16 + 120 + 560 + 1820);
   expect(() => combinations(many(31))).toThrow(/at most 30/);
+});
+
+// By hand from the one before: 5 ratios, one of them by three pairs of clutches; all other combinations do not drive.
+test('all that a gear train could do, put together and counted', () => {
+  const unit = ravigneaux(30, 36, 78);
+  const { count, counts, groups } = combined(unit);
+  expect(count).toBe(32);
+  expect(Object.values(counts).reduce((sum, n) => sum + n, 0)).toBe(32);
+  for (const outcome of ['drives', 'neutral', 'tied-up'] as const)
+    expect(counts[outcome]).toBe(combinations(unit).filter((c) => c.outcome === outcome).length);
+  // One brake alone, and with nothing on: nothing comes through. Both brakes on top of a ratio: nothing turns.
+  expect(counts['drives']).toBeGreaterThanOrEqual(7);
+  expect(groups).toEqual(ratioGroups(combinations(unit)));
 });

@@ -1,5 +1,8 @@
 import { setup } from './tests/oneSetup';
-import { assess } from './assess';
+import { assess, keyFor } from './assess';
+import { randomFromSeed } from '../numerics';
+import { QUESTION_KINDS } from './question';
+import { drawQuestion } from './tests/drawnQuestions';
 import { newSetQuestion } from './families/gear-set/defaults';
 import type { ChoiceQuestion, NumberQuestion } from './families/gear-set/kinds';
 import { newClutchQuestion } from './families/clutch/defaults';
@@ -8,7 +11,7 @@ import type { UnitQuestion } from './families/unit/kinds';
 import { simpson } from '../geartrain/tests/textbookUnits';
 import { newLesson, newStep } from './defaults';
 import { carrying } from './carried';
-import { separating, tellsOf, wrongAnswers } from './tells';
+import { separating, tellsOf, wayTo, wrongAnswers } from './tells';
 
 const lesson = newLesson('l', 'L', newStep('s', 'S'));
 const NO_RIG = { clutch: null, pack: null, engine: null, vehicle: null, unit: null };
@@ -96,4 +99,39 @@ test('better numbers tell more than the question as it stands, of any kind that 
   );
   const start = newClutchQuestion('draw-start', NO_RIG);
   expect(separating(lesson, start, null)).toBeNull();
+});
+
+// By hand: of n things in order one order of n!; of n that may each be or not be one of 2^n; one of n offered.
+test('how far guessing gets with what is put in order, ticked and chosen', () => {
+  let met = 0;
+  for (const kind of QUESTION_KINDS)
+    for (let k = 0; k < 6; k++) {
+      const { question: q, subject } = drawQuestion(kind, randomFromSeed(`guess ${kind} ${k}`));
+      const key = keyFor(q, subject);
+      const guess = tellsOf(q, subject)?.guess;
+      if (!key.ok || guess === undefined) continue;
+      const right: Partial<Record<typeof kind, number>> = {
+        'own-order': q.kind === 'own-order' ? 1 / [1, 1, 2, 6, 24, 120, 720][q.steps.length]! : NaN,
+        'own-choice': q.kind === 'own-choice' ? q.right.length / q.options.length : NaN,
+        'which-test': q.kind === 'which-test' ? 1 / q.offered.length : NaN,
+        'free-now': q.kind === 'free-now' ? 0.5 ** q.offered.length : NaN,
+        'drive-or-coast': 0.5,
+      };
+      if (right[kind] !== undefined) {
+        expect([kind, guess]).toEqual([kind, expect.closeTo(right[kind], 12)]);
+        met += 1;
+      } else if (guess !== null) {
+        expect(guess).toBeGreaterThan(0);
+        expect(guess).toBeLessThanOrEqual(1);
+      }
+    }
+  expect(met).toBeGreaterThan(15);
+});
+
+test('the way to the right answer: facts of the model, and none where nobody answers otherwise', () => {
+  const q = number({ direction: false });
+  const facts = wayTo(q, { kind: 'gear-set', setup: q.setup });
+  expect(facts.length).toBeGreaterThan(0);
+  const free = number({ setup: setup({ reaction: 'free' }) });
+  expect(wayTo(free, { kind: 'gear-set', setup: free.setup })).toEqual([]);
 });

@@ -4,6 +4,7 @@ import { demoFile, demoUnit } from '../tests/demoFile';
 import type { Vehicle } from '../vehicle';
 import {
   crossing,
+  crossingQuality,
   meeting,
   synchronizingTime,
   USUAL_CROSSING,
@@ -142,4 +143,17 @@ test('a gear comes to the speed of its hub before the sleeve goes over', () => {
   expect(meeting(winch, 'S2', 'S2', 600)!.brakes).toBe(0);
   // Faster on the road, longer at the ring.
   expect(meeting(winch, 'S3', 'S2', 1200)!.brakes).toBeCloseTo(2 * down.brakes, 9);
+});
+
+test('what a driver says of a crossing: smooth, a flare, a bump, and a hole where neither clutch holds', () => {
+  expect(crossingQuality(cross())).toBe('smooth');
+  expect(crossingQuality(cross({ on: { at: 0.6, over: 0.03 } }))).toBe('flares');
+  // Both hold for long: a bump, and no hole.
+  const bound = cross({ on: { at: 0.02, over: 0.03 }, off: { at: 0.4, over: 0.05 } });
+  expect([crossingQuality(bound), bound.leastSum > 0.5]).toEqual(['bumps', true]);
+  // Two gears on one clutch: it has to open between.
+  const opened = cross({ from: range('D2'), to: range('D4'), waiting: 'S3' });
+  expect(['hole', 'flares']).toContain(crossingQuality(opened));
+  const { run } = bound;
+  expect(crossingQuality({ ...bound, run, leastSum: 0.04 })).toBe('hole');
 });

@@ -1,4 +1,4 @@
-import { assess, ownKey, type OwnAnswer, type OwnQuestion } from '../..';
+import { assess, graderOf, ownKey, type OwnAnswer, type OwnQuestion } from '../..';
 import { marked } from '../../tests/marked';
 import { newOwnQuestion } from './defaults';
 
@@ -63,4 +63,30 @@ test('what can’t be asked yet is said', () => {
   expect(fault({ ...choice, options: ['Yes', ' yes'] })).toBe('own-twice');
   expect(fault({ ...order, steps: ['Pan', ''] })).toBe('own-unfinished');
   expect(fault(order)).toBeNull();
+});
+
+test('an answer that the question does not offer does not fit', () => {
+  const fits = (question: OwnQuestion, answer: OwnAnswer) => {
+    const grader = graderOf(question, OWN);
+    return grader.ok && grader.fits(answer);
+  };
+  expect([-1, 0, 2, 3, 0.5].map((k) => fits(choice, { kind: 'own-choice', choice: k }))).toEqual([
+    false,
+    true,
+    true,
+    false,
+    false,
+  ]);
+  expect([NaN, Infinity, 0].map((value) => fits(number, { kind: 'own-number', value }))).toEqual([
+    false,
+    false,
+    true,
+  ]);
+  for (const [list, is] of [
+    [[2, 0, 1], true],
+    [[0, 0, 1], false],
+    [[0, 1], false],
+    [[0, 1, 3], false],
+  ] as const)
+    expect(fits(order, { kind: 'own-order', order: [...list] })).toBe(is);
 });
