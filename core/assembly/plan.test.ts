@@ -2,7 +2,9 @@ import { largestUnit } from '../geartrain/tests/largestUnit';
 import { randomUnit } from '../geartrain/tests/randomUnit';
 import type { Unit } from '../geartrain';
 import { randomFromSeed } from '../numerics';
-import { demoUnit, demoUnits } from '../tests/demoFile';
+import { demoFile, demoUnit, demoUnits } from '../tests/demoFile';
+import type { Clutch } from '../clutch';
+import { clutchPlan } from './clutchPlan';
 import {
   checkOrder,
   costOf,
@@ -101,6 +103,13 @@ test('facts of the trade hold in every order of an automatic unit', () => {
   for (const id of ['harbour-trainer', 'skerry-three', 'quay-four', 'capstan-five']) {
     const plan = demo.get(id)!;
     must(plan, 'fluid', 'pan');
+    for (const fitting of ['solenoid-plug', 'cable', 'speed-pickup', 'converter'])
+      must(plan, fitting, 'pan');
+    must(plan, 'pan', 'filter');
+    must(plan, 'filter', 'valve-body');
+    must(plan, 'valve-body', 'park-rod');
+    must(plan, 'park-rod', 'selector-shaft');
+    must(plan, 'speed-pickup', 'extension');
     must(plan, 'converter', 'pump');
     must(plan, 'pan', 'valve-body');
     must(plan, 'valve-body', 'pump');
@@ -133,7 +142,18 @@ test('a box of gear pairs has no pump; its clutch is dry or in oil as the unit s
   for (const part of ['K.disc', 'H12.sleeve', 'M1.first', 'extension'])
     expect([part, manual.has(part)]).toEqual([part, true]);
   must(demo.get('winch-manual')!, 'H12.fork', 'H12.sleeve');
-  must(demo.get('winch-manual')!, 'K.cover', 'K.disc');
+  const winch = demo.get('winch-manual')!;
+  must(winch, 'K.cover', 'K.disc');
+  must(winch, 'K.bearing', 'K.cover');
+  must(winch, 'fluid', 'extension');
+  must(winch, 'selector-shaft', 'H12.fork');
+  must(winch, 'H12.sleeve', 'H12.hub');
+  for (const later of ['M1.first', 'M1.second']) must(winch, 'extension', later);
+  const hub = demoUnit('winch-manual').elements.find((e) => e.kind === 'dog')!;
+  const shaft = hub.between.find((m) => winch.parts.some((p) => p.id === `${m}.nut`))!;
+  must(winch, `${shaft}.nut`, `${shaft}.bearing`);
+  must(winch, `${shaft}.bearing`, `${shaft}.shim`);
+  must(winch, `${shaft}.bearing`, 'H12.sleeve');
   const dual = ids('ferry-dual');
   for (const part of ['pump', 'K1.drum', 'K2.pack']) expect(dual.has(part)).toBe(true);
   expect(dual.has('converter')).toBe(false);
@@ -243,5 +263,27 @@ test('gear pairs beside planetary sets are parts of the stack; a clutch to the c
   const ids = plan.parts.map((p) => p.id);
   for (const id of ['M1.first', 'M1.second', 'B2.pack', 'P1.sun']) expect(ids).toContain(id);
   expect(ids).not.toContain('B2.drum');
+  expect(checkOrder(plan, legalOrder(plan))).toEqual({ violations: [], complete: true });
+});
+
+// Common practice, no source: the dry clutch with the gearbox still before it.
+test('a dry clutch: battery, box, marks, cover, disc, and behind it the flywheel', () => {
+  const plan = clutchPlan(demoFile<Clutch>('clutches/bollard-nine'));
+  for (const [first, later] of [
+    ['battery', 'box'],
+    ['linkage', 'box'],
+    ['propeller-shaft', 'box'],
+    ['box', 'bearing'],
+    ['bearing', 'fork'],
+    ['box', 'marks'],
+    ['marks', 'cover'],
+    ['cover', 'disc'],
+    ['disc', 'pilot-bush'],
+    ['disc', 'flywheel'],
+    ['flywheel', 'crank-seal'],
+  ] as const) {
+    must(plan, first, later);
+    may(plan, later, first);
+  }
   expect(checkOrder(plan, legalOrder(plan))).toEqual({ violations: [], complete: true });
 });

@@ -2,6 +2,7 @@ import {
   BARE_RIG,
   CHECK_SPECS,
   checksOf,
+  hazardsOf,
   driverChecks,
   FAULT_KINDS,
   FAULT_SPECS,
@@ -141,7 +142,14 @@ test('cheap before dear, and no check without its cautions', () => {
     look: 'park-free',
     road: 'road-test',
     'drag-test': 'lurch',
+    delay: 'lurch',
+    level: 'hot-fluid',
+    fluid: 'hot-fluid',
+    hand: 'springs',
+    teeth: 'solvents',
+    sleeve: 'engine-hung',
   };
+  expect(CHECK_SPECS.disc.hazards).toContain('last-bolt');
   for (const [kind, hazard] of Object.entries(wants))
     expect([kind, CHECK_SPECS[kind as 'stall'].hazards]).toEqual([
       kind,
@@ -159,6 +167,11 @@ test('cheap before dear, and no check without its cautions', () => {
     if (spec.hazards.includes('stall-test'))
       expect([kind, spec.needs.place]).toEqual([kind, 'floor']);
     if (spec.needs.fluid === 'warm') expect(spec.hazards).toContain('read-warm');
+    if (spec.needs.place === 'road') expect([kind, spec.hazards]).toEqual([kind, ['road-test']]);
+    // What is raised can come down; what is out or open was lifted out.
+    if (spec.needs.place === 'stands' || spec.needs.unit)
+      expect([kind, spec.hazards]).toEqual([kind, expect.arrayContaining(['lifting'])]);
+    if (spec.needs.pan === 'off') expect(spec.hazards).toContain('hot-fluid');
   }
 });
 
@@ -170,6 +183,17 @@ test.each(RIGS)('checks of the %s are named once, and a driver makes only some',
   for (const check of driver)
     expect([check.id, check.lift, check.removal]).toEqual([check.id, false, false]);
   for (const { id, kind, target } of checks) expect(id).toBe(target ? `${kind} ${target}` : kind);
+});
+
+// Common practice, no source: what should not drive is tried standing, where it may drive after all; a gauge at idle needs no
+// stall.
+test('cautions of one check by what it is asked of', () => {
+  const all = checksOf(AUTOMATIC);
+  const of = (id: string) => hazardsOf(all.find((c) => c.id === id)!);
+  expect(of('road D1')).toEqual(['road-test']);
+  expect(of('road N')).toEqual(['lurch']);
+  expect(of('pressure idle')).not.toContain('stall-test');
+  expect(of('pressure full')).toContain('stall-test');
 });
 
 test('shifts follow the lever’s own gears, and a start is in first or reverse', () => {

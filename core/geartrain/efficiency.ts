@@ -33,7 +33,7 @@ export type EfficiencyResult =
       readonly kind: 'turns';
       /** Power out / power in, 0 to 1. */
       readonly efficiency: number;
-      /** Torque at the end that is driven, as a multiple of the torque at the end that drives. */
+      /** Size of the torque at the end that is driven, as a multiple of that at the end that drives. */
       readonly torqueRatio: number;
     }
   | { readonly kind: 'self-locking' }

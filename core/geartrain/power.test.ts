@@ -262,3 +262,39 @@ test('of clutches side by side only what they pass on together is known', () => 
   ]);
   expect(powerFlow(twice, solveUnit(twice, ['K1'])).together).toEqual([]);
 });
+
+// Published: Naunheimer and others, Automotive Transmissions, a countershaft: every pair in the flow takes its loss, a direct
+// gear none. Two outside pairs, or one that runs inside its ring.
+test('gear pairs: as many losses as meshes, and none where the shafts are joined', () => {
+  const pairs = (internal: boolean): Unit => ({
+    ...UNNAMED,
+    id: 'pairs',
+    members: members('in', 'lay', 'out'),
+    input: 'in',
+    output: 'out',
+    gearsets: [
+      { id: 'M1', kind: 'mesh', first: 'in', second: 'lay', teeth: { first: 20, second: 40 } },
+      {
+        id: 'M2',
+        kind: 'mesh',
+        first: 'lay',
+        second: 'out',
+        teeth: { first: 25, second: 50 },
+        ...(internal ? { internal } : {}),
+      },
+    ],
+    elements: [{ id: 'C', name: '', kind: 'clutch', between: ['in', 'out'] }],
+  });
+  const mesh = { external: 0.98, internal: 0.99 };
+  const turns = (unit: Unit, load: 'drive' | 'coast') => {
+    const result = efficiency(unit, [], load, mesh);
+    return result.kind === 'turns' ? [result.efficiency, result.torqueRatio] : result.kind;
+  };
+  const near = (a: number, b: number) => [expect.closeTo(a, 12), expect.closeTo(b, 12)];
+  expect(turns(pairs(false), 'drive')).toEqual(near(0.98 ** 2, 4 * 0.98 ** 2));
+  expect(turns(pairs(true), 'drive')).toEqual(near(0.98 * 0.99, 4 * 0.98 * 0.99));
+  expect((turns(pairs(true), 'coast') as number[])[0]).toBeCloseTo(0.98 * 0.99, 12);
+  const direct: Unit = { ...pairs(false), gearsets: [] };
+  const joined = efficiency(direct, ['C'], 'drive', mesh);
+  expect(joined).toMatchObject({ kind: 'turns', efficiency: 1, torqueRatio: 1 });
+});

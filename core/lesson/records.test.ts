@@ -185,6 +185,19 @@ test('the same student twice: both stay, the first counts, or the one that the i
     ['early', false],
   ]);
   expect(classBook(lesson, [late, early]).rows[0]!.twins).toEqual(['early']);
+  // Whatever order the files came in, the one that was begun first.
+  const later = record(lesson, [], { id: 'later', startedAt: '2030-01-03T08:00:00Z' });
+  for (const list of [
+    [early, late, later],
+    [late, early, later],
+    [late, later, early],
+    [later, late, early],
+  ])
+    expect(
+      classBook(lesson, list)
+        .rows.filter((r) => r.counts)
+        .map((r) => r.attempt.id),
+    ).toEqual(['early']);
 });
 
 test('an attempt is graded from the version it began with', () => {

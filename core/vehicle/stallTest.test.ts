@@ -1,4 +1,11 @@
-import { engineModel, stallRpm, characteristicOf, type Converter, type Engine } from '../converter';
+import {
+  engineModel,
+  matchEngine,
+  stallRpm,
+  characteristicOf,
+  type Converter,
+  type Engine,
+} from '../converter';
 import {
   dipstick,
   fluidLook,
@@ -8,6 +15,7 @@ import {
   readingOf,
   stallBand,
   stallConditions,
+  stallReading,
   stallSuspects,
   stallTest,
   stallVerdict,
@@ -106,4 +114,20 @@ test('the band a reading is held against is as wide as makers state it', () => {
     'in-band',
     'high',
   ]);
+});
+
+// By looking at every turbine speed: where the unit holds less, the turbine runs up until the converter gives no more than that.
+test('where something slips the steady reading is higher: what the turbine gives is what is held', () => {
+  const [engine, converter] = [engineModel(rig.engine), characteristicOf(rig.converter)!];
+  const held = matchEngine(engine, converter, 1, 0);
+  expect(stallReading(engine, converter, Infinity)).toBeCloseTo(held.engineRpm, 6);
+  expect(stallReading(engine, converter, held.turbineNm * 1.01)).toBeCloseTo(held.engineRpm, 6);
+  for (const share of [0.9, 0.5, 0.25]) {
+    const holdsNm = share * held.turbineNm;
+    let rpm = 0;
+    while (matchEngine(engine, converter, 1, rpm).turbineNm > holdsNm) rpm += 1;
+    const there = matchEngine(engine, converter, 1, rpm).engineRpm;
+    expect(Math.abs(stallReading(engine, converter, holdsNm) - there)).toBeLessThan(5);
+    expect(stallReading(engine, converter, holdsNm)).toBeGreaterThan(held.engineRpm);
+  }
 });
