@@ -114,6 +114,11 @@ test('a right answer accuses nobody, and says how it comes about', () => {
   for (const { grade } of right) expect(grade.why.named).toEqual([]);
 });
 
+test('for every kind that is thought about some question says how its answer comes about', () => {
+  const told = (kind: QuestionKind) => members(kind).some((m) => m.grade.why.facts.length > 0);
+  expect(THOUGHT_OF.filter((kind) => !told(kind))).toEqual([]);
+});
+
 test('no two ways of thinking are called by one name where they are not the same', () => {
   for (const kind of THOUGHT_OF)
     for (const { grade } of members(kind)) {

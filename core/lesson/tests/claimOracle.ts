@@ -236,6 +236,7 @@ const BALANCES: Checks = {
   faces: (claim) => near(2 * claim.oneFace, claim.value),
   'could-hold': (claim) => claim.load <= claim.before,
   'order-leaves': (claim) => claim.value < claim.low || claim.value > claim.high,
+  'order-brings': (claim) => claim.value >= claim.low && claim.value <= claim.high,
 };
 
 /** Jobs by what the unit file says of an element, and what an order, a sum or a thickness must come to. */

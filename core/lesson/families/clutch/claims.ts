@@ -25,6 +25,15 @@ import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { afterSteps, fittedPack, handedOut, MAY_ROLL, runStart, SAME_PART } from './key';
 import type { ClutchQuestion, ClutchRig } from './kinds';
 
+/** What a reading comes to once these steps have been done in this order. */
+interface OrderComes {
+  steps: readonly Adjustment[];
+  value: number;
+  low: number;
+  high: number;
+  of: 'play' | 'centre';
+}
+
 /** Facts about a clutch or a pack: lengths in m, torques in N·m, heat in J. */
 export type ClutchClaim =
   | NumberClaim
@@ -62,15 +71,9 @@ export type ClutchClaim =
   | { claim: 'clean'; value: number; clean: number }
   /** Wear from which it slips in a gear; `null` when it holds to the end of its life. */
   | { claim: 'slips-from'; range: string; wear: number | null }
-  /** What is out of its window once these steps have been done in this order. */
-  | {
-      claim: 'order-leaves';
-      steps: readonly Adjustment[];
-      value: number;
-      low: number;
-      high: number;
-      of: 'play' | 'centre';
-    }
+  /** What is out of its window. */
+  | ({ claim: 'order-leaves' } & OrderComes)
+  | ({ claim: 'order-brings' } & OrderComes)
   | { claim: 'check-follows'; steps: readonly string[]; last: string }
   | { claim: 'bearing'; test: string; bearing: BearingId; way: 'turns' | 'still' }
   | { claim: 'start'; pedal: readonly number[]; throttle: readonly number[]; way: 'stalled' }
@@ -260,7 +263,8 @@ export function clutchClaimHolds(
         ? claim.wear === null
         : claim.wear !== null && sameNumber(wear, claim.wear);
     }
-    case 'order-leaves': {
+    case 'order-leaves':
+    case 'order-brings': {
       const now =
         clutch &&
         readInWindow(
@@ -272,7 +276,8 @@ export function clutchClaimHolds(
           ),
           claim.of,
         );
-      return now !== null && now.way !== 'inside' && sameWindow(now, claim);
+      const inside = claim.claim === 'order-brings';
+      return now !== null && (now.way === 'inside') === inside && sameWindow(now, claim);
     }
     case 'check-follows':
       return claim.steps.at(-1) === claim.last && claim.last !== 'check-gap';

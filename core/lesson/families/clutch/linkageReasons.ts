@@ -4,6 +4,7 @@ import {
   orderWorks,
   readLinkage,
   type Adjustment,
+  type Clutch,
 } from '../../../clutch';
 import type { Of, Keyed, ThoughtOf } from '../../family';
 import { readInWindow, setTo, type ClutchClaim } from './claims';
@@ -139,6 +140,32 @@ export function playThoughts({
   ];
 }
 
+/** What is out of its window, or within it, once these steps are done. */
+function comesOf(
+  clutch: Clutch,
+  steps: readonly Adjustment[],
+  wear: number | undefined,
+  claim: 'order-leaves' | 'order-brings',
+): ClutchClaim[] {
+  const state = afterSteps(clutch, steps, wear);
+  return READ.flatMap((of): ClutchClaim[] => {
+    const now = readInWindow(clutch, state, of);
+    if (!now || (now.way === 'inside') !== (claim === 'order-brings')) return [];
+    const { value, low, high } = now;
+    return [{ claim, steps, of, value, low, high }];
+  });
+}
+
+/** What the right order brings into its window. */
+export function orderFacts(
+  { wear }: Of<ClutchQuestion, 'adjust-order'>,
+  { clutch }: ClutchRig,
+): ClutchClaim[] {
+  if (!clutch) return [];
+  const steps = adjustmentsOf(clutch).filter((s): s is Adjustment => s !== 'check-gap');
+  return comesOf(clutch, steps, wear, 'order-brings');
+}
+
 /** Orders of adjusting that ways of thinking lead to. */
 export function orderThoughts({
   question: { wear },
@@ -154,16 +181,7 @@ export function orderThoughts({
     );
   const works = (order: readonly string[]) =>
     orderWorks(clutch, start, [...steps(order), 'check-gap']);
-  const leaves = (order: readonly string[]): ClutchClaim[] => {
-    const done = steps(order);
-    const state = afterSteps(clutch, done, wear);
-    return READ.flatMap((of): ClutchClaim[] => {
-      const now = readInWindow(clutch, state, of);
-      if (!now || now.way === 'inside') return [];
-      const { value, low, high } = now;
-      return [{ claim: 'order-leaves', steps: done, of, value, low, high }];
-    });
-  };
+  const leaves = (order: readonly string[]) => comesOf(clutch, steps(order), wear, 'order-leaves');
   const early = [
     ...right.filter((s) => s === 'check-gap'),
     ...right.filter((s) => s !== 'check-gap'),

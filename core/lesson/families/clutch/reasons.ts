@@ -2,7 +2,7 @@ import type { Reasons } from '../../family';
 import { clutchClaimHolds } from './claims';
 import type { ClutchTypes } from './types';
 import { holdFacts, holdThoughts, slipsFrom } from './holdReasons';
-import { linkageClaims, orderThoughts, playThoughts } from './linkageReasons';
+import { linkageClaims, orderFacts, orderThoughts, playThoughts } from './linkageReasons';
 import { clearanceWith, selectiveThoughts, upgradeFacts, upgradeThoughts } from './packReasons';
 import { bearingClaims, noiseThoughts, startClaims, startThoughts } from './shopReasons';
 
@@ -21,7 +21,7 @@ export const reasons: Reasons<ClutchTypes> = {
       linkageClaims(question, rig, answer),
     'will-it-hold': ({ question, subject: { rig }, key }) =>
       key.kind === 'slips-first' ? slipsFrom(question, rig, key.range) : holdFacts(question, rig),
-    'adjust-order': () => [],
+    'adjust-order': ({ question, subject: { rig } }) => orderFacts(question, rig),
     'noise-test': ({ question, subject: { rig }, key, answer }) =>
       key.kind === 'noise-test'
         ? bearingClaims(

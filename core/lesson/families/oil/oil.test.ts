@@ -130,6 +130,16 @@ describe('shift speeds', () => {
     expect(oilKey(sound, { ...rig, unit: demoUnit('lighter-six') })).toMatchObject({
       fault: 'plan-of-another',
     });
+    const without = (kind: string) => plan.parts.filter((p) => p.kind !== kind);
+    const key = (change: object) => oilKey(sound, { ...rig, ...change });
+    expect(key({ plan: { ...plan, parts: without('pump') } })).toMatchObject({
+      fault: 'plan-broken',
+    });
+    expect(key({ plan: { ...plan, lines: [] } })).toMatchObject({ fault: 'plan-broken' });
+    // What only warns can be asked about.
+    expect(key({ plan: { ...plan, parts: without('regulator') } })).not.toMatchObject({
+      fault: 'plan-broken',
+    });
   });
 });
 

@@ -242,7 +242,7 @@ function clutchClaim(
       ? null
       : claim.claim === 'untouched'
         ? claim.part
-        : claim.claim === 'order-leaves'
+        : claim.claim === 'order-leaves' || claim.claim === 'order-brings'
           ? claim.of
           : 'way' in claim
             ? claim.way
