@@ -36,6 +36,8 @@ test('each way a file can be wrong has its own cause', () => {
   expect(cause(good.slice(0, -40))).toBe('truncated');
   expect(cause('{"a":1,}')).toBe('not-json');
   expect(cause(nested)).toBe('too-deep');
+  const deep = (levels: number) => '['.repeat(levels) + ']'.repeat(levels);
+  expect([cause(deep(40)), cause(deep(41))]).toEqual([cause('[]'), 'too-deep']);
   expect(cause(`{"x":"${'a'.repeat(9_000_000)}"}`)).toBe('too-large');
   expect(cause('{"format":"fair-sprocket/lesson","__proto__":{"admin":true}}')).toBe(
     'forbidden-key',

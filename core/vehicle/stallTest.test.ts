@@ -129,5 +129,9 @@ test('where something slips the steady reading is higher: what the turbine gives
     const there = matchEngine(engine, converter, 1, rpm).engineRpm;
     expect(Math.abs(stallReading(engine, converter, holdsNm) - there)).toBeLessThan(5);
     expect(stallReading(engine, converter, holdsNm)).toBeGreaterThan(held.engineRpm);
+    // Run through time it comes to the same, the turbine as well.
+    const last = stallTest({ ...rig, clutchShare: share }, 'clutch-slips').at(-1)!;
+    expect(Math.abs(last.engineRpm - there) / there).toBeLessThan(0.02);
+    expect(Math.abs(last.turbineRpm - rpm) / rpm).toBeLessThan(0.05);
   }
 });

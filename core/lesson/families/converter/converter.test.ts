@@ -1,3 +1,4 @@
+import { inLesson } from '../../tests/askable';
 import { marked } from '../../tests/marked';
 import {
   characteristicOf,
@@ -17,6 +18,7 @@ import {
   newConverterQuestion,
   newLesson,
   newStep,
+  posedFor,
   SKETCH_AT,
   subjectFor,
   type Attempt,
@@ -299,4 +301,29 @@ test('the class book grades converter answers again from the model, and marks a 
     score: null,
     setAside: 'ungraded',
   });
+});
+
+test('of a change each student gets more or less of the same, and never none', () => {
+  const changes = [
+    { kind: 'engine', share: 0.75 },
+    { kind: 'altitude', metres: 1100 },
+    { kind: 'size', factor: 0.95 },
+    { kind: 'stator', fault: 'slips' },
+  ] as const;
+  for (const change of changes) {
+    const asked = question('predict-change', { change, vary: true });
+    const lesson = inLesson(asked, { kind: 'converter', rig });
+    const drawn = Array.from({ length: 8 }, (_v, k) => {
+      const seed = { student: `S${k}`, lessonId: 'l', questionId: 'q', round: 0 };
+      const posed = posedFor(lesson, asked, seed).question as typeof asked;
+      expect(converterKey(posed, rig).ok).toBe(true);
+      return posed.change;
+    });
+    expect([...new Set(drawn.map((c) => c.kind))]).toEqual([change.kind]);
+    for (const c of drawn) {
+      expect(c).not.toEqual(change);
+      if (c.kind === 'size') expect(Math.abs(c.factor - 1)).toBeGreaterThan(0.04);
+      if (c.kind === 'engine') expect(Math.abs(c.share - 1)).toBeGreaterThan(0.1);
+    }
+  }
 });
