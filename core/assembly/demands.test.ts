@@ -14,6 +14,7 @@ import {
   lateCost,
   legalOrder,
   lookAlikes,
+  MEASURES,
   minutesTaken,
   NEW_JOB_WORK,
   planOf,
@@ -205,3 +206,23 @@ test('a reading in another state than the shop asks for is off, and why', () => 
   expect(whyOff('pack-clearance', 'pressed', school)).toBeNull();
   expect(whyOff('pack-clearance', 'pressed', { ...school, cushion: 'free' })).not.toBeNull();
 });
+
+// What a table of sizes has to be, whatever its figures are: sound parts lie within the limits, differ by no more than twice what they may wear,
+// and the instrument tells a sound one from a worn one.
+test.each(Object.entries(MEASURES))(
+  '%s: sound within its limits, told by its instrument',
+  (_id, spec) => {
+    const [low, high] = spec.sound;
+    expect(low).toBeLessThan(high);
+    if (spec.least !== undefined) expect(spec.least).toBeLessThan(low);
+    if (spec.most !== undefined) expect(spec.most).toBeGreaterThan(high);
+    const room = [
+      ...(spec.least === undefined ? [] : [low - spec.least]),
+      ...(spec.most === undefined ? [] : [spec.most - high]),
+    ];
+    if (room.length === 1) expect(high - low).toBeLessThanOrEqual(2 * room[0]! + 1e-9);
+    const [worst] = room.toSorted((a, b) => b - a) as [number];
+    expect(spec.scatter).toBeLessThan(worst);
+    expect(spec.readsTo).toBeLessThanOrEqual(worst + 1e-9);
+  },
+);

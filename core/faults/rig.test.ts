@@ -203,3 +203,19 @@ test('shifts follow the lever’s own gears, and a start is in first or reverse'
   expect(startRanges(AUTOMATIC)).toEqual({ first: 'D1', reverse: 'R' });
   expect(startRanges(COUPLING)).toEqual({ first: null, reverse: null });
 });
+
+// Whatever the figures are: three levels, each worse than the one before; of a share never all and never none.
+test.each(Object.entries(FAULT_SPECS))(
+  '%s: levels go from mild to bad',
+  (_kind, { levels, unit }) => {
+    if (!levels) return;
+    const worse = unit === 'share-left' ? levels.toReversed() : levels;
+    expect([...worse].sort((a, b) => a - b)).toEqual([...worse]);
+    expect(new Set(levels).size).toBe(3);
+    if (unit === 'share-left' || unit === 'share-lost')
+      for (const level of levels) {
+        expect(level).toBeGreaterThan(0);
+        expect(level).toBeLessThan(1);
+      }
+  },
+);
