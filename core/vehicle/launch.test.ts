@@ -230,6 +230,13 @@ test('what happens is told in order: it pulls most, moves, changes gear; a foot 
   });
   const kinds = run.events.map((e) => e.kind);
   expect(kinds.indexOf('moves')).toBeLessThan(kinds.indexOf('upshift'));
+  // Read off the trace: the wheels pull most before the first change of gear, however they pull after it.
+  const most = run.events.find((e) => e.kind === 'pulls-most')!;
+  const upshift = run.events.find((e) => e.kind === 'upshift')!;
+  const inFirst = run.samples.filter((s) => s.time < upshift.time).map((s) => s.wheelNm);
+  const then = run.samples.findLast((s) => s.time <= most.time)!;
+  expect(most.time).toBeLessThan(upshift.time);
+  expect(then.wheelNm / Math.max(...inFirst)).toBeGreaterThan(0.98);
   const down = run.events.find((e) => e.kind === 'downshift')!;
   expect(down.time).toBeGreaterThanOrEqual(11);
   expect(run.events.map((e) => e.time)).toEqual(
