@@ -36,44 +36,26 @@ export interface Mutant {
   readonly at: number;
 }
 
-const OPERATORS = new Map<ts.SyntaxKind, readonly [Kind, string][]>([
-  [
-    ts.SyntaxKind.LessThanToken,
-    [
-      ['limit', '<='],
-      ['comparison', '>='],
-    ],
-  ],
-  [
-    ts.SyntaxKind.LessThanEqualsToken,
-    [
-      ['limit', '<'],
-      ['comparison', '>'],
-    ],
-  ],
-  [
-    ts.SyntaxKind.GreaterThanToken,
-    [
-      ['limit', '>='],
-      ['comparison', '<='],
-    ],
-  ],
-  [
-    ts.SyntaxKind.GreaterThanEqualsToken,
-    [
-      ['limit', '>'],
-      ['comparison', '<'],
-    ],
-  ],
-  [ts.SyntaxKind.EqualsEqualsEqualsToken, [['comparison', '!==']]],
-  [ts.SyntaxKind.ExclamationEqualsEqualsToken, [['comparison', '===']]],
-  [ts.SyntaxKind.PlusToken, [['arithmetic', '-']]],
-  [ts.SyntaxKind.MinusToken, [['arithmetic', '+']]],
-  [ts.SyntaxKind.AsteriskToken, [['arithmetic', '/']]],
-  [ts.SyntaxKind.SlashToken, [['arithmetic', '*']]],
-  [ts.SyntaxKind.AmpersandAmpersandToken, [['logic', '||']]],
-  [ts.SyntaxKind.BarBarToken, [['logic', '&&']]],
-]);
+type Other = readonly [Kind, string];
+const relation = (limit: string, turned: string): readonly Other[] => [
+  ['limit', limit],
+  ['comparison', turned],
+];
+/** What may stand in the place of an operator. */
+const OPERATORS: Readonly<Record<string, readonly Other[]>> = {
+  '<': relation('<=', '>='),
+  '<=': relation('<', '>'),
+  '>': relation('>=', '<='),
+  '>=': relation('>', '<'),
+  '===': [['comparison', '!==']],
+  '!==': [['comparison', '===']],
+  '+': [['arithmetic', '-']],
+  '-': [['arithmetic', '+']],
+  '*': [['arithmetic', '/']],
+  '/': [['arithmetic', '*']],
+  '&&': [['logic', '||']],
+  '||': [['logic', '&&']],
+};
 const CALLS = new Map([
   ['Math.max', 'Math.min'],
   ['Math.min', 'Math.max'],
@@ -91,7 +73,7 @@ function changesOf(node: ts.Node, source: ts.SourceFile, text: Text): readonly C
   if (ts.isBinaryExpression(node)) {
     const isText = ts.isStringLiteralLike(node.left) || ts.isStringLiteralLike(node.right);
     if (isText && node.operatorToken.kind === ts.SyntaxKind.PlusToken) return [];
-    return (OPERATORS.get(node.operatorToken.kind) ?? []).map(([kind, operator]) => ({
+    return (OPERATORS[node.operatorToken.getText(source)] ?? []).map(([kind, operator]) => ({
       kind,
       to: `(${text(node.left)}) ${operator} (${text(node.right)})`,
     }));
