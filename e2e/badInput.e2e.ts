@@ -165,6 +165,14 @@ test('two tabs: a clean one follows, a changed one is asked', async () => {
   await stepTitle('First again');
 });
 
+test('a bench whose address names a unit that is not there says which, and shows no other', async () => {
+  for (const bench of ['shift', 'strip-down', 'apply']) {
+    await b.visit(run.at(`/teach/${bench}/gone-unit`));
+    await b.see('There is no unit “gone-unit” here');
+    expect(await b.count('link', 'Models')).toBeGreaterThan(0);
+  }
+});
+
 test('storage full is told, and what is on the screen can be taken along', async () => {
   const [full, disk] = await Promise.all([openBrowser(), startFullDisk()]);
   try {

@@ -155,8 +155,19 @@ const LOOK = String.raw`
   return [...new Set(problems)].slice(0, 12);
 `;
 
-export const layoutProblems = (b: Browser): Promise<string[]> =>
-  b.driver.executeScript<string[]>(LOOK);
+/** A busy machine may take so long until what was made narrower has been laid out anew, ms. */
+const UNTIL_IT_LIES = [0, 300, 1500];
+
+/** What is there and stays: a page that is about to be laid out anew is looked at again. */
+export async function layoutProblems(b: Browser): Promise<string[]> {
+  let found: string[] = [];
+  for (const ms of UNTIL_IT_LIES) {
+    await b.driver.sleep(ms);
+    found = await b.driver.executeScript<string[]>(LOOK);
+    if (found.length === 0) break;
+  }
+  return found;
+}
 
 /** What is pressed by a finger is 44 px each way (WCAG 2.2, 2.5.5; published); links within a sentence are exempt there. */
 const TARGETS = String.raw`

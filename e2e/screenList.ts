@@ -117,7 +117,7 @@ export function screenList(browser: () => Browser): Screen[] {
       '/teach/apply/harbour-trainer',
       [() => b.see('Second overrun band'), () => b.see('F2')],
     ],
-    ['apply bench, no such unit', '/teach/apply/no-such-unit', []],
+    ['apply bench, no such unit', '/teach/apply/no-such-unit', [() => b.see('There is no unit')]],
     ['apply bench, sleeves', '/teach/apply/winch-manual', [radio('Sleeves')]],
     ['apply bench, hand-over', '/teach/apply/ferry-dual', [radio('Hand-over')]],
     [
