@@ -263,8 +263,9 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
     },
     settled: () =>
       driver.executeAsyncScript<void>(
-        `const [done, until] = [arguments[0], Date.now() + 5000];
-         const look = () => (document.querySelector('.shell-screen .ant-spin-spinning') && Date.now() < until
+        `const [done, until] = [arguments[0], Date.now() + 20000];
+         const comes = () => document.querySelector('[data-parts-coming], .shell-loading, .shell-screen .ant-spin-spinning');
+         const look = () => (comes() && Date.now() < until
            ? setTimeout(look, 50) : requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 40))));
          look();`,
       ),

@@ -9,6 +9,18 @@ const answers = async (): Promise<boolean> => {
   }
 };
 
+let coming = 0;
+
+/** The page says how many of its parts are on their way: who looks at a screen knows when it is whole. @returns ends it */
+function comes(): () => void {
+  const tell = (change: 1 | -1) => {
+    coming += change;
+    document.documentElement.toggleAttribute('data-parts-coming', coming > 0);
+  };
+  tell(1);
+  return () => tell(-1);
+}
+
 interface Options<P> {
   /** It is all of a screen. */
   readonly whole?: boolean;
@@ -51,6 +63,8 @@ export function lazyPart<P extends object>(
         left = true;
       };
     }, [tries]);
+    const waits = !Loaded && !missing;
+    useEffect(() => (waits ? comes() : undefined), [waits]);
     if (Loaded) return <Loaded {...props} />;
     if (missing && !quiet) return <PartMissing {...missing} whole={whole} onAgain={again} />;
     return <Meanwhile {...props} />;
