@@ -136,9 +136,10 @@ export const sameStudent = (a: string, b: string): boolean =>
 
 const countingOf = (records: readonly Attempt[], chosen: readonly string[]): Attempt | undefined =>
   records.find((a) => chosen.includes(a.id)) ??
-  [...records].sort((a, b) =>
-    a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : 0,
-  )[0];
+  records.reduce<Attempt | undefined>(
+    (first, a) => (first && first.startedAt <= a.startedAt ? first : a),
+    undefined,
+  );
 
 interface Asked extends PosedQuestion {
   readonly grader: ReturnType<typeof graderOf>;
