@@ -168,7 +168,7 @@ test('two tabs: a clean one follows, a changed one is asked', async () => {
 test('a bench whose address names a unit that is not there says which, and shows no other', async () => {
   for (const bench of ['shift', 'strip-down', 'apply']) {
     await b.visit(run.at(`/teach/${bench}/gone-unit`));
-    await b.see('There is no unit “gone-unit” here');
+    await b.see('There is no unit “gone-unit” in this browser');
     expect(await b.count('link', 'Models')).toBeGreaterThan(0);
   }
 });

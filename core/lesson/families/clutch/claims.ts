@@ -71,7 +71,7 @@ export type ClutchClaim =
   | { claim: 'clean'; value: number; clean: number }
   /** Wear from which it slips in a gear; `null` when it holds to the end of its life. */
   | { claim: 'slips-from'; range: string; wear: number | null }
-  /** What is out of its window. */
+  /** What is out of its window, and what is within it. */
   | ({ claim: 'order-leaves' } & OrderComes)
   | ({ claim: 'order-brings' } & OrderComes)
   | { claim: 'check-follows'; steps: readonly string[]; last: string }

@@ -12,7 +12,7 @@ import {
 import { kindsOf } from '../../question';
 import { marked } from '../../tests/marked';
 import { openingOrder } from '../../openingOrder';
-import { becomesOf, effectsOffered, laidJob, measuredGap, orderAnswers, shownOn } from './bench';
+import { laidJob, measuredGap, orderAnswers, shownOn } from './bench';
 import { perfectWork } from '../../../assembly';
 
 const SLIP = demoFile<Job>('jobs/slip-tractor-second');
@@ -334,18 +334,5 @@ test('a new question of each kind can be asked at once; without a job, or with a
       ok: false,
       fault: 'job-broken',
     });
-  }
-});
-
-test('what the wrong way round becomes is offered among four, each once, of the machine on the bench', () => {
-  for (const job of [SLIP, QUAY, CRANE]) {
-    const bench = laidJob(job, ask({ kind: 'strip-order', parts: [] }, job))!;
-    for (const { id } of bench.plan.parts) {
-      const offered = effectsOffered(bench, id);
-      expect(offered.length).toBeLessThanOrEqual(4);
-      expect(new Set(offered).size).toBe(offered.length);
-      expect(offered).toContain(becomesOf(bench, id));
-      if (job !== CRANE) expect(offered).toHaveLength(4);
-    }
   }
 });
