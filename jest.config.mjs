@@ -6,7 +6,7 @@ export default {
   // Both cores: the runner would leave one idle.
   maxWorkers: 2,
   // Whatever the machine: what is slow is measured elsewhere.
-  testTimeout: 60_000,
+  testTimeout: 120_000,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

@@ -29,7 +29,7 @@ test('from the command line: result, complaint and exit code each have their pla
   expect([missing.status, missing.stdout]).toEqual([1, '']);
   expect(missing.stderr).toContain('no/\\x1b[31msuch.json');
   expect(missing.stderr).not.toContain('\u001b');
-}, 30_000);
+});
 
 const read = (file: string) => JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;
 

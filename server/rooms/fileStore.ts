@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { Journal, journalsIn } from './journal';
 import type { Appended, RoomStore } from './store';
+import { Turns } from './turns';
 
 interface Open {
   readonly journal: Journal;
@@ -25,14 +26,15 @@ export function fileStore(dir: string): RoomStore {
     return open.get(code);
   };
 
+  const turns = new Turns();
   return {
-    codes: () => Promise.resolve(journalsIn(dir)),
+    codes: () => Promise.resolve().then(() => journalsIn(dir)),
     create: (code, line) =>
-      attempt(() => {
+      turns.take(code, async () => {
         if (journalsIn(dir).includes(code)) return false;
         const journal = Journal.create(dir, code);
         try {
-          journal.add(line);
+          await journal.add(line);
         } catch (error) {
           journal.remove();
           throw error;
@@ -41,28 +43,25 @@ export function fileStore(dir: string): RoomStore {
         return true;
       }),
     append: (code, at, line) =>
-      attempt((): Appended => {
+      turns.take(code, async (): Promise<Appended> => {
         const own = opened(code);
         if (!own) return 'gone';
         if (own.lines !== at) return 'behind';
-        own.journal.add(line);
+        await own.journal.add(line);
         own.lines++;
         return 'kept';
       }),
     after: (code, at) =>
-      attempt(() => (open.get(code)?.lines === at ? [] : (read(code)?.slice(at) ?? null))),
+      turns.take(code, () => (open.get(code)?.lines === at ? [] : (read(code)?.slice(at) ?? null))),
     remove: (code) =>
-      attempt(() => {
+      turns.take(code, () => {
         opened(code)?.journal.remove();
         open.delete(code);
       }),
-    close: () =>
-      attempt(() => {
-        for (const { journal } of open.values()) journal.close();
-        open.clear();
-      }),
+    async close() {
+      await turns.done();
+      for (const { journal } of open.values()) journal.close();
+      open.clear();
+    },
   };
 }
-
-/** What throws at once is a promise that is refused. */
-const attempt = <T>(task: () => T): Promise<T> => new Promise((done) => done(task()));

@@ -1,13 +1,8 @@
-import {
-  closeSync,
-  fsyncSync,
-  openSync,
-  readFileSync,
-  readdirSync,
-  rmSync,
-  writeSync,
-} from 'node:fs';
+import { closeSync, fsync, openSync, readFileSync, readdirSync, rmSync, writeSync } from 'node:fs';
 import path from 'node:path';
+import { promisify } from 'node:util';
+
+const flushed = promisify(fsync);
 
 /**
  * One file of lines for each room, only ever added to, and flushed to the disk before anybody is told that a line was taken. A
@@ -46,13 +41,16 @@ export class Journal {
     return { journal: new Journal(file, openSync(file, 'r+'), size), lines };
   }
 
-  /** @throws Error when it can't be kept: nothing of it counts then, and the next one is written over it */
-  add(line: unknown): void {
+  /**
+   * One at a time. A disk may take long to flush: nobody else waits for it.
+   * @throws Error when it can't be kept: nothing of it counts then, and the next one is written over it
+   */
+  async add(line: unknown): Promise<void> {
     const bytes = Buffer.from(`${JSON.stringify(line)}\n`);
     let at = 0;
     while (at < bytes.length)
       at += writeSync(this.#fd, bytes, at, bytes.length - at, this.#size + at);
-    fsyncSync(this.#fd);
+    await flushed(this.#fd);
     this.#size += bytes.length;
   }
 

@@ -3,6 +3,7 @@ import { lessonHash, openValue } from '../../core/formats';
 import type { Lesson } from '../../core/lesson';
 import { apply, type Pace, type Room, type RoomEvent, type RoomRefusal } from '../../core/room';
 import { ROOM_LIFE_MS, type RoomStore } from './store';
+import { Turns } from './turns';
 
 /** Letters and figures that nobody takes for each other. */
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
@@ -56,8 +57,7 @@ export class Rooms {
   readonly #store: RoomStore;
   readonly #now: () => number;
   readonly #held = new Map<string, Held>();
-  /** What is done in a room is done one after the other. */
-  readonly #turns = new Map<string, Promise<unknown>>();
+  readonly #turns = new Turns();
 
   private constructor(store: RoomStore, now: () => number) {
     this.#store = store;
@@ -127,18 +127,8 @@ export class Rooms {
     return now;
   }
 
-  #inTurn<T>(code: string, task: () => Promise<T>): Promise<T> {
-    const turn = (this.#turns.get(code) ?? Promise.resolve()).then(task, task);
-    this.#turns.set(code, turn);
-    const last = () => {
-      if (this.#turns.get(code) === turn) this.#turns.delete(code);
-    };
-    turn.then(last, last);
-    return turn;
-  }
-
   #ask<T>(code: string, what: (held: Held) => T): Promise<T | null> {
-    return this.#inTurn(code, async () => {
+    return this.#turns.take(code, async () => {
       const held = await this.#current(code);
       return held && what(held);
     });
@@ -174,7 +164,7 @@ export class Rooms {
   /** One more event: first into the store, then into the room. */
   happen(code: string, event: RoomEvent, studentKey?: string): Promise<Told<Room>> {
     const line: Line = { event, ...(studentKey === undefined ? {} : { studentKey }) };
-    return this.#inTurn(code, async () => {
+    return this.#turns.take(code, async () => {
       try {
         for (;;) {
           const held = await this.#current(code);
@@ -193,9 +183,11 @@ export class Rooms {
     });
   }
 
-  close(): Promise<void> {
+  /** What is under way is done before. */
+  async close(): Promise<void> {
+    await this.#turns.done();
     this.#held.clear();
-    return this.#store.close();
+    await this.#store.close();
   }
 }
 

@@ -7,7 +7,7 @@ import { createApp } from '../app';
 import { Rooms } from './rooms';
 import { storeFrom } from './storeFrom';
 import { entry, lesson, question } from './tests/aLesson';
-import { places } from './tests/places';
+import { PATIENCE_MS, places } from './tests/places';
 import { addRoomRoutes, attachRooms } from './wire';
 
 /** A process that serves rooms. */
@@ -72,17 +72,17 @@ describe.each([
   };
   type Answer = { ok: boolean; why?: string; key?: string; room?: Room; view?: StudentView };
   const enter = (own: Socket, entrance: object): Promise<Answer> =>
-    own.timeout(5000).emitWithAck('enter', entrance) as Promise<Answer>;
+    own.timeout(PATIENCE_MS).emitWithAck('enter', entrance) as Promise<Answer>;
   const act = (own: Socket, action: object): Promise<Answer> =>
-    own.timeout(5000).emitWithAck('act', action) as Promise<Answer>;
+    own.timeout(PATIENCE_MS).emitWithAck('act', action) as Promise<Answer>;
   const commit = (own: Socket, message: object): Promise<Answer> =>
-    own.timeout(5000).emitWithAck('commit', message) as Promise<Answer>;
+    own.timeout(PATIENCE_MS).emitWithAck('commit', message) as Promise<Answer>;
   /** What a socket hears, and a wait until the last of it is so: however slow the machine, no longer than it takes. */
   const hears = <T>(own: Socket) => {
     const heard: T[] = [];
     own.on('room', (value: T) => heard.push(value));
     const until = async (isSo: (last: T | undefined) => boolean): Promise<T | undefined> => {
-      const patience = Date.now() + 10_000;
+      const patience = Date.now() + PATIENCE_MS;
       while (!isSo(heard.at(-1)) && Date.now() < patience)
         await new Promise((done) => setTimeout(done, 5));
       return heard.at(-1);
