@@ -40,6 +40,18 @@ const ROUTES = [
   '/',
 ];
 
+test('the screen of an address is fetched before there is a document to show on it', async () => {
+  await b.open(run.at('/teach/class-book'));
+  await b.settled();
+  const asked = await b.driver.executeScript<string[]>(
+    `return performance.getEntriesByType('resource')
+      .toSorted((a, b) => a.startTime - b.startTime).map((e) => e.name)`,
+  );
+  const at = (name: RegExp) => asked.findIndex((url) => name.test(url));
+  expect(at(/ClassBookScreen/)).toBeGreaterThan(-1);
+  expect(at(/ClassBookScreen/)).toBeLessThan(at(/documents\.worker/));
+});
+
 test('going round all screens again and again leaves no listener behind', async () => {
   await b.open(run.at('/'));
   await b.devtools('Performance.enable', {});

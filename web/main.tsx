@@ -9,7 +9,7 @@ import './app/touch.css';
 import { App } from './app/App';
 import { ServicesContext } from './state/hooks';
 import { startWords } from './app/i18n';
-import { createRouter } from './app/routes';
+import { createRouter, fetchAhead } from './app/routes';
 import { browserServices } from './app/browserServices';
 import { startUp } from './state/startUp';
 import { keepFilesWhenIdle } from './app/keptFiles';
@@ -21,6 +21,8 @@ import { askToKeep } from './storage/persistence';
 const SETTINGS_MS = 800;
 
 async function main(): Promise<void> {
+  const router = createRouter();
+  fetchAhead(router);
   const services = browserServices(documentsBesidePage);
   beginVisit();
   const store = createStore(services, true);
@@ -37,7 +39,7 @@ async function main(): Promise<void> {
     <StrictMode>
       <Provider store={store}>
         <ServicesContext value={services}>
-          <App router={createRouter()} />
+          <App router={router} />
         </ServicesContext>
       </Provider>
     </StrictMode>,

@@ -3,6 +3,10 @@ import { initReactI18next } from 'react-i18next';
 import { provideWords, WORD_PARTS, type WordPart } from '../shared/moreWords';
 import start from './words/start.en.json';
 
+let ready: () => void;
+/** The catalogue can take words in. */
+const catalogue = new Promise<void>((done) => (ready = done));
+
 /** All words come from one catalogue a language, English first: those of the first screen, and all others in parts. */
 export async function startWords(): Promise<void> {
   provideWords(moreWords);
@@ -17,6 +21,7 @@ export async function startWords(): Promise<void> {
       if (said === key) console.error(`no word for ${key}`);
     },
   });
+  ready();
 }
 
 const PARTS: Readonly<Record<WordPart, () => Promise<{ default: object }>>> = {
@@ -35,8 +40,8 @@ export async function moreWords(...parts: readonly WordPart[]): Promise<void> {
 function wordsOf(part: WordPart): Promise<void> {
   let words = asked.get(part);
   if (!words) {
-    words = PARTS[part]().then(
-      ({ default: said }) => void i18next.addResourceBundle('en', 'translation', said, true),
+    words = Promise.all([PARTS[part](), catalogue]).then(
+      ([{ default: said }]) => void i18next.addResourceBundle('en', 'translation', said, true),
     );
     asked.set(part, words);
     // What could not be fetched is asked for again.

@@ -1,11 +1,11 @@
-import type { ComponentType } from 'react';
+import { isValidElement, type ComponentType } from 'react';
 import { Navigate, createBrowserRouter } from 'react-router';
 import { MODEL_KINDS } from '../../core/formats';
 import { shelfOf } from '../bench/modelPlaces';
 import { ErrorScreen } from './ErrorScreen';
 import { Home } from './Home';
 import { NotFound } from '../shared/NotFound';
-import { lazyPart } from '../shared/lazyPart';
+import { lazyPart, type LazyPart } from '../shared/lazyPart';
 import { screens } from './screens';
 import { Shell } from './Shell';
 
@@ -104,6 +104,13 @@ export function createRouter() {
       ],
     },
   ]);
+}
+
+/** Has the screen of the address fetched at once, while what it is shown in is still on its way. */
+export function fetchAhead({ state }: AppRouter): void {
+  for (const { route } of state.matches)
+    if ('element' in route && isValidElement(route.element))
+      (route.element.type as Partial<LazyPart<object>>).ahead?.();
 }
 
 export type AppRouter = ReturnType<typeof createRouter>;

@@ -30,6 +30,9 @@ interface Options<P> {
   readonly quiet?: boolean;
 }
 
+/** A part, and how to have it fetched before it is shown: where that fails, it is fetched again when it is. */
+export type LazyPart<P> = ComponentType<P> & { readonly ahead: () => void };
+
 /**
  * A part of the application that is fetched when it is first shown. Where that fails it says so in its place, and is tried
  * again there: all else on the screen stays as it is.
@@ -37,9 +40,22 @@ interface Options<P> {
 export function lazyPart<P extends object>(
   load: () => Promise<ComponentType<P>>,
   { whole = false, meanwhile: Meanwhile = Loading, quiet = false }: Options<P> = {},
-): ComponentType<P> {
+): LazyPart<P> {
   let known: ComponentType<P> | null = null;
-  return function Part(props: P) {
+  let asked: Promise<ComponentType<P>> | null = null;
+  const ask = (): Promise<ComponentType<P>> => {
+    asked ??= load().finally(() => (asked = null));
+    return asked;
+  };
+  return Object.assign(Part, {
+    ahead: () =>
+      void ask().then(
+        (part) => (known = part),
+        () => undefined,
+      ),
+  });
+
+  function Part(props: P) {
     const [Loaded, setLoaded] = useState(() => known);
     const [missing, setMissing] = useState<Missing | null>(null);
     const [tries, setTries] = useState(0);
@@ -49,7 +65,7 @@ export function lazyPart<P extends object>(
       let left = false;
       const fetched = async () => {
         try {
-          known = await load();
+          known = await ask();
           // In slices: a press is answered before a large screen is drawn.
           if (!left) startTransition(() => setLoaded(() => known));
         } catch (error) {
@@ -68,5 +84,5 @@ export function lazyPart<P extends object>(
     if (Loaded) return <Loaded {...props} />;
     if (missing && !quiet) return <PartMissing {...missing} whole={whole} onAgain={again} />;
     return <Meanwhile {...props} />;
-  };
+  }
 }
