@@ -13,7 +13,7 @@ import {
   readJson,
   type OpenResult,
 } from './index';
-import { type KindTable } from './kinds';
+import { type KindTable } from './documents';
 import { FORMULA_LIKE } from './spreadsheetCells';
 import { sampleLesson as lesson } from './tests/sampleLesson';
 

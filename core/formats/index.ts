@@ -20,7 +20,8 @@ export {
 export { classBookCsv, type CsvWords } from './classBookCsv';
 export { jsonSchemas } from './jsonSchemas';
 export { readJson, type JsonFailure } from './jsonText';
-export { KINDS, type DocumentKind, type Documents, type Migration } from './kinds';
+export type { DocumentKind, Documents, Migration } from './documents';
+export { KINDS } from './kinds';
 export { isModel, MODEL_KINDS, type Model, type ModelKind } from './modelKinds';
 export { contentHash, lessonHash } from './lessonHash';
 export {
@@ -32,13 +33,10 @@ export {
   MOST_TEXT,
 } from './limits';
 export { openFile, type FileFailure, type OpenedFile, type OpenFileResult } from './openFile';
-export {
-  openText,
-  openValue,
-  type OpenFailure,
-  type OpenResult,
-  type Problem,
-} from './openDocument';
+export { openText, openValue } from './openDocument';
+export { openModel } from './openModel';
+export { openUnit } from './openUnit';
+export type { OpenFailure, OpenResult, Problem } from './opening';
 export {
   looksLikePack,
   readPack,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { KINDS, type DocumentKind } from './kinds';
+import type { DocumentKind } from './documents';
+import { KINDS } from './kinds';
 
 /** The published JSON Schema (draft 2020-12) of each kind, by file name. */
 export function jsonSchemas(): Record<string, unknown> {

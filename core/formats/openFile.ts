@@ -1,5 +1,6 @@
-import type { DocumentKind, Documents } from './kinds';
-import { openText, type OpenFailure } from './openDocument';
+import type { DocumentKind, Documents } from './documents';
+import { openText } from './openDocument';
+import type { OpenFailure } from './opening';
 import { looksLikePack, readPack, type LessonPack, type PackFailure } from './pack';
 
 /** A file as it was chosen, opened: a lesson with its pictures, or one document of another kind. */

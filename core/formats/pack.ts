@@ -9,7 +9,8 @@ import {
 } from '../lesson';
 import { readArchive, type ArchiveFailure } from './archive';
 import { MOST_PICTURE_BYTES } from './limits';
-import { openText, type OpenFailure } from './openDocument';
+import { openText } from './openDocument';
+import type { OpenFailure } from './opening';
 import type { PackManifest } from './packV1';
 import { pictureKind } from './picture';
 

@@ -6,7 +6,7 @@ import type { converterV1 } from './converterV1';
 import type { engineV1 } from './engineV1';
 import type { faultCaseV1 } from './faultCaseV1';
 import type { hydraulicsV1 } from './hydraulicsV1';
-import type { Documents } from './kinds';
+import type { Documents } from './documents';
 import type { jobV1 } from './jobV1';
 import type { lessonV1 } from './lessonV1';
 import type { packV1 } from './packV1';

@@ -19,6 +19,7 @@ import { FaultPicker } from '../faults/FaultPicker';
 import { useTurning } from '../bench/useTurning';
 import { BreakIt } from '../shared/BreakIt';
 import { LinkButton } from '../shared/LinkButton';
+import { useAfterwards } from '../shared/useAfterwards';
 import { useLatest } from '../shared/useLatest';
 import { useShortcuts } from '../shared/useShortcuts';
 import { selectUnits } from '../state/modelsSlice';
@@ -230,6 +231,7 @@ function Panels({ unit, solution }: { unit: Unit; solution: Solution }) {
   const dispatch = useAppDispatch();
   const { applied, load } = useAppSelector(selectApply);
   const [panel, setPanel] = useKept<(typeof PANELS)[number]>('ApplyBench panel', 'now');
+  const open = useAfterwards(isLarge(unit)) && panel;
   const roles = useMemo(() => memberRoles(unit, solution), [unit, solution]);
   return (
     <>
@@ -240,12 +242,12 @@ function Panels({ unit, solution }: { unit: Unit; solution: Solution }) {
         onChange={setPanel}
         options={PANELS.map((p) => ({ value: p, label: t(`apply.panels.${p}`) }))}
       />
-      {panel === 'now' && <NowPanel unit={unit} solution={solution} roles={roles} />}
-      {panel === 'why' && <WhyPanel unit={unit} solution={solution} />}
-      {panel === 'power' && (
+      {open === 'now' && <NowPanel unit={unit} solution={solution} roles={roles} />}
+      {open === 'why' && <WhyPanel unit={unit} solution={solution} />}
+      {open === 'power' && (
         <PowerPanel unit={unit} solution={solution} applied={applied} load={load} />
       )}
-      {panel === 'else' && (
+      {open === 'else' && (
         <ElsePanel unit={unit} applied={applied} onApply={(ids) => dispatch(rangeChosen(ids))} />
       )}
     </>

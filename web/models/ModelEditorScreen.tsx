@@ -3,11 +3,13 @@ import { useDeferredValue, useEffect } from 'react';
 import { useParams } from 'react-router';
 import type { ModelKind } from '../../core/formats';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { lazyPart } from '../shared/lazyPart';
 import { NotFound } from '../shared/NotFound';
-import { UnitEditor } from './units/editor/UnitEditor';
-import { PartEditor } from './editor/PartEditor';
 import { modelDraftClosed, modelDraftOpened } from './modelDraftSlice';
 import { selectModels } from '../state/modelsSlice';
+
+const UnitEditor = lazyPart(async () => (await import('./units/editor/UnitEditor')).UnitEditor);
+const PartEditor = lazyPart(async () => (await import('./editor/PartEditor')).PartEditor);
 
 /** Opens a stored model as the draft, and lets go of it on leaving. */
 export function ModelEditorScreen({ kind }: { kind: ModelKind }) {

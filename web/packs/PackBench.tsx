@@ -10,7 +10,7 @@ import {
   type ClutchPack,
   type PackFault,
 } from '../../core/clutch';
-import { openValue } from '../../core/formats';
+import { openModel } from '../../core/formats';
 import { useAppDispatch, useAppSelector, useServices } from '../state/hooks';
 import { useKeep } from '../state/useKeep';
 import { CautionBox } from '../bench/CautionBox';
@@ -92,7 +92,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
   );
   const { result, failure } = useSettledRun(request, heated);
   const report = works ? result : null;
-  const sound = openValue(pack, 'fair-sprocket/clutch-pack').ok;
+  const sound = openModel(pack).ok;
   const changed = whole !== stored;
   return (
     <>

@@ -18,6 +18,7 @@ import {
   type Range,
   type Unit,
 } from '../../core/geartrain';
+import { whenIdle } from '../shared/whenIdle';
 import type { UnitFigures } from '../workers/protocol';
 import type { UnitQuestion } from '../workers/unitAnswers';
 import { COMBINED, FIGURES, isLarge, PLANS, ROWS } from '../workers/unitWorker';
@@ -85,12 +86,18 @@ function useLater<T>(
   useEffect(() => {
     if (!unit || !asks) return;
     const cancel = new AbortController();
-    // Without it the unit shows no figures: nothing else depends on them.
-    unitAnswers.ask(question, unit, ranges, cancel.signal).then(
-      (answer) => startTransition(() => setLater(answer)),
-      () => undefined,
-    );
-    return () => cancel.abort();
+    // The drawing is asked for first: it is what is looked at.
+    const callOff = whenIdle(() => {
+      // Without it the unit shows no figures: nothing else depends on them.
+      unitAnswers.ask(question, unit, ranges, cancel.signal).then(
+        (answer) => startTransition(() => setLater(answer)),
+        () => undefined,
+      );
+    });
+    return () => {
+      callOff();
+      cancel.abort();
+    };
   }, [asks, unit, ranges, question, unitAnswers]);
   return known ?? later;
 }

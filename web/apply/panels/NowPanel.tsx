@@ -8,6 +8,8 @@ import {
 } from '../../../core/geartrain';
 import { toNumber } from '../../../core/numerics';
 import { formatNumber, formatRatio } from '../../shared/numbers';
+import { useAfterwards } from '../../shared/useAfterwards';
+import { isLarge } from '../../workers/unitWorker';
 import { Mark } from '../Mark';
 import '../../bench/ElementsTable.css';
 import { TableScroll } from '../../shared/TableScroll';
@@ -24,6 +26,7 @@ export function NowPanel({ unit, solution, roles }: Props) {
   const torque = { title: t('apply.torque'), said: t('apply.torqueSaid') };
   const speed = { title: t('apply.speed'), said: t('apply.speedSaid') };
   const pinions = unitPinionSpeeds(unit, solution);
+  const below = useAfterwards(isLarge(unit));
   return (
     <>
       <NowTable
@@ -46,26 +49,28 @@ export function NowPanel({ unit, solution, roles }: Props) {
           };
         })}
       />
-      <NowTable
-        caption={t('apply.members')}
-        heads={[t('apply.member'), t('apply.does')]}
-        figure={speed}
-        rows={unit.members.map(({ id, name }) => {
-          const role = roles.get(id) ?? 'idle';
-          const turns = solution.speeds.get(id);
-          return {
-            key: id,
-            name,
-            cell: (
-              <td className={`role-${role}`}>
-                <strong>{t(`memberRoles.${role}`)}</strong>
-              </td>
-            ),
-            figure: turns ? formatRatio(toNumber(turns)) : t('apply.floats'),
-          };
-        })}
-      />
-      {pinions.length > 0 && (
+      {below && (
+        <NowTable
+          caption={t('apply.members')}
+          heads={[t('apply.member'), t('apply.does')]}
+          figure={speed}
+          rows={unit.members.map(({ id, name }) => {
+            const role = roles.get(id) ?? 'idle';
+            const turns = solution.speeds.get(id);
+            return {
+              key: id,
+              name,
+              cell: (
+                <td className={`role-${role}`}>
+                  <strong>{t(`memberRoles.${role}`)}</strong>
+                </td>
+              ),
+              figure: turns ? formatRatio(toNumber(turns)) : t('apply.floats'),
+            };
+          })}
+        />
+      )}
+      {below && pinions.length > 0 && (
         <NowTable
           caption={t('apply.pinions')}
           heads={[t('apply.pinions')]}

@@ -1,7 +1,7 @@
 import { Input } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MOST_NAME, openValue, type Model, type Problem } from '../../../core/formats';
+import { MOST_NAME, openModel, type Model, type Problem } from '../../../core/formats';
 import type { Unit } from '../../../core/geartrain';
 import { useAppDispatch, useServices } from '../../state/hooks';
 import { ModelBar } from '../ModelBar';
@@ -34,7 +34,7 @@ type Part = Exclude<Model, Unit>;
 export function PartEditor({ draft }: { draft: Part }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
-  const opened = useMemo(() => openValue(draft, draft.format), [draft]);
+  const opened = useMemo(() => openModel(draft), [draft]);
   const problems: readonly Problem[] =
     opened.ok || opened.failure.cause !== 'invalid' ? [] : opened.failure.problems;
   const autosave = useModelAutosave(draft, opened.ok);

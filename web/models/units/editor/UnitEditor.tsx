@@ -1,7 +1,7 @@
 import { Input, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MOST_NAME, openValue } from '../../../../core/formats';
+import { MOST_NAME, openUnit } from '../../../../core/formats';
 import { solveUnit, type Unit, type UnitFinding } from '../../../../core/geartrain';
 import { useAppDispatch } from '../../../state/hooks';
 import { ModelBar } from '../../ModelBar';
@@ -10,8 +10,10 @@ import { useModelAutosave } from '../../useModelAutosave';
 import { withNotes } from '../../withNotes';
 import { UnitSheet } from '../../../apply/UnitSheet';
 import { SECTION } from '../../../apply/applySlice';
+import { useAfterwards } from '../../../shared/useAfterwards';
 import { useTurning } from '../../../bench/useTurning';
 import { useUnitFigures } from '../../../state/useUnitAnswers';
+import { isLarge } from '../../../workers/unitWorker';
 import type { EditorProps } from './editorProps';
 import { ElementsEditor } from './ElementsEditor';
 import { FindingsList } from './FindingsList';
@@ -32,14 +34,15 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   const [part, setPart] = useState<(typeof PARTS)[number]>('sets');
   const [view, setView] = useState(SECTION);
   const [rangeId, setRangeId] = useState(draft.ranges[0]?.id ?? '');
-  const opened = useMemo(() => openValue(draft, 'fair-sprocket/unit'), [draft]);
+  const opened = useMemo(() => openUnit(draft), [draft]);
   const sound = opened.ok;
-  const findings = useUnitFigures(sound ? draft : null)?.findings ?? NONE;
+  const drawn = useAfterwards(isLarge(draft)) && sound;
+  const findings = useUnitFigures(drawn ? draft : null)?.findings ?? NONE;
   const autosave = useModelAutosave(draft, sound);
   const range = draft.ranges.find((r) => r.id === rangeId) ?? draft.ranges[0];
   const solution = useMemo(
-    () => (sound ? solveUnit(draft, range?.apply ?? []) : null),
-    [sound, draft, range],
+    () => (drawn ? solveUnit(draft, range?.apply ?? []) : null),
+    [drawn, draft, range],
   );
   const turning = useTurning(EDITOR_RPM, true);
   const change = (unit: Unit, field?: string) =>
@@ -59,7 +62,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
             onView={setView}
           />
         ) : (
-          <p className="sheet-wait">{t('unitEditor.notDrawn')}</p>
+          !sound && <p className="sheet-wait">{t('unitEditor.notDrawn')}</p>
         )}
       </div>
       <div
@@ -68,7 +71,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
         role="region"
         aria-label={t('unitEditor.ranges')}
       >
-        {sound && <RangesEditor {...props} current={range?.id ?? ''} onCurrent={setRangeId} />}
+        {drawn && <RangesEditor {...props} current={range?.id ?? ''} onCurrent={setRangeId} />}
       </div>
       <aside className="side-column unit-editor-parts" aria-label={t('unitEditor.parts')}>
         <Input
