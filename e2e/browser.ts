@@ -261,14 +261,21 @@ export async function browserOf(running: Running, end: () => Promise<void>): Pro
         .filter((e) => e.level.value >= logging.Level.WARNING.value)
         .map((e) => `${e.level.name} ${e.message}`);
     },
-    settled: () =>
-      driver.executeAsyncScript<void>(
-        `const [done, until] = [arguments[0], Date.now() + 20000];
+    async settled() {
+      const coming = await driver.executeAsyncScript<string | null>(
+        `const [patience, done] = arguments, until = Date.now() + patience;
          const comes = () => document.querySelector('[data-parts-coming], .shell-loading, .shell-screen .ant-spin-spinning');
-         const look = () => (comes() && Date.now() < until
-           ? setTimeout(look, 50) : requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 40))));
+         const look = () => {
+           const coming = comes();
+           if (!coming) requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 40, null)));
+           else if (Date.now() < until) setTimeout(look, 50);
+           else done(coming.cloneNode().outerHTML);
+         };
          look();`,
-      ),
+        PATIENCE_MS / 2,
+      );
+      if (coming !== null) throw new Error(`still on its way: ${coming}`);
+    },
     async axe(rules) {
       if (!(await driver.executeScript<boolean>('return !!window.axe')))
         await driver.executeScript(AXE);

@@ -1,0 +1,74 @@
+import { expectApproved } from '../tests/approved';
+import { demoUnits } from '../tests/demoFile';
+import { chartRows } from './applyChart';
+import { combined } from './combinations';
+import { derivation } from './derivation';
+import { efficiency } from './efficiency';
+import { memberInertias } from './inertia';
+import { gearOutline, externalTooth, internalTooth } from './involute';
+import { memberRoles } from './memberRoles';
+import { layOutSet, poseSet } from './meshing';
+import { ARRANGEMENTS, readSet, shownSpeeds, solveSet, type PlanetarySet } from './oneSet';
+import { unitPinionSpeeds } from './pinionSpeeds';
+import { powerFlow, powerSteps } from './powerFlow';
+import { ratioFormula } from './ratioFormula';
+import { loosePairs, sleeveClashes } from './sleeves';
+import { solveUnit } from './solve';
+import { checkTeeth } from './toothConditions';
+import { unitFindings } from './unitFindings';
+import { workedSteps } from './workedSteps';
+
+test('whole units: what every row gives, how, and at what loss', () => {
+  const said: Record<string, unknown> = {};
+  for (const unit of demoUnits()) {
+    const all = combined(unit);
+    said[`${unit.id} as a whole`] = {
+      rows: chartRows(unit),
+      groups: all,
+      findings: unitFindings(unit),
+      inertias: memberInertias(unit),
+      loose: loosePairs(unit),
+    };
+    for (const range of unit.ranges)
+      for (const load of ['drive', 'coast'] as const) {
+        const solution = solveUnit(unit, range.apply, load);
+        const flow = powerFlow(unit, solution);
+        said[`${unit.id} ${range.id} ${load}`] = {
+          solution,
+          flow,
+          steps: powerSteps(unit, flow),
+          roles: memberRoles(unit, solution),
+          pinions: unitPinionSpeeds(unit, solution),
+          derivation: derivation(unit, solution),
+          formula: ratioFormula(unit, solution),
+          efficiency: efficiency(unit, range.apply, load),
+          clashes: sleeveClashes(unit, range.apply),
+        };
+      }
+  }
+  expectApproved('geartrain-units', said);
+});
+
+const SETS: readonly PlanetarySet[] = [
+  { kind: 'single-pinion', teeth: { sun: 33, pinion: 21, ring: 75 }, pinions: 4 },
+  { kind: 'single-pinion', teeth: { sun: 20, pinion: 41, ring: 100 }, pinions: 5 },
+  { kind: 'double-pinion', teeth: { sun: 30, inner: 18, outer: 18, ring: 78 }, pinions: 3 },
+];
+
+test('one set: all its arrangements, worked, and as it is drawn', () => {
+  const said: Record<string, unknown> = {};
+  SETS.forEach((set, k) => {
+    const layout = layOutSet(set);
+    said[`${k}`] = { checks: checkTeeth(set), layout, pose: poseSet(layout, 0.7, 0.2) };
+    for (const roles of ARRANGEMENTS)
+      said[`${k} ${JSON.stringify(roles)}`] = {
+        solved: solveSet(set, roles),
+        worked: workedSteps(set, roles),
+        read: readSet({ set, roles, inputSpeedRpm: 700, inputTorqueNm: 90 }, solveSet(set, roles)),
+        shown: shownSpeeds(set, roles),
+      };
+  });
+  for (const teeth of [17, 40]) said[`outline ${teeth}`] = gearOutline(teeth, externalTooth(teeth));
+  for (const teeth of [57, 90]) said[`ring ${teeth}`] = gearOutline(teeth, internalTooth(teeth, 19));
+  expectApproved('geartrain-sets', said);
+});
