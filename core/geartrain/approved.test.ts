@@ -69,6 +69,7 @@ test('one set: all its arrangements, worked, and as it is drawn', () => {
       };
   });
   for (const teeth of [17, 40]) said[`outline ${teeth}`] = gearOutline(teeth, externalTooth(teeth));
-  for (const teeth of [57, 90]) said[`ring ${teeth}`] = gearOutline(teeth, internalTooth(teeth, 19));
+  for (const teeth of [57, 90])
+    said[`ring ${teeth}`] = gearOutline(teeth, internalTooth(teeth, 19));
   expectApproved('geartrain-sets', said);
 });

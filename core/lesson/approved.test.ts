@@ -20,20 +20,23 @@ const DEAR: ReadonlySet<QuestionKind> = new Set([
 ]);
 const DRAWS = 4;
 
-test.each(Object.keys(FAMILIES))('%s: keys, and what is said to every way of thinking', (family) => {
-  const said: Record<string, unknown> = {};
-  for (const kind of QUESTION_KINDS) {
-    if (familyOf({ kind }) !== family) continue;
-    for (let k = 0; k < (DEAR.has(kind) ? 1 : DRAWS); k++) {
-      const drawn = drawQuestion(kind, randomFromSeed(`approved ${kind} ${k}`));
-      const { question, subject } = drawn;
-      said[`${kind} ${k}`] = { ...question, prompt: '' };
-      said[`${kind} ${k} key`] = keyFor(question, subject);
-      answeredByThought(drawn).forEach(({ slip, answer, grade }, n) => {
-        said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
-      });
-      said[`${kind} ${k} brought`] = broughtForward(drawn);
+test.each(Object.keys(FAMILIES))(
+  '%s: keys, and what is said to every way of thinking',
+  (family) => {
+    const said: Record<string, unknown> = {};
+    for (const kind of QUESTION_KINDS) {
+      if (familyOf({ kind }) !== family) continue;
+      for (let k = 0; k < (DEAR.has(kind) ? 1 : DRAWS); k++) {
+        const drawn = drawQuestion(kind, randomFromSeed(`approved ${kind} ${k}`));
+        const { question, subject } = drawn;
+        said[`${kind} ${k}`] = { ...question, prompt: '' };
+        said[`${kind} ${k} key`] = keyFor(question, subject);
+        answeredByThought(drawn).forEach(({ slip, answer, grade }, n) => {
+          said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
+        });
+        said[`${kind} ${k} brought`] = broughtForward(drawn);
+      }
     }
-  }
-  expectApproved(`lesson-${family}`, said);
-});
+    expectApproved(`lesson-${family}`, said);
+  },
+);

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 /**
  * What the models answered when somebody last looked: it tells that a figure has become another, not that it is right, which is
- * what the checks against outside are for. `APPROVE=1 npm run test:unit -- approved` writes them anew; what has become of them is read in
- * the change before it is kept.
+ * what the checks against outside are for. Where a figure is meant to be another, its file is deleted: the next run writes it and
+ * fails once, and what has become of it is read before it is kept.
  */
 const PLACE = 'core/tests/approved';
 /** What differs is laid here whole, to be compared. */
@@ -13,8 +13,8 @@ const WHOLE = '.cache/approved';
 
 const DIGITS = 7;
 /** Letters of an answer that are kept as they are; of a longer one its beginning, and a digest of all. */
-const MOST = 300;
-const BEGINNING = 200;
+const MOST = 60;
+const BEGINNING = 24;
 
 /** Machines differ in the last digits of a sine. */
 const rounded = (_key: string, value: unknown): unknown => {
@@ -28,7 +28,7 @@ const rounded = (_key: string, value: unknown): unknown => {
 
 function told(text: string): string {
   if (text.length <= MOST) return text;
-  const digest = createHash('sha256').update(text).digest('hex').slice(0, 12);
+  const digest = createHash('sha256').update(text).digest('hex').slice(0, 10);
   return `${text.slice(0, BEGINNING)}… ${digest}`;
 }
 
@@ -40,12 +40,18 @@ export function expectApproved(name: string, answers: Readonly<Record<string, un
   ]);
   const now = Object.fromEntries(whole.map(([of, text]) => [of, told(text)]));
   const file = path.join(PLACE, `${name}.json`);
-  if (process.env['APPROVE']) writeFileSync(file, `${JSON.stringify(now, null, 1)}\n`);
+  if (!existsSync(file)) {
+    writeFileSync(file, `${JSON.stringify(now, null, 2)}\n`);
+    throw new Error(`${file}: written anew, to be looked at`);
+  }
   const before = JSON.parse(readFileSync(file, 'utf8')) as Record<string, string>;
   const differ = whole.filter(([of]) => now[of] !== before[of]);
   if (differ.length > 0) {
     mkdirSync(WHOLE, { recursive: true });
-    writeFileSync(path.join(WHOLE, `${name}.json`), JSON.stringify(Object.fromEntries(differ), null, 1));
+    writeFileSync(
+      path.join(WHOLE, `${name}.json`),
+      JSON.stringify(Object.fromEntries(differ), null, 1),
+    );
   }
   expect(now).toEqual(before);
 }
