@@ -73,3 +73,38 @@ test('one set: all its arrangements, worked, and as it is drawn', () => {
     said[`ring ${teeth}`] = gearOutline(teeth, internalTooth(teeth, 19));
   expectApproved('geartrain-sets', said);
 });
+
+/** Sets that can't be built, or only just. */
+const ODD: readonly PlanetarySet[] = [
+  [33, 21, 75, 5],
+  [33, 20, 75, 4],
+  [12, 60, 132, 6],
+  [20, 8, 36, 3],
+  [90, 5, 100, 8],
+  [30, 30, 90, 7],
+  [100, 10, 80, 3],
+].map(([sun, pinion, ring, pinions]) => ({
+  kind: 'single-pinion' as const,
+  teeth: { sun: sun!, pinion: pinion!, ring: ring! },
+  pinions: pinions!,
+}));
+const ODD_PAIRS: readonly PlanetarySet[] = [
+  [30, 18, 18, 78, 3],
+  [30, 18, 18, 79, 3],
+  [30, 24, 10, 78, 3],
+  [30, 10, 24, 78, 5],
+  [60, 12, 12, 78, 6],
+  [20, 40, 12, 90, 4],
+  [44, 16, 20, 96, 5],
+].map(([sun, inner, outer, ring, pinions]) => ({
+  kind: 'double-pinion' as const,
+  teeth: { sun: sun!, inner: inner!, outer: outer!, ring: ring! },
+  pinions: pinions!,
+}));
+
+test('sets that can’t be built, and why', () => {
+  const said: Record<string, unknown> = {};
+  for (const set of [...ODD, ...ODD_PAIRS])
+    said[JSON.stringify([set.teeth, set.pinions])] = checkTeeth(set);
+  expectApproved('geartrain-odd-sets', said);
+});

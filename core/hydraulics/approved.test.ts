@@ -3,6 +3,15 @@ import { demoAll, demoFile, demoUnit } from '../tests/demoFile';
 import type { Vehicle } from '../vehicle';
 import {
   circuitOf,
+  drawnAt,
+  gearByMap,
+  holdsTrace,
+  learnedFrom,
+  pointAt,
+  setAs,
+  SHIFT_SCHOOLS,
+  shiftDrawn,
+  shiftMap,
   complaintOf,
   faultsOn,
   fillTime,
@@ -68,6 +77,31 @@ test('plans at work: pressures, shift points, a shift, and every fault that a pa
       said[`${plan.id} shift ${gear}`] = [quality, coming, going, run.summary];
       said[`${plan.id} shift ${gear} heats`] = heats;
     }
+    const again = upshiftOf({ ...asked, gear: 1 });
+    if (again) {
+      const drawing = { every: 0.1, coming: [0, 1e5, 3e5, 6e5, 6e5], going: [6e5, 2e5, 0, 0, 0] };
+      const shift = { ...again, circuit: sound };
+      const { quality, run, filled } = shiftDrawn(shift, drawing);
+      said[`${plan.id} drawn`] = [
+        quality,
+        run.summary,
+        [...filled.elements.values()].map(holdsTrace),
+      ];
+      said[`${plan.id} learned`] = learnedFrom(plan, { ...shiftInTime(shift), lateBy: 0.05 }).parts;
+      said[`${plan.id} between`] = [0, 0.4, 2.5, 9].map((at) => drawnAt(drawing.coming, at));
+    }
+    const map = shiftMap(sound, setting);
+    said[`${plan.id} gears`] = [1, 2, 3].map((gear) =>
+      [0.1, 0.5, 1].map((throttle) => [
+        map.map((line) => pointAt(line, throttle)),
+        [300, 900, 1500, 2600].map((rpm) => gearByMap(map, gear, throttle, rpm)),
+      ]),
+    );
+    said[`${plan.id} set`] = SHIFT_SCHOOLS.map((school) =>
+      setAs(plan, school, { unit, gears, gear: 1, wishes: {} }).parts.filter(
+        (p) => p.kind === 'feed' || p.kind === 'accumulator',
+      ),
+    );
     for (const part of plan.parts)
       for (const kind of faultsOn(part)) {
         const worn = withPlanFaults(plan, [{ kind, part: part.id }]);
