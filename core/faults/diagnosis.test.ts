@@ -26,13 +26,13 @@ const simple = furnished(rigOfUnit(SIMPSON));
 
 test('the cheapest check that splits two, against looking at all', () => {
   const { checks } = simple.shop;
-  for (const a of simple.all)
-    for (const b of simple.all) {
-      const splits = checks.filter((c) => tellsApart(c, a, b));
-      const found = cheapestSplit(checks, a, b);
-      if (splits.length === 0) expect(found).toBeNull();
-      else expect(priceAlone(found!)).toBe(Math.min(...splits.map(priceAlone)));
-    }
+  for (const a of simple.all) {
+    const found = simple.all.map((b) => cheapestSplit(checks, a, b));
+    const least = simple.all.map((b) =>
+      Math.min(...checks.filter((c) => tellsApart(c, a, b)).map(priceAlone)),
+    );
+    expect(found.map((c) => (c ? priceAlone(c) : Infinity))).toEqual(least);
+  }
 });
 
 // Slow twin: every subset of the checks.

@@ -39,22 +39,18 @@ test('what a range does under faults agrees with the exact model', () => {
     for (const faults of [[], ...singles.map((f) => [f]), ...pairs]) {
       const faulty = withFaults(unit, faults);
       if (!faulty.ok) throw new Error(faulty.problem);
+      const found: unknown[] = [];
+      const exactly: unknown[] = [];
       for (const cell of driving.cells(machineOf(rig, faults))) {
         const { apply } = unit.ranges.find((r) => r.id === cell.range)!;
         const sound = solveUnit(unit, apply);
         const exact = solveUnit(faulty.unit, appliedWithFaults(apply, faulty));
-        const where = [k, faults, cell.range];
         const same = exact.outcome === sound.outcome;
-        if (exact.ratio) {
-          expect([...where, cell.ratio?.toFixed(7)]).toEqual([
-            ...where,
-            toNumber(exact.ratio).toFixed(7),
-          ]);
-        } else {
-          const expected = same ? 'right' : exact.outcome === 'neutral' ? 'neutral' : 'binds';
-          expect([...where, cell.drive]).toEqual([...where, expected]);
-        }
+        found.push([cell.range, exact.ratio ? cell.ratio?.toFixed(7) : cell.drive]);
+        const stands = same ? 'right' : exact.outcome === 'neutral' ? 'neutral' : 'binds';
+        exactly.push([cell.range, exact.ratio ? toNumber(exact.ratio).toFixed(7) : stands]);
       }
+      expect([k, faults, found]).toEqual([k, faults, exactly]);
     }
   }
 });

@@ -74,8 +74,8 @@ test('where the feed is large, the pump decides: the line falls until the room i
 test('it comes to rest at the pressure of its passage, and stays', () => {
   const { pressures, line } = moved(onePiston(), 'N', 'D');
   expect(pressures.at(-1)! / line.at(-1)!).toBeCloseTo(1, 2);
-  for (let k = 1; k < pressures.length; k++)
-    expect(pressures[k]!).toBeGreaterThanOrEqual(pressures[k - 1]! - 1e-6);
+  const falls = [...pressures].filter((p, k) => k > 0 && p < pressures[k - 1]! - 1e-6);
+  expect(falls).toEqual([]);
 });
 
 test('let go, it empties; through the larger way out sooner than it filled', () => {

@@ -41,13 +41,15 @@ test('driven up and down the road, the valves give the gears in their order, one
     const { forward, mainLever } = gearsOf(unit);
     let stood = new Map<string, number>();
     const gears: number[] = [];
+    let settled = true;
     const speeds = Array.from({ length: 400 }, (_v, k) => 12 * k);
     for (const outputRpm of [...speeds, ...speeds.toReversed()]) {
       const state = circuit.at({ ...WARM, lever: mainLever!, throttle: 0.4, outputRpm }, stood);
-      expect(state.settled).toBe(true);
+      settled &&= state.settled;
       stood = new Map(state.spools);
       gears.push(1 + [...state.spools.values()].filter((s) => s > 0.5).length);
     }
+    expect(settled).toBe(true);
     const changes = gears.filter((g, k) => g !== gears[k - 1]);
     const up = forward.map((_f, k) => k + 1);
     expect(changes).toEqual([...up, ...up.toReversed().slice(1)]);

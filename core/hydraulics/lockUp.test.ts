@@ -32,6 +32,7 @@ function driven(plan: HydraulicPlan, throttle: number, fault?: PlanFault) {
   let stood: Spools = new Map();
   let gear = 1;
   let was = false;
+  let settled = true;
   const changes: { on: boolean; rpm: number; gear: number }[] = [];
   const speeds = Array.from({ length: 900 }, (_v, k) => 5 * k);
   for (const outputRpm of [...speeds, ...speeds.toReversed()]) {
@@ -43,7 +44,7 @@ function driven(plan: HydraulicPlan, throttle: number, fault?: PlanFault) {
     }
     const range = control ? gears.rangeAt('D', gear)!.id : '';
     const state = circuit.at({ ...WARM, throttle, outputRpm }, stood, range);
-    expect(state.settled).toBe(true);
+    settled &&= state.settled;
     stood = state.spools;
     if (!control)
       gear = 1 + partsOf(plan, 'shift-valve').filter((v) => stood.get(v.id)! > 0.5).length;
@@ -51,6 +52,7 @@ function driven(plan: HydraulicPlan, throttle: number, fault?: PlanFault) {
     if (on !== was) changes.push({ on, rpm: outputRpm, gear });
     was = on;
   }
+  expect(settled).toBe(true);
   return changes;
 }
 

@@ -120,12 +120,11 @@ test('for every kind that is thought about some question says how its answer com
 });
 
 test('no two ways of thinking are called by one name where they are not the same', () => {
-  for (const kind of THOUGHT_OF)
-    for (const { grade } of members(kind)) {
-      const slips = grade.why.named.map((n) => n.slip);
-      expect(new Set(slips).size).toBe(slips.length);
-      expect(slips.length).toBeLessThanOrEqual(2);
-    }
+  for (const kind of THOUGHT_OF) {
+    const named = members(kind).map(({ grade }) => grade.why.named.map((n) => n.slip));
+    expect(named.filter((slips) => new Set(slips).size < slips.length)).toEqual([]);
+    expect(named.filter((slips) => slips.length > 2)).toEqual([]);
+  }
 });
 
 // By hand, sun 30, ring 70, pinions 20, 1,000 rev/min and 100 N·m in; common practice, no source.

@@ -28,18 +28,19 @@ function slipOut(
   const machine = train(spec, h);
   const state = machine.start(start);
   let [time, heat, work] = [0, 0, 0];
+  let all = true;
   const before = machine.energy(state).kinetic;
   while (Math.abs(state.slips[0]!) > 1e-9 && time < most) {
-    const ok = machine.step(
+    all &&= machine.step(
       state,
       Float64Array.from(torques),
       Float64Array.of(capacity(state.slips[0]!)),
     );
-    expect(ok).toBe(true);
     time += h;
     heat += state.heats[0]!;
     work += state.work.outside;
   }
+  expect(all).toBe(true);
   return { time, heat, work, state, gained: machine.energy(state).kinetic - before };
 }
 

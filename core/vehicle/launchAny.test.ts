@@ -72,9 +72,7 @@ test('heat never falls, and a lifted pedal brakes', () => {
     fc.property(anySetup, (setup) => {
       const lifted = { ...setup, throttle: [setup.throttle[0]!, { at: 6, throttle: 0 }], grade: 0 };
       const { samples } = launch(lifted);
-      samples.slice(1).forEach((s, k) => {
-        expect(s.heat).toBeGreaterThan(samples[k]!.heat - 1e-3);
-      });
+      expect(samples.filter((s, k) => k > 0 && s.heat <= samples[k - 1]!.heat - 1e-3)).toEqual([]);
       const last = samples.at(-1)!;
       if (last.turbineRpm > 1.2 * lifted.engine.idleRpm) expect(last.wheelNm).toBeLessThan(0);
     }),
@@ -86,12 +84,12 @@ test('it never rolls back, changes one gear at a time, and the fluid is never co
   fc.assert(
     fc.property(anySetup, (setup) => {
       const { samples, events } = launch(setup);
-      samples.forEach((s, k) => {
-        expect(s.speed).toBeGreaterThanOrEqual(-1e-9);
-        expect(s.fluidC).toBeGreaterThan(USUAL_FLUID.coolantC - 1e-6);
-        const before = samples[k - 1];
-        if (before) expect(Math.abs(s.gear - before.gear)).toBeLessThanOrEqual(1);
-      });
+      const steps = samples.map((s, k) => Math.abs(s.gear - (samples[k - 1] ?? s).gear));
+      expect(Math.min(...samples.map((s) => s.speed))).toBeGreaterThanOrEqual(-1e-9);
+      expect(Math.min(...samples.map((s) => s.fluidC))).toBeGreaterThan(
+        USUAL_FLUID.coolantC - 1e-6,
+      );
+      expect(Math.max(...steps)).toBeLessThanOrEqual(1);
       const changes = events.filter((e) => e.kind === 'upshift' || e.kind === 'downshift');
       // A gear stays in for half a second at least.
       changes.slice(1).forEach((e, k) => expect(e.time - changes[k]!.time).toBeGreaterThan(0.49));

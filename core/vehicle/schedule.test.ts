@@ -45,16 +45,17 @@ test('past the kick-down mark the down line comes up close under the up line', (
 // Hysteresis: at no throttle and speed may a gear that was just changed want to change back.
 test('no place on the map hunts between two gears', () => {
   const random = randomFromSeed('hunting');
+  const hunts: unknown[] = [];
   for (let k = 0; k < 2000; k++) {
     const throttle = random.next();
     const speed = 40 * random.next();
     const gear = Math.floor(3 * random.next());
     const asked = gearAsked(schedule, driveline, gear, throttle, speed);
-    expect(Math.abs(asked - gear)).toBeLessThanOrEqual(1);
-    if (asked === gear) continue;
     const again = gearAsked(schedule, driveline, asked, throttle, speed);
-    expect([throttle, speed, gear, again === gear]).toEqual([throttle, speed, gear, false]);
+    if (Math.abs(asked - gear) > 1 || (asked !== gear && again === gear))
+      hunts.push([throttle, speed, gear]);
   }
+  expect(hunts).toEqual([]);
 });
 
 const converter = characteristicOf(demoFile<Converter>('converters/jetty-eleven'))!;
