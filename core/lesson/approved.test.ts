@@ -22,7 +22,7 @@ const DEAR: ReadonlySet<QuestionKind> = new Set([
   'which-test',
   'whole-job',
 ]);
-const DRAWS = 4;
+const DRAWS = 3;
 
 /** The question as five students would get it. */
 const othersOf = ({ question, subject }: Drawn) => {
@@ -66,11 +66,14 @@ test.each(Object.keys(FAMILIES))(
   },
 );
 
+/** So many of a class tell as much as all. */
+const MEMBERS = 5;
+
 test('class books of the demo class', () => {
   const said: Record<string, unknown> = {};
   const attempts = demoAttempts();
   for (const lesson of lessons) {
-    const own = attempts.filter((a) => a.lesson.id === lesson.id);
+    const own = attempts.filter((a) => a.lesson.id === lesson.id).slice(0, MEMBERS);
     if (own.length === 0) continue;
     for (const [name, part] of Object.entries(classBook(lesson, own)))
       said[`${lesson.id} ${name}`] = part;
