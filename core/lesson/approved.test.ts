@@ -1,10 +1,11 @@
 import { randomFromSeed } from '../numerics';
 import { expectApproved } from '../tests/approved';
-import { keyFor } from './assess';
+import { graderOf, keyFor } from './assess';
 import { classBook } from './classBook';
 import { FAMILIES, familyNamed } from './families/families';
 import { posedIn } from './posed';
-import { familyOf, QUESTION_KINDS, type QuestionKind } from './question';
+import type { Grader } from './grading';
+import { familyOf, QUESTION_KINDS, type Answer, type QuestionKind } from './question';
 import { inLesson } from './tests/askable';
 import { drawQuestion, type Drawn } from './tests/drawnQuestions';
 import { demoAttempts, lessons } from './tests/records';
@@ -44,6 +45,39 @@ const smallerOf = ({ question, subject }: Drawn) => {
   return [posed.step, { ...posed.question, prompt: '' }];
 };
 
+/** An answer with one thing in it as it can't be, whichever that is. */
+function oddOnes(answer: Answer): [string, Answer][] {
+  const odd = (value: unknown): readonly unknown[] =>
+    Array.isArray(value)
+      ? [[], twice(value), [...(value as unknown[]).slice(1), 'nobody'], value.slice(1)]
+      : typeof value === 'number'
+        ? [-1e12, 0, 1e12]
+        : typeof value === 'string'
+          ? ['', 'nobody']
+          : typeof value === 'object' && value !== null
+            ? [{}, { nobody: 1 }]
+            : [null];
+  return Object.entries(answer)
+    .filter(([key]) => key !== 'kind')
+    .flatMap(([key, value]) =>
+      odd(value).map((other, k): [string, Answer] => [`${key} ${k}`, { ...answer, [key]: other }]),
+    );
+}
+const twice = (list: readonly unknown[]): unknown[] => [...list, ...list];
+
+/** Which of them could have been given. */
+const fittingOf = ({ question, subject }: Drawn, answer: Answer) => {
+  const grader = graderOf(question, subject);
+  return grader.ok && oddOnes(answer).map(([name, odd]) => [name, fitsIn(grader, odd)]);
+};
+const fitsIn = (grader: Grader, answer: Answer): boolean | string => {
+  try {
+    return grader.fits(answer);
+  } catch (error) {
+    return String(error).slice(0, 60);
+  }
+};
+
 test.each(Object.keys(FAMILIES))(
   '%s: keys, and what is said to every way of thinking',
   (family) => {
@@ -56,6 +90,7 @@ test.each(Object.keys(FAMILIES))(
         said[`${kind} ${k}`] = { ...question, prompt: '' };
         said[`${kind} ${k} key`] = keyFor(question, subject);
         answeredByThought(drawn).forEach(({ slip, answer, grade }, n) => {
+          if (n === 0) said[`${kind} ${k} fits`] = fittingOf(drawn, answer);
           said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
         });
         said[`${kind} ${k} brought`] = broughtForward(drawn);
