@@ -2,7 +2,8 @@ import { randomFromSeed } from '../numerics';
 import { expectApproved } from '../tests/approved';
 import { demoAll, demoUnits } from '../tests/demoFile';
 import { allKnown, bothWays, knownBy } from './bothWays';
-import { damagesOf, drawDamage } from './damage';
+import { DAMAGE_SPECS, damagesOf, drawDamage } from './damage';
+import { FACING_RULES, FACINGS } from './facings';
 import { bagsOf, demandsOf, lateCost, lookAlikes, minutesTaken } from './demands';
 import { hazardsOf } from './hazards';
 import { jobProblems, perfectWork, reportOn, verdictFor, conditionIn, mustBeNew } from './report';
@@ -19,9 +20,11 @@ import {
   numberOn,
   sheetOf,
   timeOf,
+  USUAL_PRICES,
 } from './orderSheet';
 import { planOf } from './plan';
 import { limitsOf, pricesOf } from './schools';
+import { TIERS } from './verdict';
 import { bestSize, gapWith, selectivesOf } from './selective';
 import { checksFor, errorsIn, faultsOf, leftOut, togetherOf } from './together';
 
@@ -57,6 +60,14 @@ test('units taken apart: parts, what leaves before what, and how long it takes',
     );
   }
   expectApproved('taken-apart', said);
+});
+
+test('what damage, measures and facings are made of', () => {
+  const said: Record<string, unknown> = {};
+  const tables = { DAMAGE_SPECS, MEASURES, FACINGS, FACING_RULES, TIERS, USUAL_PRICES };
+  for (const [name, table] of Object.entries(tables))
+    for (const [key, row] of Object.entries(table)) said[`${name} ${key}`] = row;
+  expectApproved('strip-down-tables', said);
 });
 
 test.each(demoAll<Job>('jobs').map((job) => [job.id, job] as const))(

@@ -1,12 +1,12 @@
 import { demoAll, demoUnits } from '../tests/demoFile';
 import { expectApproved } from '../tests/approved';
 import { changedRanges } from './chartReason';
-import { hazardsOf } from './checks';
+import { CHECK_SPECS, hazardsOf } from './checks';
 import { examine, singleCandidates } from './candidates';
 import { complaintOf, ticketOf } from './cases';
 import { nextChecks, suspects } from './diagnosis';
 import { expertPath, remedyOf } from './expert';
-import { faultKey } from './fault';
+import { FAULT_SPECS, faultKey, levelsOf, type FaultKind } from './fault';
 import { causeOf, caseProblems, priorsOf, rigOfCase, type FaultCase } from './faultCase';
 import { gradeDiagnosis } from './gradeDiagnosis';
 import { openShop } from './shop';
@@ -59,6 +59,13 @@ test.each(demoAll<FaultCase>('fault-cases').map((c) => [c.id, c] as const))(
     expectApproved(`desk-${id}`, said);
   },
 );
+
+test('what checks and faults are made of', () => {
+  const said: Record<string, unknown> = { ...CHECK_SPECS };
+  for (const [kind, spec] of Object.entries(FAULT_SPECS))
+    said[`fault ${kind}`] = [spec, levelsOf({ target: 'x', kind: kind as FaultKind })];
+  expectApproved('faults-and-checks', said);
+});
 
 test('symptoms of whole units, what looks alike, and what changes which ranges', () => {
   const said: Record<string, unknown> = {};

@@ -2,14 +2,18 @@ import { expectApproved } from '../tests/approved';
 import { demoAll, demoFile, demoUnit } from '../tests/demoFile';
 import type { Vehicle } from '../vehicle';
 import {
+  bodyOf,
   circuitOf,
   drawnAt,
   gearByMap,
+  handTight,
   holdsTrace,
   learnedFrom,
+  PLAN_FAULTS,
   pointAt,
   setAs,
   SHIFT_SCHOOLS,
+  turned,
   shiftDrawn,
   shiftMap,
   complaintOf,
@@ -42,6 +46,21 @@ test('plans as they are made', () => {
       said[`${unit.id} ${shifting} lines`] = plan.lines;
     }
   expectApproved('plans', said);
+});
+
+test('a valve body, bolt by bolt, and what faults are made of', () => {
+  const said: Record<string, unknown> = { ...PLAN_FAULTS };
+  const [plan] = demoAll<HydraulicPlan>('hydraulics');
+  for (const thin of ['M5', 'M6'] as const) {
+    const body = bodyOf(plan!, { spring: 150, travel: 0.01, thin });
+    const order = body.bolts.map((b) => b.id);
+    said[thin] = body;
+    for (const job of ['off', 'on'] as const)
+      for (const inTurns of [false, true])
+        said[`${thin} ${job} ${inTurns}`] = turned(body, { job, order, inTurns });
+    said[`${thin} by hand`] = handTight(body);
+  }
+  expectApproved('valve-body', said);
 });
 
 test('plans at work: pressures, shift points, a shift, and every fault that a part can have', () => {

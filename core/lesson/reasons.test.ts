@@ -1,5 +1,6 @@
 import { setup } from './tests/oneSetup';
 import { assess } from './assess';
+import { FORMS } from './families/gear-set/claims';
 import { newSetQuestion } from './families/gear-set/defaults';
 import type { NumberAsk, NumberQuestion } from './families/gear-set/kinds';
 import { familyOf, type QuestionKind } from './question';
@@ -125,6 +126,27 @@ test('no two ways of thinking are called by one name where they are not the same
     expect(named.filter((slips) => new Set(slips).size < slips.length)).toEqual([]);
     expect(named.filter((slips) => slips.length > 2)).toEqual([]);
   }
+});
+
+// By hand: a sun of 30 teeth and a ring of 70.
+test('each form of a ratio is what it reads', () => {
+  const byHand: Record<keyof typeof FORMS, number> = {
+    'R/S': 2.333333,
+    'S/R': 0.428571,
+    '1 + R/S': 3.333333,
+    '1 + S/R': 1.428571,
+    '1/(1 + R/S)': 0.3,
+    '1/(1 + S/R)': 0.7,
+    'R/S − 1': 1.333333,
+    '1 − S/R': 0.571429,
+    '1/(R/S − 1)': 0.75,
+    '1/(1 − S/R)': 1.75,
+  };
+  for (const [form, value] of Object.entries(byHand))
+    expect([form, FORMS[form as keyof typeof FORMS](30, 70).toFixed(6)]).toEqual([
+      form,
+      value.toFixed(6),
+    ]);
 });
 
 // By hand, sun 30, ring 70, pinions 20, 1,000 rev/min and 100 N·m in; common practice, no source.

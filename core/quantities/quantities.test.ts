@@ -17,6 +17,13 @@ test('road speed, temperature, mass and capacity', () => {
   expect(convertToDisplay(150, 'capacity', 'inch-pound')).toBeCloseTo(174.66, 2);
 });
 
+// Published: NIST SP 811, appendix B: 1 lbf/in² = 6.894 757 kPa, 1 lbf = 4.448 222 N, 1 Btu(IT) = 1.055 055 852 62 kJ.
+test('pressure, force and energy', () => {
+  expect(convertFromDisplay(1, 'pressure', 'inch-pound')).toBeCloseTo(6.894757, 6);
+  expect(convertFromDisplay(1, 'force', 'inch-pound')).toBeCloseTo(4.448222, 6);
+  expect(convertFromDisplay(1, 'energy', 'inch-pound')).toBeCloseTo(1.05505585262, 9);
+});
+
 test('there and back again, and SI as it is', () => {
   for (const quantity of ['speed', 'torque', 'power', 'length', 'temperature', 'mass'] as const) {
     for (const system of ['si', 'inch-pound'] as const)

@@ -4,6 +4,7 @@ import {
   faultFits,
   withClutchFault,
   type Clutch,
+  type ClutchFault,
   type ClutchPack,
 } from '../clutch';
 import { engineModel, type Engine } from '../converter';
@@ -73,13 +74,22 @@ const START: Omit<EngagementSetup, 'clutch'> = {
   step: 2e-3,
 };
 
+/** What is felt as it takes hold. */
+const STARTED: readonly (ClutchFault | null)[] = [
+  null,
+  'oiled',
+  'damper-lost',
+  'warped-disc',
+  'uneven-levers',
+];
+
 test('starts with a dry clutch, sound and not', () => {
   const said: Record<string, unknown> = {};
   for (const clutch of demoAll<Clutch>('clutches')) {
     for (const fault of [null, ...CLUTCH_FAULTS.filter((f) => faultFits(clutch, f))]) {
       const state = fault ? withClutchFault(clutch, AS_BUILT, fault) : AS_BUILT;
       said[`${clutch.id} ${fault}`] = [dragTest(clutch, state), slipWear(clutch, 240, state)];
-      if (fault !== null && fault !== 'oiled' && fault !== 'damper-lost') continue;
+      if (!STARTED.includes(fault)) continue;
       const { samples, summary, events } = engage({ ...START, clutch, state });
       said[`${clutch.id} ${fault} start`] = [summary, engagementVerdicts(summary), events];
       for (const s of samples.filter((_s, k) => k % 40 === 0))
