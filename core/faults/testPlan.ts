@@ -29,17 +29,13 @@ export function cheapestSplit(checks: readonly Check[], a: Answered, b: Answered
 const MOST_NODES = 200_000;
 
 export function cheapestPlan(checks: readonly Check[], rows: readonly Answered[]): TestPlan {
-  const pairs: (readonly [number, number])[] = [];
   const inseparable: (readonly [number, number])[] = [];
   const covers: number[][] = [];
   for (let a = 0; a < rows.length; a++)
     for (let b = a + 1; b < rows.length; b++) {
       const by = checks.flatMap((c, k) => (tellsApart(c, rows[a]!, rows[b]!) ? [k] : []));
       if (by.length === 0) inseparable.push([a, b]);
-      else {
-        pairs.push([a, b]);
-        covers.push(by.sort((x, y) => priceAlone(checks[x]!) - priceAlone(checks[y]!)));
-      }
+      else covers.push(by.sort((x, y) => priceAlone(checks[x]!) - priceAlone(checks[y]!)));
     }
   const search = cover(checks, essential(covers));
   const chosen = search.best.map((k) => checks[k]!);

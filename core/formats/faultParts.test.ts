@@ -85,6 +85,19 @@ const ATTEMPT: Attempt = {
   ],
 };
 
+test('a coupling whose pack is worn at a height that is new is refused at its place', () => {
+  const hopper = demoFile<FaultCase>('fault-cases/quay-hopper');
+  const worn = (stackWorn: number) => {
+    const opened = openValue({ ...hopper, coupling: { ...hopper.coupling!, stackWorn } });
+    return opened.ok || opened.failure.cause !== 'invalid'
+      ? []
+      : opened.failure.problems.map((p) => [p.path, p.code]);
+  };
+  const { stackNew } = hopper.coupling!;
+  expect(worn(stackNew - 1e-4)).toEqual([]);
+  expect(worn(stackNew)).toEqual([['coupling.stackWorn', 'worn-over-new']]);
+});
+
 test('answers about faults are records like all others', () => {
   expect(problems(ATTEMPT, 'fair-sprocket/attempt')).toEqual([]);
   const wrong = {
