@@ -5,10 +5,11 @@ import { randomFromSeed } from '../../core/numerics';
 import { KINDS, mutantsOf, withMutants, type Mutant } from './mutants';
 
 /**
- * `npm run mutate -- [--sample 300] [--seed 1] [--only core/lesson] [--workers 2] [--enough 60]`: puts plausible bugs into a copy of core,
+ * `npm run mutate -- [--sample 300] [--seed 1] [--only core/lesson] [--workers 2] [--enough 60] [--again FILE]`: puts plausible bugs into a copy of core,
  * wakes one at a time, and counts how many the tests find. All are there at once, asleep, so that nothing is written or
  * compiled for one of them; and only those test files are run that meet it. Survivors are printed to be read: each is a
- * missing test, or a change that changes nothing.
+ * missing test, or a change that changes nothing. `--again`: no sample, but the
+ * survivors that an earlier run printed into this file.
  */
 const option = (name: string, usual: string): string => {
   const at = process.argv.indexOf(`--${name}`);
@@ -18,6 +19,7 @@ const SAMPLE = Number(option('sample', '300'));
 const SEED = option('seed', '1');
 const ONLY = option('only', 'core/');
 const WORKERS = Number(option('workers', '2'));
+const AGAIN = option('again', '');
 
 const HOME = path.resolve('.cache/mutate');
 
@@ -129,6 +131,21 @@ const pool = [...all];
 while (sample.length < SAMPLE && pool.length > 0)
   sample.push(...pool.splice(random.whole(0, pool.length - 1), 1));
 
+const short = (text: string): string => text.replace(/\s+/g, ' ').slice(0, 70);
+const printed = ({ from, to }: Mutant): string => `${short(from)} → ${short(to)}`;
+
+/** The bug that a line of an earlier run tells of: mends and tests move lines, and little else. */
+function toldOf(line: string): Mutant[] {
+  const [, file, at] = /^survives (\S+):(\d+) /.exec(line) ?? [];
+  const away = (m: Mutant) => Math.abs(m.line - Number(at));
+  return all
+    .filter((m) => m.file === file && line.includes(` ${printed(m)}`))
+    .toSorted((m, n) => away(m) - away(n))
+    .slice(0, 1);
+}
+if (AGAIN !== '')
+  sample.splice(0, sample.length, ...readFileSync(AGAIN, 'utf8').split('\n').flatMap(toldOf));
+
 copyWith(sample);
 const tests = await soundRun();
 const whole = tests.reduce((sum, t) => sum + t.ms, 0);
@@ -157,11 +174,8 @@ await each(sample, async (mutant, k) => {
   if (tried % 20 === 0) console.log(`${tried} tried, ${survivors.length} survive`);
   if (found) return;
   survivors.push(mutant);
-  const short = (text: string) => text.replace(/\s+/g, ' ').slice(0, 70);
   const met = meeting.length > 0 ? '' : ', met by no test';
-  console.log(
-    `survives ${mutant.file}:${mutant.line} ${short(mutant.from)} → ${short(mutant.to)}${met}`,
-  );
+  console.log(`survives ${mutant.file}:${mutant.line} ${printed(mutant)}${met}`);
 });
 rmSync(HOME, { recursive: true, force: true });
 const killed = tried - survivors.length;
