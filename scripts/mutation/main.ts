@@ -155,7 +155,11 @@ let tried = 0;
 const survivors: Mutant[] = [];
 await each(sample, async (mutant, k) => {
   const folder = path.dirname(mutant.file);
-  const far = ({ file }: TestFile) => (path.dirname(file) === folder ? 0 : 1);
+  // Its own folder's, then those of the folders that it lies in, then all others.
+  const far = ({ file }: TestFile) => {
+    const own = path.dirname(file);
+    return own === folder ? 0 : folder.startsWith(`${own}/`) ? 1 : 2;
+  };
   const meeting = soMuchOf(
     tests.filter((t) => t.meets.has(k)).toSorted((a, b) => far(a) - far(b) || a.ms - b.ms),
   );
