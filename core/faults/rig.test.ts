@@ -38,6 +38,9 @@ test.each(RIGS)('a rig knows what it is: %s', (kind, rig) => {
 test('a unit or a clutch alone is a rig too', () => {
   expect(rigKind(rigOfUnit(SIMPSON))).toBe('unit');
   expect(rigKind({ ...BARE_RIG, clutch: MANUAL.clutch })).toBe('clutch');
+  // A vehicle makes no dual clutch of gears on pins, nor two clutches alone a vehicle.
+  expect(rigKind({ ...BARE_RIG, unit: SIMPSON, vehicle: DUAL.vehicle })).toBe('unit');
+  expect(rigKind({ ...DUAL, vehicle: null })).toBe('unit');
 });
 
 // By hand: the demo’s four-speed has three clutches, a band and a brake; its pawl is no sleeve. The manual’s main clutch is
@@ -219,3 +222,13 @@ test.each(Object.entries(FAULT_SPECS))(
       }
   },
 );
+
+// A shift under power takes what gives power and what is pushed; two gears of one lever place shift once.
+test('shifts are asked of what has an engine and a vehicle, and of two gears there is one', () => {
+  const kinds = (rig: Rig) => new Set(checksOf(rig).map((c) => c.kind));
+  expect(kinds(AUTOMATIC)).toContain('shift');
+  expect(kinds({ ...AUTOMATIC, vehicle: null })).not.toContain('shift');
+  expect(kinds({ ...AUTOMATIC, engine: null })).not.toContain('shift');
+  const two = { ...SIMPSON, ranges: SIMPSON.ranges.slice(0, 2) };
+  expect(shiftsOf(rigOfUnit(two))).toEqual(['D1>D2']);
+});
