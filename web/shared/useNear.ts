@@ -10,6 +10,21 @@ export interface Near<T extends HTMLElement> {
 
 const AROUND = '200px';
 
+/** So many parts come into view in one frame: all at once would hold up a press. */
+const IN_A_FRAME = 4;
+const waiting: (() => void)[] = [];
+
+function inTurn(show: () => void): void {
+  waiting.push(show);
+  if (waiting.length === 1) requestAnimationFrame(showNext);
+}
+
+function showNext(): void {
+  const now = waiting.splice(0, IN_A_FRAME);
+  startTransition(() => now.forEach((show) => show()));
+  if (waiting.length > 0) requestAnimationFrame(showNext);
+}
+
 /** @param long the list is so long that it matters; where not, everything is drawn @param guess px */
 export function useNear<T extends HTMLElement>(long: boolean, guess: number): Near<T> {
   const ref = useRef<T>(null);
@@ -21,7 +36,7 @@ export function useNear<T extends HTMLElement>(long: boolean, guess: number): Ne
       ([entry]) => {
         if (!entry) return;
         const { isIntersecting: near, boundingClientRect } = entry;
-        startTransition(() =>
+        inTurn(() =>
           setSeen((was) => ({ near, height: was.near ? boundingClientRect.height : was.height })),
         );
       },
