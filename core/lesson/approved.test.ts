@@ -9,20 +9,8 @@ import { familyOf, QUESTION_KINDS, type Answer, type QuestionKind } from './ques
 import { inLesson } from './tests/askable';
 import { drawQuestion, type Drawn } from './tests/drawnQuestions';
 import { demoAttempts, lessons } from './tests/records';
-import { answeredByThought, broughtForward } from './tests/simulatedClass';
+import { answeredByThought, broughtForward, isDear } from './tests/simulatedClass';
 
-/** Questions that run something through time take long. */
-const DEAR: ReadonlySet<QuestionKind> = new Set([
-  'draw-start',
-  'launch-order',
-  'draw-crossing',
-  'draw-pressures',
-  'bolt-order',
-  'set-waiting',
-  'diagnose',
-  'which-test',
-  'whole-job',
-]);
 const DRAWS = 3;
 
 /** The question as five students would get it. */
@@ -47,7 +35,7 @@ const smallerOf = ({ question, subject }: Drawn) => {
 
 /** One set is quick, and has the most ways of being asked. */
 const drawsOf = (kind: QuestionKind): number =>
-  DEAR.has(kind) ? 1 : familyOf({ kind }) === 'gear-set' ? 2 * DRAWS : DRAWS;
+  isDear(kind) ? 1 : familyOf({ kind }) === 'gear-set' ? 2 * DRAWS : DRAWS;
 
 /** An answer with one thing in it as it can't be, whichever that is. */
 function oddOnes(answer: Answer): [string, Answer][] {

@@ -7,10 +7,8 @@ import {
   type ClutchFault,
   type ClutchPack,
 } from '../clutch';
-import { engineModel, type Engine } from '../converter';
 import { expectApproved } from '../tests/approved';
 import { demoAll, demoFile, demoUnit } from '../tests/demoFile';
-import type { Vehicle } from '../vehicle';
 import {
   complaintsOf,
   creep,
@@ -32,7 +30,6 @@ import {
   shiftQuality,
   sideAsMeasured,
   slipWear,
-  steady,
   USUAL_CHANGES,
   USUAL_CROSSING,
   USUAL_RULE,
@@ -43,36 +40,10 @@ import {
   type EngagementSetup,
   type Trace,
 } from './index';
+import { manual, petrol, START, tractor } from './tests/aStart';
 
-const tractor = demoFile<Vehicle>('vehicles/yard-tractor');
-const petrol = engineModel(demoFile<Engine>('engines/pilot-petrol'));
-const [manual, dual, quay] = ['winch-manual', 'ferry-dual', 'quay-four'].map(demoUnit) as [
-  ReturnType<typeof demoUnit>,
-  ReturnType<typeof demoUnit>,
-  ReturnType<typeof demoUnit>,
-];
-
-const START: Omit<EngagementSetup, 'clutch'> = {
-  engine: petrol,
-  state: AS_BUILT,
-  unit: manual,
-  apply: ['S1'],
-  vehicle: tractor,
-  grade: 0.03,
-  pedal: [
-    { time: 0, value: 1 },
-    { time: 0.3, value: 0.6 },
-    { time: 1.2, value: 0.3 },
-    { time: 1.6, value: 0 },
-  ],
-  throttle: [
-    { time: 0, value: 0.1 },
-    { time: 0.5, value: 0.45 },
-  ],
-  brake: steady(0),
-  seconds: 2,
-  step: 2e-3,
-};
+const [dual, quay] = [demoUnit('ferry-dual'), demoUnit('quay-four')];
+const SLOPE: EngagementSetup = { ...START, grade: 0.03, seconds: 2.4, step: 2e-3 };
 
 /** What is felt as it takes hold. */
 const STARTED: readonly (ClutchFault | null)[] = [
@@ -90,12 +61,12 @@ test('starts with a dry clutch, sound and not', () => {
       const state = fault ? withClutchFault(clutch, AS_BUILT, fault) : AS_BUILT;
       said[`${clutch.id} ${fault}`] = [dragTest(clutch, state), slipWear(clutch, 240, state)];
       if (!STARTED.includes(fault)) continue;
-      const { samples, summary, events } = engage({ ...START, clutch, state });
+      const { samples, summary, events } = engage({ ...SLOPE, clutch, state });
       said[`${clutch.id} ${fault} start`] = [summary, engagementVerdicts(summary), events];
       for (const s of samples.filter((_s, k) => k % 40 === 0))
         said[`${clutch.id} ${fault} at ${s.time.toFixed(2)}`] = s;
     }
-    said[`${clutch.id} again`] = repeatStarts({ ...START, clutch }, 2, 20).map(
+    said[`${clutch.id} again`] = repeatStarts({ ...SLOPE, clutch }, 2, 20).map(
       ({ peakC, cooled }) => [peakC, cooled],
     );
   }

@@ -1,8 +1,7 @@
 import { AS_BUILT, holdingTorque, withClutchFault, worn, type ClutchFault } from '../clutch';
 import { BOLLARD, HAWSER } from '../clutch/tests/demo';
-import { engineModel, type Engine } from '../converter';
 import { memberInertias, type Unit } from '../geartrain';
-import { GRAVITY, type Vehicle } from '../vehicle';
+import { GRAVITY } from '../vehicle';
 import {
   demands,
   dragTest,
@@ -22,35 +21,11 @@ import {
   traceAt,
   type EngagementSetup,
 } from './index';
+import { manual, petrol, START, tractor } from './tests/aStart';
 import { demoFile, demoUnit } from '../tests/demoFile';
 
-const petrol = engineModel(demoFile<Engine>('engines/pilot-petrol'));
-const manual = demoUnit('winch-manual');
 const quay = demoUnit('quay-four');
-const tractor = demoFile<Vehicle>('vehicles/yard-tractor');
 
-const START: EngagementSetup = {
-  engine: petrol,
-  clutch: BOLLARD,
-  state: AS_BUILT,
-  unit: manual,
-  apply: ['S1'],
-  vehicle: tractor,
-  grade: 0,
-  pedal: [
-    { time: 0, value: 1 },
-    { time: 0.3, value: 0.6 },
-    { time: 1.5, value: 0.3 },
-    { time: 2, value: 0 },
-  ],
-  throttle: [
-    { time: 0, value: 0.1 },
-    { time: 0.5, value: 0.45 },
-  ],
-  brake: steady(0),
-  seconds: 3,
-  step: 1e-3,
-};
 const run = (change: Partial<EngagementSetup> = {}) => engage({ ...START, ...change });
 const faulty = (fault: ClutchFault) => withClutchFault(BOLLARD, AS_BUILT, fault);
 

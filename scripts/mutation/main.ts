@@ -125,12 +125,6 @@ const sources = tracked('core/**/*.ts', 'core/*.ts').filter(
   (f) => f.startsWith(ONLY) && !/\.test\.ts$|\/tests\/|\/index\.ts$/.test(f),
 );
 const all = sources.flatMap(mutantsOf);
-const random = randomFromSeed(`mutate ${SEED}`);
-const sample: Mutant[] = [];
-const pool = [...all];
-while (sample.length < SAMPLE && pool.length > 0)
-  sample.push(...pool.splice(random.whole(0, pool.length - 1), 1));
-
 const short = (text: string): string => text.replace(/\s+/g, ' ').slice(0, 70);
 const printed = ({ from, to }: Mutant): string => `${short(from)} → ${short(to)}`;
 
@@ -143,8 +137,15 @@ function toldOf(line: string): Mutant[] {
     .toSorted((m, n) => away(m) - away(n))
     .slice(0, 1);
 }
-if (AGAIN !== '')
-  sample.splice(0, sample.length, ...readFileSync(AGAIN, 'utf8').split('\n').flatMap(toldOf));
+
+function drawn(): Mutant[] {
+  const random = randomFromSeed(`mutate ${SEED}`);
+  const pool = [...all];
+  const draws = Math.min(SAMPLE, pool.length);
+  return Array.from({ length: draws }, () => pool.splice(random.whole(0, pool.length - 1), 1)[0]!);
+}
+
+const sample = AGAIN === '' ? drawn() : readFileSync(AGAIN, 'utf8').split('\n').flatMap(toldOf);
 
 copyWith(sample);
 const tests = await soundRun();

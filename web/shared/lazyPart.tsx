@@ -44,16 +44,12 @@ export function lazyPart<P extends object>(
   let known: ComponentType<P> | null = null;
   let asked: Promise<ComponentType<P>> | null = null;
   const ask = (): Promise<ComponentType<P>> => {
-    asked ??= load().finally(() => (asked = null));
+    asked ??= load()
+      .then((part) => (known = part))
+      .finally(() => (asked = null));
     return asked;
   };
-  return Object.assign(Part, {
-    ahead: () =>
-      void ask().then(
-        (part) => (known = part),
-        () => undefined,
-      ),
-  });
+  return Object.assign(Part, { ahead: () => void ask().catch(() => undefined) });
 
   function Part(props: P) {
     const [Loaded, setLoaded] = useState(() => known);
@@ -65,7 +61,7 @@ export function lazyPart<P extends object>(
       let left = false;
       const fetched = async () => {
         try {
-          known = await ask();
+          await ask();
           // In slices: a press is answered before a large screen is drawn.
           if (!left) startTransition(() => setLoaded(() => known));
         } catch (error) {

@@ -86,6 +86,8 @@ const DEAR: Readonly<Partial<Record<QuestionKind, number>>> = {
   'whole-job': 2,
 };
 
+export const isDear = (kind: QuestionKind): boolean => DEAR[kind] !== undefined;
+
 /** Everyone who thinks in some way about questions of a kind, and some who guess. */
 export function classOf(kind: QuestionKind, draws: number, around?: Around): Answered[] {
   const random = randomFromSeed(`class ${kind}`);
