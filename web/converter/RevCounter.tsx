@@ -1,3 +1,4 @@
+import { useTranslation } from 'react-i18next';
 import type { StallBand } from '../../core/vehicle';
 
 interface Props {
@@ -12,6 +13,7 @@ const TO = 125;
 
 /** A rev counter: the needle, and the band in which a sound unit stalls. */
 export function RevCounter({ rpm, most, band, words }: Props) {
+  const { t } = useTranslation();
   const angle = (v: number) => FROM + ((TO - FROM) * Math.min(v, most)) / most;
   const at = (v: number, r: number) => {
     const a = ((angle(v) - 90) * Math.PI) / 180;
@@ -20,7 +22,7 @@ export function RevCounter({ rpm, most, band, words }: Props) {
   const step = most > 4000 ? 1000 : 500;
   const marks = Array.from({ length: Math.floor(most / step) + 1 }, (_, k) => k * step);
   return (
-    <svg className="rev-counter" viewBox="0 0 200 160" role="img" aria-label={words}>
+    <svg className="rev-counter" viewBox="0 0 200 170" role="img" aria-label={words}>
       <path className="rev-arc" d={`M${at(0, 78)}A78 78 0 1 1 ${at(most, 78)}`} />
       {band && (
         <path className="rev-band" d={`M${at(band.low, 78)}A78 78 0 0 1 ${at(band.high, 78)}`} />
@@ -37,10 +39,16 @@ export function RevCounter({ rpm, most, band, words }: Props) {
           </text>
         </g>
       ))}
+      <text className="rev-number" x={100} y={70}>
+        {t('stall.dial')}
+      </text>
       <path className="rev-needle" d={`M100 96L${at(rpm, 70)}`} />
       <circle className="rev-hub" cx={100} cy={96} r={7} />
       <text className="rev-reading" x={100} y={146}>
         {Math.round(rpm / 10) * 10}
+      </text>
+      <text className="rev-number" x={100} y={164}>
+        {t('units.revPerMin')}
       </text>
     </svg>
   );
