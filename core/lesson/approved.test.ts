@@ -57,6 +57,43 @@ function oddOnes(answer: Answer): [string, Answer][] {
 }
 const twice = (list: readonly unknown[]): unknown[] => [...list, ...list];
 
+type Claimed = Readonly<Record<string, unknown>> & { readonly claim: string };
+
+/** What is said, with one thing in it as another: another number, or another word of those that are said in its place. */
+function otherwise(claim: Claimed, said: readonly Claimed[]): [string, Claimed][] {
+  const others = (key: string, value: unknown): readonly unknown[] => {
+    if (typeof value === 'number') return [1.3 * value + 1e-3, -value];
+    const places = said.filter((c) => c.claim === claim.claim).map((c) => c[key]);
+    return [...new Set(places), 'nobody'].filter((other) => other !== value).slice(0, 3);
+  };
+  return Object.entries(claim)
+    .filter(([key]) => key !== 'claim')
+    .flatMap(([key, value]) =>
+      others(key, value).map((other, k): [string, Claimed] => [
+        `${claim.claim} ${key} ${k}`,
+        { ...claim, [key]: other },
+      ]),
+    );
+}
+
+/** Which of them the model would believe. */
+function believed({ question, subject }: Drawn, said: readonly Claimed[]): string[] {
+  const { reasons } = familyNamed(familyOf(question));
+  const holds = (claim: Claimed): boolean | string => {
+    try {
+      return reasons.holds(claim as never, { question, subject });
+    } catch (error) {
+      return String(error).slice(0, 60);
+    }
+  };
+  return said.flatMap((claim) =>
+    otherwise(claim, said)
+      .map(([name, other]) => [name, holds(other)] as const)
+      .filter(([, so]) => so !== false)
+      .map(([name, so]) => `${name}: ${so}`),
+  );
+}
+
 /** Which of them could have been given. */
 const fittingOf = ({ question, subject }: Drawn, answer: Answer) => {
   const grader = graderOf(question, subject);
@@ -85,7 +122,13 @@ test.each(Object.keys(FAMILIES))(
           if (n === 0) said[`${kind} ${k} fits`] = fittingOf(drawn, answer);
           said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
         });
-        said[`${kind} ${k} brought`] = broughtForward(drawn);
+        const brought = broughtForward(drawn);
+        said[`${kind} ${k} brought`] = brought;
+        if (!isDear(kind))
+          said[`${kind} ${k} believed`] = believed(
+            drawn,
+            brought.map((b) => b.claim as Claimed),
+          );
         if (k < 2) said[`${kind} ${k} others`] = [othersOf(drawn), smallerOf(drawn)];
       }
     }

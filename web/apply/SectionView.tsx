@@ -10,6 +10,8 @@ import {
   type Unit,
 } from '../../core/geartrain';
 import { toNumber } from '../../core/numerics';
+import { useAfterwards } from '../shared/useAfterwards';
+import { isLarge } from '../workers/unitWorker';
 import { fingerReach } from '../shared/fingerReach';
 import type { Turning } from '../bench/useTurning';
 import { formatRatio } from '../shared/numbers';
@@ -52,6 +54,8 @@ export function SectionView(props: Props) {
   const words = unit.members.map((m) => `${m.name}: ${t(`memberRoles.${role(m.id)}`)}`).join(', ');
   // So many lines can't be followed by eye, and would cost every frame.
   const moves = lines.length <= MOST_MOVING;
+  // Gears and members first, the signs on them when those stand.
+  const signs = useAfterwards(isLarge(unit));
   const top = caseY - 34;
   return (
     <svg
@@ -85,23 +89,26 @@ export function SectionView(props: Props) {
           )}
         </g>
       ))}
-      <ToothStrips gears={gears} solution={solution} turning={moves ? turning : STANDS} />
+      {signs && (
+        <ToothStrips gears={gears} solution={solution} turning={moves ? turning : STANDS} />
+      )}
       {onMember && (
         <MemberTargets unit={unit} drawing={drawing} chosen={chosen} onMember={onMember} />
       )}
       {sleevesOf(unit).map((s) => (
         <SleeveFork key={s.id} sleeve={s} elements={elements} />
       ))}
-      {elements.map((e) => (
-        <ElementSign
-          key={e.id}
-          element={e}
-          caseY={caseY}
-          name={unit.elements.find((x) => x.id === e.id)?.name ?? e.id}
-          state={solution.elements.get(e.id)?.state ?? 'open'}
-          onElement={onElement}
-        />
-      ))}
+      {signs &&
+        elements.map((e) => (
+          <ElementSign
+            key={e.id}
+            element={e}
+            caseY={caseY}
+            name={unit.elements.find((x) => x.id === e.id)?.name ?? e.id}
+            state={solution.elements.get(e.id)?.state ?? 'open'}
+            onElement={onElement}
+          />
+        ))}
       <End
         x={8}
         y={drawing.input.y - 12}

@@ -1,9 +1,11 @@
 import { Button, Spin } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Outcome, Unit } from '../../../core/geartrain';
+import type { Outcome, RatioGroup, Unit } from '../../../core/geartrain';
 import { formatRatio } from '../../shared/numbers';
+import { useNear } from '../../shared/useNear';
 import { useCombined } from '../../state/useUnitAnswers';
+import { isLarge } from '../../workers/unitWorker';
 import { sameElements } from '../applySlice';
 import { ToothSearchDialog } from './ToothSearchDialog';
 import './ElsePanel.css';
@@ -50,32 +52,15 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
             </tr>
           </thead>
           <tbody>
-            {groups.slice(0, shown).map(({ ratio, ways }) => (
-              <tr key={ratio}>
-                <td className="num">
-                  <strong>{formatRatio(ratio)}</strong>
-                </td>
-                <td>
-                  {ways.slice(0, MOST_WAYS).map((way) => (
-                    <Button
-                      key={way.join()}
-                      size="small"
-                      type={sameElements(way, applied) ? 'primary' : 'default'}
-                      aria-pressed={sameElements(way, applied)}
-                      onClick={() => onApply([...way])}
-                      className="else-way"
-                    >
-                      {way.length === 0 ? t('apply.nothingOn') : way.join(' ')}
-                    </Button>
-                  ))}
-                  {ways.length > MOST_WAYS && (
-                    <span className="quiet">
-                      {t('apply.more', { count: ways.length - MOST_WAYS })}
-                    </span>
-                  )}
-                </td>
-                <td>{ways.some(inChart) ? t('apply.yes') : '–'}</td>
-              </tr>
+            {groups.slice(0, shown).map((group) => (
+              <GroupRow
+                key={group.ratio}
+                group={group}
+                applied={applied}
+                onApply={onApply}
+                inChart={group.ways.some(inChart)}
+                long={isLarge(unit)}
+              />
             ))}
           </tbody>
         </table>
@@ -94,3 +79,48 @@ export function ElsePanel({ unit, applied, onApply }: Props) {
 const MOST_WAYS = 4;
 /** Ratios shown at once. */
 const MOST_GROUPS = 40;
+/** px */
+const ROW_HEIGHT = 41;
+
+interface GroupRowProps {
+  group: RatioGroup;
+  applied: readonly string[];
+  onApply: (ids: string[]) => void;
+  /** The unit's chart has one of its ways. */
+  inChart: boolean;
+  /** The list is so long that what is far from the screen is left undrawn. */
+  long: boolean;
+}
+
+/** One ratio and the ways to get it. */
+function GroupRow({ group, applied, onApply, inChart, long }: GroupRowProps) {
+  const { t } = useTranslation();
+  const { ref, near, height } = useNear<HTMLTableRowElement>(long, ROW_HEIGHT);
+  const { ratio, ways } = group;
+  return (
+    <tr ref={ref} style={near ? undefined : { height }}>
+      <td className="num">
+        <strong>{formatRatio(ratio)}</strong>
+      </td>
+      <td>
+        {near &&
+          ways.slice(0, MOST_WAYS).map((way) => (
+            <Button
+              key={way.join()}
+              size="small"
+              type={sameElements(way, applied) ? 'primary' : 'default'}
+              aria-pressed={sameElements(way, applied)}
+              onClick={() => onApply([...way])}
+              className="else-way"
+            >
+              {way.length === 0 ? t('apply.nothingOn') : way.join(' ')}
+            </Button>
+          ))}
+        {ways.length > MOST_WAYS && (
+          <span className="quiet">{t('apply.more', { count: ways.length - MOST_WAYS })}</span>
+        )}
+      </td>
+      <td>{inChart ? t('apply.yes') : '–'}</td>
+    </tr>
+  );
+}

@@ -111,7 +111,11 @@ export function converterClaimHolds(
     case 'changes': {
       const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
       return (
-        now !== null && sameNumber(claim.before, now.before) && sameNumber(claim.after, now.after)
+        question.kind === 'predict-change' &&
+        question.of === claim.of &&
+        now !== null &&
+        sameNumber(claim.before, now.before) &&
+        sameNumber(claim.after, now.after)
       );
     }
     case 'proportion': {
@@ -119,6 +123,7 @@ export function converterClaimHolds(
       const share = shareOf(question);
       return (
         question.kind === 'predict-change' &&
+        question.of === claim.of &&
         now !== null &&
         share !== null &&
         sameNumber(share, claim.share) &&

@@ -230,6 +230,7 @@ export function setClaimHolds(
     case 'right-with': {
       const size = sizeOf(set, claim.part, claim.other);
       return (
+        isThird(claim) &&
         size !== null &&
         sameNumber(size, claim.ratio) &&
         inTeeth(claim.form, claim.ratio) &&
@@ -305,7 +306,12 @@ export function setClaimHolds(
     case 'gives': {
       const held = solveSet(set, heldRoles(claim.part, claim.other));
       const size = held.ratio && Math.abs(toNumber(held.ratio));
-      return size !== null && sameNumber(size, claim.ratio) && held.effect === claim.effect;
+      return (
+        isThird(claim) &&
+        size !== null &&
+        sameNumber(size, claim.ratio) &&
+        held.effect === claim.effect
+      );
     }
     case 'as-one':
       return roles.reaction === 'locked' && ratio === 1;
@@ -313,6 +319,9 @@ export function setClaimHolds(
       return roles.reaction === 'free' && solution.effect === 'neutral';
   }
 }
+
+const isThird = ({ part, other, third }: Record<'part' | 'other' | 'third', Port>): boolean =>
+  thirdPort({ drives: part, driven: other }) === third;
 
 /** Ways to make a ratio of a pinion's teeth over another gear's. */
 export const pinionForms = (q: number): number[] => [q, 1 / q, 1 + q, 1 + 1 / q];
