@@ -222,6 +222,9 @@ test('findings: what can’t be computed, and what is odd', () => {
     disc: { ...BOLLARD.disc, ...change },
   });
   expect(codes(disc({ innerRadius: 0.2 }))).toEqual(['inner-over-outer']);
+  // A ring of no width has no face.
+  const { outerRadius } = disc({}).disc;
+  expect(codes(disc({ innerRadius: outerRadius }))).toEqual(['inner-over-outer']);
   expect(codes(disc({ wornThickness: 0.009 }))).toEqual(['worn-over-new']);
   const spring = BOLLARD.cover.spring;
   if (spring.kind !== 'diaphragm') throw new Error('expected a diaphragm');

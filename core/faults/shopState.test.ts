@@ -43,6 +43,10 @@ test('nothing is done on stands with the engine running', () => {
     const { state } = after(kind);
     if (state.place === 'stands') expect([kind, state.engine]).toEqual([kind, 'off']);
   }
+  // Nor where what is done there does not say so itself: it is stopped, wherever it ran before.
+  const runs = { ...ARRIVES, engine: 'runs' as const };
+  expect(reach('automatic', runs, { place: 'stands' })!.state.engine).toBe('off');
+  expect(reach('automatic', runs, {})!.state.engine).toBe('runs');
 });
 
 test('a set costs the least of its orders', () => {

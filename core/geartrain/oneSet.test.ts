@@ -143,6 +143,9 @@ test('findings carry the numbers that would do; a ratio alone is accepted', () =
     [],
   );
   expect(tipGap(single(30, 20, 70, 4))).toBeCloseTo(50 * Math.SQRT1_2 - 22, 12);
+  // One alone has no neighbour; the pairs of a double-pinion set lie as their maker wants them.
+  expect(tipGap(single(30, 20, 70, 1))).toBeNull();
+  expect(tipGap({ ...pair(30, 20, 20, 90), pinions: 3 })).toBeNull();
 });
 
 /** Evaluates a line's right side, as the reader would on paper. */

@@ -7,8 +7,10 @@ import {
   withTeeth,
   type SearchStep,
   type ToothSearch,
+  type GearSet,
   type Unit,
 } from './index';
+import { members, UNNAMED } from './tests/textbookUnits';
 import { demoUnit } from '../tests/demoFile';
 
 const limits = { fewestSun: 20, mostRing: 100, fewestPinion: 14, keep: 5, tolerance: 0.02 };
@@ -121,4 +123,52 @@ test('nothing better is missed where two sets share a ring', () => {
   const { found } = run({ unit, wishes, ...few });
   expect(best).toBeLessThan(0.02);
   expect(found[0]!.error).toBeCloseTo(best, 12);
+});
+
+// The slow twins of a set with pinion pairs alone (ratio R/(R − S) with the sun held and the carrier driving: Willis, 1841), and of one pair of gears up to the last count that is allowed.
+test.each([
+  ['pinion pairs', 1.61, 64],
+  ['a pair of gears', -29 / 28, 29],
+] as const)('nothing better is missed: %s', (name, wish, mostRing) => {
+  const few = { fewestSun: 20, mostRing, fewestPinion: 14, keep: 5, tolerance: 0.05 };
+  const found = (gearset: GearSet, apply: string[]) => {
+    const unit: Unit = {
+      ...UNNAMED,
+      id: 'one',
+      members: members('in', 'out', 'x'),
+      input: 'in',
+      output: 'out',
+      gearsets: [gearset],
+      elements: [
+        { id: 'B', kind: 'brake', between: ['x', 'case'], name: '' },
+        { id: 'C', kind: 'clutch', between: ['in', 'x'], name: '' },
+      ],
+      ranges: [{ id: 'D', lever: 'D', gear: '1', apply }],
+    };
+    return run({ unit, wishes: [{ range: 'D', ratio: wish }], ...few }).found[0]!.error;
+  };
+  let best = Infinity;
+  const tries = (ratio: number) => {
+    best = Math.min(best, Math.abs(ratio / wish - 1));
+  };
+  const { fewestSun, fewestPinion } = few;
+  if (name === 'a pair of gears') {
+    for (let first = fewestPinion; first <= mostRing; first++)
+      for (let second = fewestPinion; second <= mostRing; second++) tries(-second / first);
+    const teeth = { first: 20, second: 20 };
+    const mesh = { id: 'G', kind: 'mesh', first: 'in', second: 'out', teeth } as const;
+    expect(found(mesh, [])).toBeCloseTo(best, 12);
+    expect(best).toBeLessThan(1e-9);
+    return;
+  }
+  for (let ring = fewestSun; ring <= mostRing; ring++)
+    for (let sun = fewestSun; sun < ring; sun++)
+      for (let inner = fewestPinion; inner <= (ring - sun) / 2; inner++) {
+        const set = { kind: 'double-pinion' as const, teeth: { sun, inner, outer: inner, ring } };
+        if (checkTeeth({ ...set, pinions: 3 }).length === 0) tries(ring / (ring - sun));
+      }
+  const teeth = { sun: 24, inner: 14, outer: 14, ring: 64 };
+  const ports = { sun: 'x', carrier: 'in', ring: 'out' };
+  const pairs = { id: 'P', kind: 'double-pinion', pinions: 3, ...ports, teeth } as const;
+  expect(found(pairs, ['B'])).toBeCloseTo(best, 12);
 });

@@ -1,3 +1,4 @@
+import { throttleBy } from './sheet';
 import { flipsAt, governorPressure, governorSpeed, netUp, throttlePressure } from './laws';
 import type { Governor, ShiftValve, ThrottleBy } from './plan';
 
@@ -33,6 +34,8 @@ test('throttle pressure rises with the pedal, whatever makes it', () => {
     { kind: 'cable', rest: 0, rise: 600e3, slack: 0 },
     modulator,
     { kind: 'solenoid', points: [0, 200e3, 400e3, 600e3] },
+    // And as plans are made with them.
+    ...(['cable', 'modulator', 'solenoid'] as const).map((kind) => throttleBy(kind, 600e3)),
   ];
   for (const by of laws) {
     expect(throttlePressure({ by }, 0)).toBeCloseTo(0, 6);

@@ -2,11 +2,12 @@ import { randomFromSeed } from '../numerics';
 import { expectApproved } from '../tests/approved';
 import { graderOf, keyFor } from './assess';
 import { classBook } from './classBook';
-import { FAMILIES, familyNamed } from './families/families';
+import { FAMILIES, familyNamed, type Subject } from './families/families';
 import { posedIn } from './posed';
 import type { Grader } from './grading';
 import { familyOf, QUESTION_KINDS, type Answer, type QuestionKind } from './question';
 import { inLesson } from './tests/askable';
+import { tellsOf } from './tells';
 import { drawQuestion, type Drawn } from './tests/drawnQuestions';
 import { demoAttempts, lessons } from './tests/records';
 import { answeredByThought, broughtForward, isDear } from './tests/simulatedClass';
@@ -94,6 +95,19 @@ function believed({ question, subject }: Drawn, said: readonly Claimed[]): strin
   );
 }
 
+/** What comes of it where one of the models is missing. */
+function without({ question, subject }: Drawn): [string, unknown][] {
+  if (!('rig' in subject)) return [];
+  return Object.keys(subject.rig).map((part): [string, unknown] => {
+    const rig = { ...subject.rig, [part]: null };
+    try {
+      return [part, keyFor(question, { ...subject, rig } as Subject)];
+    } catch (error) {
+      return [part, String(error).slice(0, 60)];
+    }
+  });
+}
+
 /** Which of them could have been given. */
 const fittingOf = ({ question, subject }: Drawn, answer: Answer) => {
   const grader = graderOf(question, subject);
@@ -122,6 +136,8 @@ test.each(Object.keys(FAMILIES))(
           if (n === 0) said[`${kind} ${k} fits`] = fittingOf(drawn, answer);
           said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
         });
+        if (k === 0 && !isDear(kind))
+          said[`${kind} tells`] = [tellsOf(question, subject), without(drawn)];
         const brought = broughtForward(drawn);
         said[`${kind} ${k} brought`] = brought;
         if (!isDear(kind))

@@ -1,3 +1,4 @@
+import { expectApproved } from '../tests/approved';
 import type { Clutch, ClutchPack } from '../clutch';
 import type { Converter, Engine } from '../converter';
 import { demoFile, demoUnit } from '../tests/demoFile';
@@ -53,6 +54,19 @@ test.each(DRAFT_SUBJECTS)('%s: an ordinary lesson whose every question can be as
   // No two questions are the same.
   const texts = questions.map((q) => JSON.stringify(q.question));
   expect(new Set(texts).size).toBe(texts.length);
+});
+
+test('lessons as they are drafted', () => {
+  expectApproved(
+    'drafted',
+    Object.fromEntries(
+      DRAFT_SUBJECTS.flatMap((subject) =>
+        drafted(subject, 20)!.steps.flatMap((step) =>
+          step.blocks.map((block) => [`${subject} ${step.id} ${block.id}`, block]),
+        ),
+      ),
+    ),
+  );
 });
 
 test('ratios in an hour: each formula that is got wrong is met at least twice', () => {

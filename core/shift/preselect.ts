@@ -147,9 +147,8 @@ function waitingNow(
   }
   const gained =
     (traceAt(speed, time) - traceAt(speed, Math.max(0, time - LOOKS_BACK))) / LOOKS_BACK;
-  const wanted =
-    gained > waits.gains ? gear + 1 : gained < waits.brakes ? gear - 1 : (before ?? gear + 1);
-  return can(wanted) ? wanted : before;
+  const wanted = gained > waits.gains ? gear + 1 : gained < waits.brakes ? gear - 1 : before;
+  return wanted !== null && can(wanted) ? wanted : before;
 }
 
 /** s below which one choice is no worse than another. */
