@@ -1,4 +1,13 @@
-import { fraction, negate, ONE, signOf, subtract, toNumber, type Fraction } from '../numerics';
+import {
+  fraction,
+  negate,
+  ONE,
+  onceFor,
+  signOf,
+  subtract,
+  toNumber,
+  type Fraction,
+} from '../numerics';
 import { pinionSpeeds, type PinionSpeed } from './pinionSpeeds';
 import { solveUnit, type Outcome } from './solve';
 import {
@@ -103,7 +112,12 @@ export interface SetSolution {
 }
 
 /** Speeds, ratio and torques of one set. */
-export function solveSet(set: PlanetarySet, roles: Roles): SetSolution {
+export const solveSet = (set: PlanetarySet, roles: Roles): SetSolution =>
+  solved(set, `${roles.drives} ${roles.driven} ${roles.reaction}`, () => solveAnew(set, roles));
+
+const solved = onceFor<PlanetarySet, SetSolution>();
+
+function solveAnew(set: PlanetarySet, roles: Roles): SetSolution {
   const applied = { held: ['hold'], locked: ['lock'], free: [] }[roles.reaction];
   const unit = unitOfSet(set, roles);
   const solution = solveUnit(unit, applied);

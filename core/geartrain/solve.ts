@@ -7,6 +7,7 @@ import {
   multiply,
   negate,
   ONE,
+  onceFor,
   oneLast,
   reduceRows,
   reduceWhole,
@@ -58,6 +59,15 @@ export interface Solution {
  * @throws Error when an id in `applied` is not an element of the unit, or a port names no member
  */
 export function solveUnit(unit: Unit, applied: readonly string[], load: Load = 'drive'): Solution {
+  return solved(unit, `${load} ${[...applied].sort().join(' ')}`, () =>
+    solveAnew(unit, applied, load),
+  );
+}
+
+/** A drawing, a chart and what is said of them ask for the same ranges over and over. */
+const solved = onceFor<Unit, Solution>();
+
+function solveAnew(unit: Unit, applied: readonly string[], load: Load): Solution {
   for (const id of applied)
     if (!unit.elements.some((e) => e.id === id))
       throw new Error(`solveUnit: expected an element of unit "${unit.id}", got "${id}"`);

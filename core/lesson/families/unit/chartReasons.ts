@@ -1,7 +1,7 @@
-import type { Unit } from '../../../geartrain';
+import { solveUnit, type Unit } from '../../../geartrain';
 import type { Of, Keyed, ThoughtOf } from '../../family';
 import { doesOf, type UnitClaim } from './claims';
-import { rowsAlike, solvedOnce, type UnitKey } from './key';
+import { rowsAlike, type UnitKey } from './key';
 import { applyOf, cellKey } from './kinds';
 import type { UnitSlip } from './slips';
 import type { UnitTypes } from './types';
@@ -19,7 +19,7 @@ export function chartThoughts({
   key,
 }: Keyed<UnitTypes, 'fill-chart'>): ThoughtOf<UnitTypes, 'fill-chart'>[] {
   if (key.kind !== 'fill-chart') return [];
-  const driving = unit.ranges.filter((r) => solvedOnce(unit, r.apply).outcome === 'drives');
+  const driving = unit.ranges.filter((r) => solveUnit(unit, r.apply).outcome === 'drives');
   if (driving.length === 0) return [];
   const filled = (of: (apply: readonly string[]) => readonly string[]) =>
     key.ranges.flatMap((r) => of(r.apply).map((e) => cellKey(r.id, e)));
@@ -45,13 +45,13 @@ export function chartThoughts({
           { claim: 'does', ...doesOf(unit, range.apply, 'drive') },
         ]),
   });
-  const drives = (row: Row) => solvedOnce(unit, row.range.apply).outcome === 'drives';
+  const drives = (row: Row) => solveUnit(unit, row.range.apply).outcome === 'drives';
   const subset = (row: Row) =>
     row.given.length > 0 &&
     row.given.length < row.range.apply.length &&
     row.given.every((e) => row.range.apply.includes(e));
   const binds = (row: Row) => {
-    const { outcome } = solvedOnce(unit, row.given);
+    const { outcome } = solveUnit(unit, row.given);
     return outcome !== 'drives' && outcome !== 'neutral';
   };
   const all = unit.elements.filter((e) => e.kind !== 'one-way').map((e) => e.id);
@@ -92,5 +92,5 @@ export function chartThoughts({
 /** What some other range that drives has on. */
 const anotherRow = (unit: Unit, apply: readonly string[]): readonly string[] =>
   unit.ranges.find(
-    (o) => solvedOnce(unit, o.apply).outcome === 'drives' && !rowsAlike(unit, o.apply, apply),
+    (o) => solveUnit(unit, o.apply).outcome === 'drives' && !rowsAlike(unit, o.apply, apply),
   )?.apply ?? apply;

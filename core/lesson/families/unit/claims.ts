@@ -13,7 +13,6 @@ import { sameNumber, toNumber } from '../../../numerics';
 import { numberClaimHolds, type NumberClaim } from '../../numberClaims';
 import { within, type Direction } from '../../questionParts';
 import type { UnitQuestion } from './kinds';
-import { solvedOnce } from './key';
 
 /** What a set of applied elements does; `ratio` is its size where it drives. */
 export interface Does {
@@ -49,7 +48,7 @@ export type UnitClaim =
     };
 
 export function doesOf(unit: Unit, apply: readonly string[], load: Load): Does {
-  return doing(solvedOnce(unit, apply, load), apply, load);
+  return doing(solveUnit(unit, apply, load), apply, load);
 }
 
 function doing(
@@ -74,7 +73,7 @@ export const sameDoing = (a: Does, b: Does): boolean =>
 
 /** The ratios of the meshes that power goes through one after the other; `null` where it goes through a planetary set. */
 export function meshStages(unit: Unit, apply: readonly string[]): number[] | null {
-  const solution = solvedOnce(unit, apply);
+  const solution = solveUnit(unit, apply);
   if (solution.outcome !== 'drives' || !solution.ratio) return null;
   const loaded = unit.gearsets.filter((g) => {
     const torque = solution.setTorques.get(g.id);

@@ -1,11 +1,9 @@
 import { found, refused, type KeyResult } from '../../family';
-import { onceFor } from '../../../numerics';
 import {
   holdersOf,
   powerFlow,
   powerSteps,
   solveUnit,
-  type Load,
   type Outcome,
   type Range,
   type Solution,
@@ -142,16 +140,10 @@ function shortestWay(
   return null;
 }
 
-/** A class fills in much the same rows over and over. */
-const solved = onceFor<Unit, Solution>();
-
-export const solvedOnce = (unit: Unit, apply: readonly string[], load: Load = 'drive'): Solution =>
-  solved(unit, `${load} ${[...apply].sort().join(' ')}`, () => solveUnit(unit, apply, load));
-
 /** Two rows of a chart do the same: on drive and on coast, with the same ratio. */
 export function rowsAlike(unit: Unit, a: readonly string[], b: readonly string[]): boolean {
   return (['drive', 'coast'] as const).every((load) => {
-    const [x, y] = [solvedOnce(unit, a, load), solvedOnce(unit, b, load)];
+    const [x, y] = [solveUnit(unit, a, load), solveUnit(unit, b, load)];
     if (x.outcome !== y.outcome) return false;
     return x.ratio && y.ratio ? equals(x.ratio, y.ratio) : x.ratio === y.ratio;
   });

@@ -1,7 +1,6 @@
-import { memberRoles, type ElementState, type Unit } from '../../../geartrain';
+import { memberRoles, solveUnit, type ElementState, type Unit } from '../../../geartrain';
 import type { Keyed, ThoughtOf } from '../../family';
 import { doesOf, type Does, type UnitClaim } from './claims';
-import { solvedOnce } from './key';
 import type { UnitSlip } from './slips';
 import type { UnitTypes } from './types';
 
@@ -17,7 +16,7 @@ export function coastThoughts({
 }: Keyed<UnitTypes, 'drive-or-coast'>): ThoughtOf<UnitTypes, 'drive-or-coast'>[] {
   if (key.kind !== 'drive-or-coast') return [];
   const apply = applied(unit, question.range);
-  const { elements } = solvedOnce(unit, apply, 'coast');
+  const { elements } = solveUnit(unit, apply, 'coast');
   const oneWays = unit.elements.filter((e) => e.kind === 'one-way').map((e) => e.id);
   if (!key.braking) {
     const claims = () => key.letGo.flatMap((id) => bothLoads(unit, apply, id));
@@ -60,7 +59,7 @@ const states = (
   element: string,
   load: Does['load'],
 ): UnitClaim[] => {
-  const state = solvedOnce(unit, apply, load).elements.get(element)?.state;
+  const state = solveUnit(unit, apply, load).elements.get(element)?.state;
   return state ? [{ claim: 'element', element, apply, load, state }] : [];
 };
 
@@ -78,7 +77,7 @@ export function reactionThoughts({
 }: Keyed<UnitTypes, 'reaction'>): ThoughtOf<UnitTypes, 'reaction'>[] {
   if (key.kind !== 'reaction') return [];
   const apply = applied(unit, question.range);
-  const solution = solvedOnce(unit, apply);
+  const solution = solveUnit(unit, apply);
   const stateOf = (id: string): ElementState | undefined => solution.elements.get(id)?.state;
   const wrong = (state: ElementState) =>
     unit.elements
@@ -133,7 +132,7 @@ export function pathThoughts({
 }: Keyed<UnitTypes, 'trace-path'>): ThoughtOf<UnitTypes, 'trace-path'>[] {
   if (key.kind !== 'trace-path') return [];
   const apply = applied(unit, question.range);
-  const roles = memberRoles(unit, solvedOnce(unit, apply));
+  const roles = memberRoles(unit, solveUnit(unit, apply));
   const right = key.members;
   const goes: UnitClaim = { claim: 'power-goes', apply, members: right };
   const through = (slip: UnitSlip, role: 'held' | 'idle'): ThoughtOf<UnitTypes, 'trace-path'>[] => {

@@ -1,9 +1,8 @@
-import type { Unit } from '../../../geartrain';
+import { solveUnit, type Unit } from '../../../geartrain';
 import type { Of, Keyed, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { within, type Direction } from '../../questionParts';
 import { doesOf, meshStages, sameDoing, withoutOneWays, type Does, type UnitClaim } from './claims';
-import { solvedOnce } from './key';
 import type { UnitAnswer } from './kinds';
 import type { UnitSlip } from './slips';
 import type { UnitTypes } from './types';
@@ -144,7 +143,7 @@ export function oneWayStates(
   apply: readonly string[],
   load: Does['load'],
 ): UnitClaim[] {
-  const { elements } = solvedOnce(unit, apply, load);
+  const { elements } = solveUnit(unit, apply, load);
   return unit.elements
     .filter((e) => e.kind === 'one-way')
     .flatMap(({ id }): UnitClaim[] => {
