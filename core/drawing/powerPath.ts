@@ -6,7 +6,7 @@ import {
   type Solution,
   type Unit,
 } from '../geartrain';
-import { toNumber, type Fraction } from '../numerics';
+import { onceFor, toNumber, type Fraction } from '../numerics';
 import type { SectionDrawing, SectionLine } from './sectionShapes';
 
 /**
@@ -51,16 +51,16 @@ export function powerPath(
   if (solution.outcome !== 'drives') return [];
   return unit.members.flatMap(({ id }) => {
     const speed = solution.speeds.get(id);
-    const lines = drawing.lines.filter((l) => l.member === id);
-    if (!speed || lines.length === 0) return [];
+    if (!speed) return [];
+    const net = netOnce(drawing, id, () => netOf(drawing.lines.filter((l) => l.member === id)));
+    if (net.length === 0) return [];
     const wheels = wheelsOf(drawing, id, flow);
-    return flowThrough(lines, wheels, terminalsOf(drawing, unit, id, flow)).map(
-      ({ line, power }) => ({
-        ...line,
-        power,
-        speed: toNumber(speed),
-      }),
-    );
+    const terminals = terminalsOf(drawing, unit, id, flow);
+    return flowThrough(id, net, wheels, terminals).map(({ line, power }) => ({
+      ...line,
+      power,
+      speed: toNumber(speed),
+    }));
   });
 }
 
@@ -118,62 +118,69 @@ interface Node {
   readonly y: number;
   /** Inside a gear nothing is drawn. */
   readonly wheel: boolean;
-  power: number;
-  readonly next: Set<Node>;
+  readonly next: readonly Node[];
 }
 
-/** Splits the lines where they meet, hangs the terminals on, and sums power over the tree. */
-function flowThrough(
-  lines: readonly SectionLine[],
-  wheels: readonly Wheel[],
-  terminals: readonly Terminal[],
-): { line: SectionLine; power: number }[] {
-  const nodes = new Map<string, Node>();
-  const nodeAt = (x: number, y: number): Node => {
-    const key = `${Math.round(x)} ${Math.round(y)}`;
-    let node = nodes.get(key);
-    if (!node) nodes.set(key, (node = { x, y, wheel: false, power: 0, next: new Set() }));
-    return node;
-  };
-  for (const l of lines) {
-    nodeAt(l.x1, l.y1);
-    nodeAt(l.x2, l.y2);
-  }
+/** A member's lines, split where they meet: they lie as they lie, whatever runs along them. */
+const netOnce = onceFor<SectionDrawing, readonly Node[]>();
+
+function netOf(lines: readonly SectionLine[]): Node[] {
+  const nodes = new Map<string, Node & { readonly next: Node[] }>();
+  for (const { x1, y1, x2, y2 } of lines)
+    for (const [x, y] of [
+      [x1, y1],
+      [x2, y2],
+    ] as const) {
+      const key = `${Math.round(x)} ${Math.round(y)}`;
+      if (!nodes.has(key)) nodes.set(key, { x, y, wheel: false, next: [] });
+    }
   for (const l of lines) {
     const along = [...nodes.values()]
       .filter((n) => onLine(n, l))
       .sort((a, b) => Math.hypot(a.x - l.x1, a.y - l.y1) - Math.hypot(b.x - l.x1, b.y - l.y1));
     along.slice(1).forEach((node, k) => {
-      node.next.add(along[k]!);
-      along[k]!.next.add(node);
+      const before = along[k]!;
+      if (node.next.includes(before)) return;
+      node.next.push(before);
+      before.next.push(node);
     });
   }
-  const lineNodes = [...nodes.values()];
-  for (const wheel of wheels) {
-    const on = lineNodes.filter(
+  return [...nodes.values()];
+}
+
+/** Hangs gears and terminals on a member's net, and sums power over the tree. */
+function flowThrough(
+  member: string,
+  net: readonly Node[],
+  wheels: readonly Wheel[],
+  terminals: readonly Terminal[],
+): { line: SectionLine; power: number }[] {
+  const powers = new Map<Node, number>();
+  const hubsAt = new Map<Node, Node[]>();
+  const hubs = wheels.map((wheel): Node => {
+    const on = net.filter(
       (n) =>
         n.x >= wheel.left - 1 &&
         n.x <= wheel.right + 1 &&
         n.y >= wheel.top - 1 &&
         n.y <= wheel.bottom + 1,
     );
-    const hub: Node = { ...wheel, wheel: true, next: new Set(on) };
-    nodes.set(`wheel ${wheel.x} ${wheel.y}`, hub);
-    for (const node of on) node.next.add(hub);
-  }
+    const hub = { x: wheel.x, y: wheel.y, wheel: true, next: on };
+    powers.set(hub, wheel.power);
+    for (const node of on) hubsAt.set(node, [...(hubsAt.get(node) ?? []), hub]);
+    return hub;
+  });
   for (const terminal of terminals) {
-    const near = lineNodes.reduce((a, b) =>
-      distance(b, terminal) < distance(a, terminal) ? b : a,
-    );
-    if (distance(near, terminal) <= REACH) near.power += terminal.power;
+    const near = net.reduce((a, b) => (distance(b, terminal) < distance(a, terminal) ? b : a));
+    if (distance(near, terminal) <= REACH)
+      powers.set(near, (powers.get(near) ?? 0) + terminal.power);
   }
-  const member = lines[0]!.member;
   const found: { line: SectionLine; power: number }[] = [];
   const seen = new Set<Node>();
   const visit = (node: Node): number => {
     seen.add(node);
-    let total = node.power;
-    for (const next of node.next) {
+    let total = powers.get(node) ?? 0;
+    for (const next of [...node.next, ...(hubsAt.get(node) ?? [])]) {
       if (seen.has(next)) continue;
       const beyond = visit(next);
       total += beyond;
@@ -186,7 +193,7 @@ function flowThrough(
     }
     return total;
   };
-  for (const node of nodes.values()) if (!seen.has(node)) visit(node);
+  for (const node of [...net, ...hubs]) if (!seen.has(node)) visit(node);
   return found;
 }
 

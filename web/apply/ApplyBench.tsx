@@ -116,6 +116,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
   const ranges = chart ?? unit.ranges;
   const applied = useKnownElements(unit, apply.applied);
   const fault = useFittingFault(unit, apply.fault);
+  const rig = useMemo(() => rigOfUnit(unit), [unit]);
   const solution = useMemo(
     () => faultySolution(unit, applied, load, fault ? [fault] : []),
     [unit, applied, load, fault],
@@ -186,7 +187,7 @@ function Bench({ unit, door, units, onUnit }: Props) {
         <Selector ranges={ranges} applied={applied} onRange={choose} />
         <BreakIt broken={fault !== null}>
           <FaultPicker
-            rig={rigOfUnit(unit)}
+            rig={rig}
             kinds={UNIT_FAULT_KINDS}
             sound
             label={t('breakIt.label')}

@@ -23,6 +23,8 @@ interface Props {
   kinds?: readonly FaultKind[];
 }
 
+const keyOf = (f: CaseFault): string => `${f.target}=${f.kind}`;
+
 /** A fault of a machine: which, and how far it has gone. */
 export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }: Props) {
   const { t } = useTranslation();
@@ -30,8 +32,20 @@ export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }
     () => singleFaults(rig).filter((f) => !kinds || kinds.includes(f.kind)),
     [rig, kinds],
   );
-  const targets = [...new Set(faults.map((f) => f.target))];
-  const keyOf = (f: CaseFault) => `${f.target}=${f.kind}`;
+  // A large unit has hundreds, and the bench draws this anew at every press.
+  const named = useMemo(
+    () =>
+      [...new Set(faults.map((f) => f.target))].map((target) => ({
+        label: targetName(t, rig.unit, target),
+        options: faults
+          .filter((f) => f.target === target)
+          .map((f) => ({
+            value: keyOf(f),
+            label: `${shortTarget(t, rig.unit, target)}: ${kindText(t, f.kind)}`,
+          })),
+      })),
+    [faults, rig, t],
+  );
   const chosen = value;
   const graded = chosen && FAULT_SPECS[chosen.kind].levels ? chosen : null;
   return (
@@ -47,18 +61,7 @@ export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }
           const fault = faults.find((f) => keyOf(f) === key);
           onValue(fault ? { target: fault.target, kind: fault.kind } : null);
         }}
-        options={[
-          ...(sound || !value ? [{ value: '', label: t('faults.none') }] : []),
-          ...targets.map((target) => ({
-            label: targetName(t, rig.unit, target),
-            options: faults
-              .filter((f) => f.target === target)
-              .map((f) => ({
-                value: keyOf(f),
-                label: `${shortTarget(t, rig.unit, target)}: ${kindText(t, f.kind)}`,
-              })),
-          })),
-        ]}
+        options={[...(sound || !value ? [{ value: '', label: t('faults.none') }] : []), ...named]}
       />
       {graded && (
         <Select<number>
