@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { openText } from '../formats';
+import { unitFindings } from '../geartrain';
 import { caseProblems, type FaultCase } from './index';
 
 const CASE = JSON.parse(
@@ -67,6 +68,12 @@ test.each<[string, FaultCase, string[]]>([
   ],
 ])('refused: %s', (_name, faultCase, expected) => {
   expect(codes(faultCase)).toEqual(expected);
+});
+
+test('what is only odd about a unit does not keep a case back', () => {
+  const unit = { ...CASE.unit!, members: [...CASE.unit!.members, { id: 'spare', name: 'Spare' }] };
+  expect(unitFindings(unit).map((f) => f.weight)).toEqual(['odd']);
+  expect(codes({ ...CASE, unit })).toEqual([]);
 });
 
 test('a broken file is told by its place', () => {

@@ -58,6 +58,10 @@ describe('packs', () => {
     const bytes = zipSync(good);
     const damaged = readPack(bytes.slice(0, bytes.length - 30));
     expect(damaged).toMatchObject({ failure: { cause: 'pack-damaged' } });
+    // Two entries of one name: whose is it?
+    const named = Buffer.from(zipSync({ ...good, 'media/one.png': PNG, 'media/two.png': json(0) }));
+    const twice = Buffer.from(named.toString('latin1').replaceAll('two.png', 'one.png'), 'latin1');
+    expect(readPack(new Uint8Array(twice))).toMatchObject({ failure: { cause: 'pack-damaged' } });
     const many = Object.fromEntries(Array.from({ length: 500 }, (_, k) => [`media/${k}.png`, PNG]));
     expect(failure({ ...good, ...many })).toBe('pack-too-many');
   });

@@ -1,4 +1,5 @@
 import { expectApproved } from '../tests/approved';
+import { randomFromSeed } from '../numerics';
 import { demoUnits } from '../tests/demoFile';
 import { chartRows } from './applyChart';
 import { combined } from './combinations';
@@ -15,8 +16,25 @@ import { ratioFormula } from './ratioFormula';
 import { loosePairs, sleeveClashes } from './sleeves';
 import { solveUnit } from './solve';
 import { checkTeeth } from './toothConditions';
+import { randomUnit } from './tests/randomUnit';
 import { unitFindings } from './unitFindings';
 import { workedSteps } from './workedSteps';
+
+test('efficiencies of trains of no maker, where most goes round in them', () => {
+  const said: Record<string, unknown> = {};
+  for (let k = 0; k < 60; k++) {
+    const unit = randomUnit(randomFromSeed(`lossy ${k}`));
+    const ids = unit.elements.map((e) => e.id);
+    for (let bits = 0; bits < 2 ** ids.length; bits++)
+      for (const load of ['drive', 'coast'] as const) {
+        const on = ids.filter((_id, n) => bits & (1 << n));
+        const result = efficiency(unit, on, load, { external: 0.9, internal: 0.95 });
+        if (result.kind === 'self-locking' || (result.kind === 'turns' && result.efficiency < 1))
+          said[`${k} ${on.join(' ')} ${load}`] = result;
+      }
+  }
+  expectApproved('efficiency', said);
+});
 
 test('whole units: what every row gives, how, and at what loss', () => {
   const said: Record<string, unknown> = {};

@@ -318,7 +318,7 @@ export const PLAN_FAULTS: { readonly [K in PlanFaultKind]: PlanFaultSpec } = {
     measure: 'times',
     limits: [0, 8],
     usual: 5,
-    fits: (part) => part.kind === 'control' && part.learned.length > 0,
+    fits: (part) => part.kind === 'control' && part.learned.some((l) => l.seconds > 0),
     ...on(['control'], (worn, part, amount) =>
       changed(worn, {
         ...part,

@@ -259,6 +259,7 @@ test('every fault of every part changes the plan or its condition, and what is n
     plan,
     planFor(unit, { throttle: 'modulator', shifting: 'solenoids' }),
     planFor(unit, { throttle: 'solenoid', shifting: 'solenoids' }),
+    withNothingLearned(planFor(unit, { shifting: 'solenoids' })),
   ];
   for (const made of plans) {
     const sound = withPlanFaults(made, []);

@@ -262,6 +262,14 @@ test('two states of one record: the later goes on where the earlier ends, or the
     'q2',
     'q1',
   ]);
+  // Finished is what one of the two says is finished; where both do, as it is stored.
+  const [early, late] = ['2030-01-01T09:00:00Z', '2030-01-02T09:00:00Z'];
+  expect(mergedAttempt(one, two)).not.toHaveProperty('finishedAt');
+  expect(mergedAttempt(one, { ...two, finishedAt: late }).finishedAt).toBe(late);
+  expect(mergedAttempt({ ...one, finishedAt: early }, two).finishedAt).toBe(early);
+  expect(mergedAttempt({ ...one, finishedAt: early }, { ...two, finishedAt: late })).toMatchObject({
+    finishedAt: early,
+  });
 });
 
 test('a keeper’s books are those made afresh, whatever was changed between', () => {

@@ -230,6 +230,8 @@ test('a monotone curve passes its points and never overshoots', () => {
   // Published: Moler, Numerical Computing with MATLAB, pchipend (from memory): where the curve turns at the next point, the end
   // climbs at most thrice as steeply as its chord; 3·1/8 + 1/2 half-way, and 0 where it would start the wrong way.
   expect(monotoneCurve([0, 1, 2], [0, 1, -8]).at(0.5)).toBeCloseTo(0.875, 12);
+  // Twice as steep all along, the same twice as high.
+  expect(monotoneCurve([0, 1, 2], [0, 2, -16]).at(0.5)).toBeCloseTo(1.75, 12);
   // By hand: 0 at the start, 6/(3/1 + 3/9) at the next point.
   expect(monotoneCurve([0, 1, 2], [0, 1, 10]).at(0.5)).toBeCloseTo(0.275, 12);
   const straight = monotoneCurve([0, 2, 3], [1, 5, 7]);
