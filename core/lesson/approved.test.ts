@@ -95,6 +95,26 @@ function believed({ question, subject }: Drawn, said: readonly Claimed[]): strin
   );
 }
 
+/** The question with one thing in it as another, whichever that is: its key, or why it can't be asked so. */
+function otherwiseAsked({ question, subject }: Drawn): [string, unknown][] {
+  const others = (value: unknown): readonly unknown[] => {
+    if (Array.isArray(value)) return [[], value.slice(1)];
+    if (typeof value === 'string') return ['nobody'];
+    return typeof value === 'number' && !isDear(question.kind) ? [0, -value, 1.5 * value] : [];
+  };
+  return Object.entries(question)
+    .filter(([key]) => !['id', 'kind', 'prompt'].includes(key))
+    .flatMap(([key, value]) =>
+      others(value).map((other, k): [string, unknown] => {
+        try {
+          return [`${key} ${k}`, keyFor({ ...question, [key]: other } as never, subject)];
+        } catch (error) {
+          return [`${key} ${k}`, String(error).slice(0, 60)];
+        }
+      }),
+    );
+}
+
 /** What comes of it where one of the models is missing. */
 function without({ question, subject }: Drawn): [string, unknown][] {
   if (!('rig' in subject)) return [];
@@ -136,6 +156,7 @@ test.each(Object.keys(FAMILIES))(
           if (n === 0) said[`${kind} ${k} fits`] = fittingOf(drawn, answer);
           said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
         });
+        if (k === 0) said[`${kind} otherwise`] = otherwiseAsked(drawn);
         if (k === 0 && !isDear(kind))
           said[`${kind} tells`] = [tellsOf(question, subject), without(drawn)];
         const brought = broughtForward(drawn);
