@@ -9,7 +9,7 @@ import { memberInertias } from './inertia';
 import { gearOutline, externalTooth, internalTooth } from './involute';
 import { memberRoles } from './memberRoles';
 import { layOutSet, poseSet } from './meshing';
-import { ARRANGEMENTS, readSet, shownSpeeds, solveSet, type PlanetarySet } from './oneSet';
+import { ARRANGEMENTS, readSet, shownSpeeds, solveSet, type PlanetarySet, type Roles } from './oneSet';
 import { unitPinionSpeeds } from './pinionSpeeds';
 import { powerFlow, powerSteps } from './powerFlow';
 import { ratioFormula } from './ratioFormula';
@@ -73,12 +73,14 @@ const SETS: readonly PlanetarySet[] = [
   { kind: 'double-pinion', teeth: { sun: 30, inner: 18, outer: 18, ring: 78 }, pinions: 3 },
 ];
 
+const FREE: Roles = { drives: 'sun', driven: 'carrier', reaction: 'free' };
+
 test('one set: all its arrangements, worked, and as it is drawn', () => {
   const said: Record<string, unknown> = {};
   SETS.forEach((set, k) => {
     const layout = layOutSet(set);
     said[`${k}`] = { checks: checkTeeth(set), layout, pose: poseSet(layout, 0.7, 0.2) };
-    for (const roles of ARRANGEMENTS)
+    for (const roles of [...ARRANGEMENTS, FREE])
       said[`${k} ${JSON.stringify(roles)}`] = {
         solved: solveSet(set, roles),
         worked: workedSteps(set, roles),

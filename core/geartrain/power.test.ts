@@ -304,3 +304,35 @@ test('gear pairs: as many losses as meshes, and none where the shafts are joined
   const joined = efficiency(direct, ['C'], 'drive', mesh);
   expect(joined).toMatchObject({ kind: 'turns', efficiency: 1, torqueRatio: 1 });
 });
+
+// One train in some thousands: the losses turn directions round, those turn the losses, and round again. What is right leads
+// to itself; no iteration comes there, so every direction has to be tried. Found by trying; with 40 % lost in each mesh.
+test('where the directions of power chase each other, the ones that stand are found', () => {
+  const set = (
+    id: string,
+    kind: 'single-pinion' | 'double-pinion',
+    [sun, carrier, ring]: readonly [string, string, string],
+    [s, r]: readonly [number, number],
+  ): GearSet => ({ id, kind, sun, carrier, ring, teeth: { sun: s, ring: r } });
+  const unit: Unit = {
+    ...UNNAMED,
+    id: 'chasing',
+    members: members('m0', 'm1', 'm2', 'm3', 'm4', 'm5', 'm6', 'm7'),
+    input: 'm0',
+    output: 'm1',
+    gearsets: [
+      set('P0', 'double-pinion', ['m6', 'm4', 'm5'], [43, 64]),
+      set('P1', 'double-pinion', ['m6', 'm3', 'm2'], [21, 91]),
+      set('P2', 'double-pinion', ['m0', 'm6', 'm3'], [21, 55]),
+      set('P3', 'single-pinion', ['m3', 'm2', 'm1'], [34, 58]),
+      set('P4', 'double-pinion', ['m7', 'm0', 'm2'], [40, 74]),
+      set('P5', 'single-pinion', ['m2', 'm4', 'm7'], [19, 66]),
+    ],
+    elements: [{ id: 'E0', name: '', kind: 'brake', between: ['m5', CASE] }],
+  };
+  const found = efficiency(unit, ['E0'], 'drive', { external: 0.6, internal: 0.7 });
+  expect(found).toMatchObject({ kind: 'turns', efficiency: expect.closeTo(0.252004, 6) });
+  // What comes out is that share of what a train without loss would give.
+  const ratio = Math.abs(toNumber(solveUnit(unit, ['E0']).ratio!));
+  expect(found).toMatchObject({ torqueRatio: expect.closeTo(0.252004 * ratio, 5) });
+});

@@ -127,6 +127,10 @@ test('a wrong ratio that one other arrangement gives: what would make it right i
   // The right size and the wrong way, or a size that no arrangement gives: nothing else is meant.
   expect(one(5).step).toBe(false);
   expect(one(7.7).step).toBe(false);
+  // A speed of 4 rev/min is the ratio of nothing.
+  const speed = { ...question, ask: 'output-speed' as const };
+  const four = [wrong({ kind: 'number', value: 4 })];
+  expect(after({ lesson: asked.lesson, question: speed }, four).step).toBe(false);
   // Read so roughly, both 5 and 4 are meant.
   const rough = {
     ...question,

@@ -286,6 +286,8 @@ test('sweeps: every run once, shared between workers, and more wear never holds 
   const parts = [0, 1].flatMap((index) => [...sweepEngagement(sweep, { index, of: 2 })]);
   expect(parts.sort((a, b) => a.index - b.index)).toEqual(all);
   expect(all.map((p) => p.index)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8]);
+  // Evenly from the first value to the last.
+  [0.3, 1.65, 3].forEach((value, k) => expect(all[4 * k]!.value).toBeCloseTo(value, 12));
   // Energy against how fast it engages: a longer slip under power heats more, a quick one jolts more.
   expect(all.at(-1)!.summary.heat).toBeGreaterThan(all[2]!.summary.heat);
   expect(all[0]!.summary.jerk).toBeGreaterThan(all.at(-1)!.summary.jerk);
