@@ -34,6 +34,8 @@ function copyWith(sample: readonly Mutant[]): void {
   mkdirSync(HOME, { recursive: true });
   for (const part of tracked(
     'core',
+    'web',
+    'cli',
     'demo',
     'docs/*.md',
     'docs/schemas',
@@ -108,10 +110,15 @@ function soMuchOf(tests: readonly TestFile[]): TestFile[] {
   return tests.filter((t) => (sum += t.ms) <= ENOUGH_MS + t.ms);
 }
 
+/** Words, files and commands tell of core, too. */
+const TESTS = ['core', 'web', 'cli', 'demo'].flatMap((part) =>
+  tracked(`${part}/**/*.test.ts`, `${part}/*.test.ts`),
+);
+
 /** Every test file with all bugs asleep: how long it takes, and which bugs it meets. */
 async function soundRun(): Promise<TestFile[]> {
   const found: TestFile[] = [];
-  await each(tracked('core/**/*.test.ts'), async (file, k) => {
+  await each(TESTS, async (file, k) => {
     const hits = path.join(HOME, `hits-${k}.json`);
     const { passed, ms, said } = await runTests(-1, hits, [file], LONG_MS);
     if (passed)
