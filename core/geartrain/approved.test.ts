@@ -9,7 +9,14 @@ import { memberInertias } from './inertia';
 import { gearOutline, externalTooth, internalTooth } from './involute';
 import { memberRoles } from './memberRoles';
 import { layOutSet, poseSet } from './meshing';
-import { ARRANGEMENTS, readSet, shownSpeeds, solveSet, type PlanetarySet, type Roles } from './oneSet';
+import {
+  ARRANGEMENTS,
+  readSet,
+  shownSpeeds,
+  solveSet,
+  type PlanetarySet,
+  type Roles,
+} from './oneSet';
 import { unitPinionSpeeds } from './pinionSpeeds';
 import { powerFlow, powerSteps } from './powerFlow';
 import { ratioFormula } from './ratioFormula';

@@ -1,3 +1,4 @@
+import { findRoot } from '../numerics';
 import { leakAt, orificeFlow, type OilRunning } from './laws';
 import { chamberOf, type Chamber } from './chamber';
 import type { Circuit, OilState } from './circuit';
@@ -182,12 +183,6 @@ const restPressure = (fed: number, k: number, leak: number): number =>
 function lineNow(steady: number, given: number, kLeaks: number, taken: Taken): number {
   const asks = (p: number) => kLeaks * Math.sqrt(p) + taken(p);
   if (asks(steady) <= given || steady <= 0) return steady;
-  let [low, high] = [0, steady];
-  for (let k = 0; k < LINE_HALVINGS; k++) {
-    const middle = (low + high) / 2;
-    if (asks(middle) > given) high = middle;
-    else low = middle;
-  }
-  return low;
+  return findRoot((p) => asks(p) - given, 0, steady, NEAR_PA).x;
 }
-const LINE_HALVINGS = 24;
+const NEAR_PA = 0.05;

@@ -1,4 +1,4 @@
-import { solveDense } from '../numerics';
+import { findRoot, solveDense } from '../numerics';
 import { orificeFlow, orificeSlope } from './laws';
 
 /**
@@ -307,7 +307,7 @@ export function balance(
   return { pressures: p, steps, balanced: worst <= close };
 }
 
-const HALVINGS = 60;
+const NEAR_PA = 1e-3;
 
 /** Every node brought into balance by itself, one after the other. */
 function inTurn(
@@ -324,11 +324,6 @@ function inTurn(
       return flows[k]!;
     };
     while (high < MOST_PRESSURE && inflow(high) > 0) [low, high] = [high, 4 * high];
-    for (let i = 0; i < HALVINGS && high - low > 1e-3; i++) {
-      const middle = (low + high) / 2;
-      if (inflow(middle) > 0) low = middle;
-      else high = middle;
-    }
-    p[k] = (low + high) / 2;
+    p[k] = findRoot(inflow, low, high, NEAR_PA).x;
   }
 }

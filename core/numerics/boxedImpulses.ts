@@ -1,3 +1,5 @@
+import { solveDense } from './dense';
+
 /**
  * The boxed linear complementarity problem of one time step: impulses p between bounds so that with v = W·p + b
  *
@@ -39,7 +41,7 @@ export function boxedSolver(w: readonly Float64Array[]): BoxedSolver {
   const guess = new Int8Array(m);
   const pending = new Int8Array(m);
   const free = new Int32Array(m);
-  const system = Array.from({ length: m }, () => new Float64Array(m + 1));
+  const [system, right] = [new Float64Array(m * m), new Float64Array(m)];
   /** The largest of the terms that make v_k, as a yardstick. */
   const scale = (k: number, p: Float64Array, b: Float64Array): number => {
     let largest = Math.abs(b[k]!);
@@ -52,15 +54,12 @@ export function boxedSolver(w: readonly Float64Array[]): BoxedSolver {
     for (let r = 0; r < count; r++) {
       const k = free[r]!;
       const row = w[k]!;
-      let right = -b[k]!;
-      for (let j = 0; j < m; j++) if (guess[j] !== FREE) right -= row[j]! * p[j]!;
-      for (let c = 0; c < count; c++) system[r]![c] = row[free[c]!]!;
-      system[r]![count] = right;
+      right[r] = -b[k]!;
+      for (let j = 0; j < m; j++) if (guess[j] !== FREE) right[r]! -= row[j]! * p[j]!;
+      for (let c = 0; c < count; c++) system[r * count + c] = row[free[c]!]!;
     }
-    return eliminate(system, count) && spread(count, p);
-  }
-  function spread(count: number, p: Float64Array): boolean {
-    for (let r = 0; r < count; r++) p[free[r]!] = system[r]![count]!;
+    if (!solveDense(system, right, count)) return false;
+    for (let r = 0; r < count; r++) p[free[r]!] = right[r]!;
     return true;
   }
 
@@ -116,28 +115,4 @@ export function boxedSolver(w: readonly Float64Array[]): BoxedSolver {
       }
     },
   };
-}
-
-/** Gauss with partial pivoting in place; the answers land in the last column. False when it is singular. */
-function eliminate(a: readonly Float64Array[], n: number): boolean {
-  const rows = a as Float64Array[];
-  for (let c = 0; c < n; c++) {
-    let top = c;
-    for (let r = c + 1; r < n; r++) if (Math.abs(rows[r]![c]!) > Math.abs(rows[top]![c]!)) top = r;
-    const pivot = rows[top]![c]!;
-    if (!(Math.abs(pivot) > 0)) return false;
-    [rows[c], rows[top]] = [rows[top]!, rows[c]!];
-    for (let r = c + 1; r < n; r++) {
-      const share = rows[r]![c]! / pivot;
-      if (share === 0) continue;
-      for (let j = c; j <= n; j++) rows[r]![j]! -= share * rows[c]![j]!;
-    }
-  }
-  for (let r = n - 1; r >= 0; r--) {
-    const row = rows[r]!;
-    let sum = row[n]!;
-    for (let c = r + 1; c < n; c++) sum -= row[c]! * rows[c]![n]!;
-    row[n] = sum / row[r]!;
-  }
-  return true;
 }

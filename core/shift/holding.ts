@@ -1,7 +1,7 @@
 import { holdingTorque, worn, AS_BUILT, type Clutch, type ClutchState } from '../clutch';
 import type { EngineModel } from '../converter';
 import { solveUnit, type Unit } from '../geartrain';
-import { toNumber } from '../numerics';
+import { findRoot, toNumber } from '../numerics';
 import { drivelineOf, GRAVITY, type Vehicle } from '../vehicle';
 import { mainClutchOf } from './engagementRig';
 
@@ -90,20 +90,16 @@ export function slipWear(
 ): number | null {
   const { newThickness, wornThickness } = clutch.disc;
   const life = LIFE * (newThickness - wornThickness);
-  const holds = (wear: number) => holdingTorque(clutch, worn(clutch, state, wear)) >= torque;
-  if (!holds(0)) return 0;
+  const left = (wear: number) => holdingTorque(clutch, worn(clutch, state, wear)) - torque;
+  if (left(0) < 0) return 0;
   const first = Array.from({ length: STEPS }, (_v, k) => (life * (k + 1)) / STEPS).find(
-    (wear) => !holds(wear),
+    (wear) => left(wear) < 0,
   );
   if (first === undefined) return null;
-  let [good, bad] = [first - life / STEPS, first];
-  for (let k = 0; k < 20; k++) {
-    const middle = (good + bad) / 2;
-    if (holds(middle)) good = middle;
-    else bad = middle;
-  }
-  return (good + bad) / 2;
+  return findRoot(left, first - life / STEPS, first, NEAR_M).x;
 }
+/** m */
+const NEAR_M = 1e-10;
 
 const LIFE = 1.2;
 const STEPS = 60;
