@@ -243,6 +243,13 @@ test('a thick steel warms as a half space does', () => {
   expect(heat.plates[0]!.peakC / closed).toBeGreaterThan(0.85);
   expect(heat.plates[0]!.peakC / closed).toBeLessThan(1.0);
   expect(heat.plates[0]!.peakC).toBeCloseTo(heat.plates[2]!.peakC, 6);
+  // Each layer where it lies: evenly through the first steel, the middle of the stack in the middle, the same from both ends.
+  const { profile } = heat;
+  const whole = 0.0816;
+  expect(profile.map((p, k) => p.x + profile.at(-1 - k)!.x)).toEqual(
+    profile.map(() => expect.closeTo(whole, 9) as number),
+  );
+  expect(profile.every((p, k) => p.x > (profile[k - 1]?.x ?? 0))).toBe(true);
 });
 
 // Common practice, no source: the middle of the pack gets hottest, so the thickest steels go there.

@@ -7,6 +7,7 @@ import {
   cheapestSplit,
   faultKey,
   fittingPairs,
+  ARRIVES,
   nextChecks,
   oddReadings,
   priceAlone,
@@ -161,6 +162,11 @@ test('the next check says most for its minutes', () => {
     expect(next[k]!.worth).toBeLessThanOrEqual(next[k - 1]!.worth + 1e-15);
   for (const n of next) expect(n.bits).toBeGreaterThan(0);
   expect(nextChecks(suspects(all.slice(0, 1), []), shop.checks, [])).toEqual([]);
+  // With the unit out nothing is driven, and nothing is offered that would have to be.
+  const out = nextChecks(known, shop.checks, [], { ...ARRIVES, unit: 'out', place: 'stands' });
+  expect(out.length).toBeGreaterThan(0);
+  expect(out.length).toBeLessThan(next.length);
+  expect(out.filter((n) => n.check.kind === 'road')).toEqual([]);
   const done = [{ check: next[0]!.check, answer: { word: 'x' } }];
   expect(nextChecks(known, shop.checks, done).some((n) => n.check === next[0]!.check)).toBe(false);
 });

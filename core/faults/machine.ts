@@ -19,7 +19,6 @@ import { rigFaultProblem, type Rig } from './rig';
 
 /** A rig as its faults leave it: what each fault touches, and nothing of what comes of it. */
 export interface Machine {
-  readonly faults: readonly Fault[];
   /** Broken links and stripped sets: these change the unit itself. */
   readonly structure: readonly Fault[];
   readonly always: readonly string[];
@@ -48,7 +47,6 @@ export interface Machine {
 }
 
 export const SOUND_MACHINE: Machine = {
-  faults: [],
   structure: [],
   always: [],
   never: [],
@@ -75,8 +73,7 @@ export function machineOf(rig: Rig, faults: readonly Fault[]): Machine {
   return faults.reduce<Machine>((machine, fault) => {
     const problem = rigFaultProblem(rig, fault);
     if (problem) throw new Error(`machineOf: ${problem}: ${fault.target}=${fault.kind}`);
-    const next = afflicted(rig, machine, fault, severityOf(fault));
-    return { ...next, faults: [...next.faults, fault] };
+    return afflicted(rig, machine, fault, severityOf(fault));
   }, SOUND_MACHINE);
 }
 

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { classBook, newBlock, type Attempt, type Lesson } from '../lesson';
+import { classBook, newBlock, newLesson, newStep, type Attempt, type Lesson } from '../lesson';
 import {
   classBookCsv,
   jsonSchemas,
@@ -55,6 +55,14 @@ test('each way a file can be wrong has its own cause', () => {
     newest: 1,
   });
   expect(({} as Record<string, unknown>)['admin']).toBeUndefined();
+});
+
+test('a lesson that was just begun is one', () => {
+  const begun = newLesson('begun', 'Begun', newStep('first', 'First'));
+  expect(openText(JSON.stringify(begun), 'fair-sprocket/lesson')).toEqual({
+    ok: true,
+    document: begun,
+  });
 });
 
 test('all problems are listed with their paths', () => {

@@ -78,6 +78,9 @@ const SETS: readonly PlanetarySet[] = [
   { kind: 'single-pinion', teeth: { sun: 33, pinion: 21, ring: 75 }, pinions: 4 },
   { kind: 'single-pinion', teeth: { sun: 20, pinion: 41, ring: 100 }, pinions: 5 },
   { kind: 'double-pinion', teeth: { sun: 30, inner: 18, outer: 18, ring: 78 }, pinions: 3 },
+  // A ratio alone: pinions are drawn that fit.
+  { kind: 'single-pinion', teeth: { sun: 30, ring: 70 } },
+  { kind: 'double-pinion', teeth: { sun: 30, ring: 78 } },
 ];
 
 const FREE: Roles = { drives: 'sun', driven: 'carrier', reaction: 'free' };
