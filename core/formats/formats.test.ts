@@ -59,7 +59,7 @@ test('each way a file can be wrong has its own cause', () => {
 
 test('a lesson that was just begun is one', () => {
   const begun = newLesson('begun', 'Begun', newStep('first', 'First'));
-  expect(openText(JSON.stringify(begun), 'fair-sprocket/lesson')).toEqual({
+  expect(openText(JSON.stringify(begun), 'fair-sprocket/lesson')).toMatchObject({
     ok: true,
     document: begun,
   });

@@ -107,7 +107,7 @@ function otherwiseAsked({ question, subject }: Drawn): [string, unknown][] {
     .flatMap(([key, value]) =>
       others(value).map((other, k): [string, unknown] => {
         try {
-          return [`${key} ${k}`, keyFor({ ...question, [key]: other } as never, subject)];
+          return [`${key} ${k}`, keyFor({ ...question, [key]: other }, subject)];
         } catch (error) {
           return [`${key} ${k}`, String(error).slice(0, 60)];
         }
