@@ -190,11 +190,12 @@ await each(sample, async (mutant, k) => {
   console.log(`survives ${mutant.file}:${mutant.line} ${printed(mutant)}${met}`);
 });
 rmSync(HOME, { recursive: true, force: true });
-const killed = tried - survivors.length;
-for (const kind of KINDS) {
-  const of = (list: readonly Mutant[]) => list.filter((m) => m.kind === kind).length;
-  if (of(sample) > 0) console.log(`${kind}: ${of(sample) - of(survivors)} of ${of(sample)}`);
+for (const kind of KINDS) told(kind, (m) => m.kind === kind);
+told('without numbers', (m) => m.kind !== 'number');
+told(`all, of ${all.length}`, () => true);
+
+function told(name: string, counts: (m: Mutant) => boolean): void {
+  const many = sample.filter(counts).length;
+  const found = many - survivors.filter(counts).length;
+  if (many > 0) console.log(`${name}: ${found} of ${many}, ${Math.round((100 * found) / many)} %`);
 }
-console.log(
-  `${killed} of ${tried} found, ${Math.round((100 * killed) / Math.max(1, tried))} % (of ${all.length})`,
-);
