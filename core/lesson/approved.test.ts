@@ -2,10 +2,19 @@ import { randomFromSeed } from '../numerics';
 import { expectApproved } from '../tests/approved';
 import { graderOf, keyFor } from './assess';
 import { classBook } from './classBook';
+import { HOLD_ASKS, UPGRADE_ASKS } from './families/clutch/kinds';
+import { CHANGED, MATCH_ASKS, SKETCHED } from './families/converter/kinds';
+import { CHOICE_ASKS, GOALS, hasDirection, NUMBER_ASKS } from './families/gear-set/kinds';
 import { FAMILIES, familyNamed, type Subject } from './families/families';
 import { posedIn } from './posed';
 import type { Grader } from './grading';
-import { familyOf, QUESTION_KINDS, type Answer, type QuestionKind } from './question';
+import {
+  familyOf,
+  QUESTION_KINDS,
+  type Answer,
+  type Question,
+  type QuestionKind,
+} from './question';
 import { inLesson } from './tests/askable';
 import { tellsOf } from './tells';
 import { drawQuestion, type Drawn } from './tests/drawnQuestions';
@@ -13,6 +22,36 @@ import { demoAttempts, lessons } from './tests/records';
 import { answeredByThought, broughtForward, isDear } from './tests/simulatedClass';
 
 const DRAWS = 3;
+
+/** Everything that can be asked of one drawing, where a kind asks for one of several things. */
+const ASKED: Readonly<Partial<Record<QuestionKind, readonly object[]>>> = {
+  number: NUMBER_ASKS.map((ask) => ({ ask, direction: hasDirection(ask) })),
+  choice: [
+    ...CHOICE_ASKS.map((ask) => ({ ask })),
+    ...GOALS.map((goal) => ({ ask: 'arrangement', goal })),
+  ],
+  'read-match': MATCH_ASKS.map((ask) => ({ ask })),
+  'sketch-curve': SKETCHED.map((curve) => ({ curve })),
+  'predict-change': CHANGED.flatMap((of) =>
+    [
+      { kind: 'engine', share: 0.7 },
+      { kind: 'altitude', metres: 2500 },
+      { kind: 'size', factor: 0.9 },
+      { kind: 'stator', fault: 'slips' },
+      { kind: 'stator', fault: 'seized' },
+    ].map((change) => ({ of, change })),
+  ),
+  'will-it-hold': HOLD_ASKS.map((ask) => ({ ask })),
+  'upgrade-limit': UPGRADE_ASKS.map((ask) => ({ ask })),
+};
+
+function allAsked({ question, subject }: Drawn): [string, unknown][] {
+  return (ASKED[question.kind] ?? []).map((other): [string, unknown] => {
+    const asked: Drawn = { question: { ...question, ...other } as Question, subject };
+    const said = answeredByThought(asked).map(({ slip, answer, grade }) => [slip, answer, grade]);
+    return [JSON.stringify(other), [keyFor(asked.question, subject), said, broughtForward(asked)]];
+  });
+}
 
 /** The question as five students would get it. */
 const othersOf = ({ question, subject }: Drawn) => {
@@ -157,6 +196,8 @@ test.each(Object.keys(FAMILIES))(
           said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
         });
         if (k === 0) said[`${kind} otherwise`] = otherwiseAsked(drawn);
+        if (k === 0)
+          for (const [asked, result] of allAsked(drawn)) said[`${kind} ${asked}`] = result;
         if (k === 0 && !isDear(kind))
           said[`${kind} tells`] = [tellsOf(question, subject), without(drawn)];
         const brought = broughtForward(drawn);
