@@ -47,7 +47,7 @@ const ASKED: Readonly<Partial<Record<QuestionKind, readonly object[]>>> = {
 
 function allAsked({ question, subject }: Drawn): [string, unknown][] {
   return (ASKED[question.kind] ?? []).map((other): [string, unknown] => {
-    const asked: Drawn = { question: { ...question, ...other } as Question, subject };
+    const asked: Drawn = { question: { ...question, ...other }, subject };
     const said = answeredByThought(asked).map(({ slip, answer, grade }) => [slip, answer, grade]);
     return [JSON.stringify(other), [keyFor(asked.question, subject), said, broughtForward(asked)]];
   });
