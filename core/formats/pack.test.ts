@@ -1,7 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import CRC32 from 'crc-32';
 import { type Lesson } from '../lesson';
-import { acceptPicture, readPack, writePack } from './index';
+import { acceptPicture, openFile, readPack, writePack } from './index';
 import { sampleLesson as lesson } from './tests/sampleLesson';
 
 const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3]);
@@ -39,6 +39,12 @@ describe('packs', () => {
     const bytes = writePack({ lesson: withPicture(), media });
     expect(readPack(bytes)).toEqual({ ok: true, pack: { lesson: withPicture(), media } });
     expect(writePack({ lesson: withPicture(), media })).toEqual(bytes);
+    // As a file of which nobody has said what it is.
+    expect(openFile(bytes)).toEqual({
+      ok: true,
+      file: { kind: 'lesson', pack: { lesson: withPicture(), media } },
+    });
+    expect(openFile(bytes.slice(0, -30))).toMatchObject({ failure: { cause: 'pack-damaged' } });
     expect(() => writePack({ lesson: withPicture(), media: {} })).toThrow(/picture/);
   });
 

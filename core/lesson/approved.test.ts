@@ -8,13 +8,7 @@ import { CHOICE_ASKS, GOALS, hasDirection, NUMBER_ASKS } from './families/gear-s
 import { FAMILIES, familyNamed, type Subject } from './families/families';
 import { posedIn } from './posed';
 import type { Grader } from './grading';
-import {
-  familyOf,
-  QUESTION_KINDS,
-  type Answer,
-  type Question,
-  type QuestionKind,
-} from './question';
+import { familyOf, QUESTION_KINDS, type Answer, type QuestionKind } from './question';
 import { inLesson } from './tests/askable';
 import { tellsOf } from './tells';
 import { drawQuestion, type Drawn } from './tests/drawnQuestions';
