@@ -11,7 +11,7 @@ export interface Near<T extends HTMLElement> {
 const AROUND = '200px';
 
 /** So many parts come into view in one frame: all at once would hold up a press. */
-const IN_A_FRAME = 4;
+const IN_A_FRAME = 2;
 const waiting: (() => void)[] = [];
 
 function inTurn(show: () => void): void {

@@ -1,7 +1,10 @@
 import { Button, Input, Select } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../../core/formats';
+import type { Member } from '../../../../core/geartrain';
 import { DeleteOutlined, PlusOutlined } from '../../../shared/icons';
+import { useNear } from '../../../shared/useNear';
+import { isLarge } from '../../../workers/unitWorker';
 import type { EditorProps } from './editorProps';
 import { addMember, changeMember, removeMember, tiesOf } from './unitEdits';
 
@@ -25,37 +28,9 @@ export function MembersEditor({ unit, onUnit }: EditorProps) {
         ))}
       </div>
       <ul className="member-list" aria-label={t('apply.members')}>
-        {unit.members.map((member) => {
-          const ties = tiesOf(unit, member.id);
-          const isEnd = member.id === unit.input || member.id === unit.output;
-          return (
-            <li key={member.id}>
-              <Input
-                aria-label={t('unitEditor.memberName', { id: member.id })}
-                maxLength={MOST_NAME}
-                value={member.name}
-                onChange={(e) =>
-                  onUnit(
-                    changeMember(unit, { ...member, name: e.target.value }),
-                    `member ${member.id}`,
-                  )
-                }
-              />
-              <span className="quiet">
-                {ties.length === 0 ? t('unitEditor.untied') : ties.join(' ')}
-              </span>
-              <Button
-                size="small"
-                type="text"
-                icon={<DeleteOutlined />}
-                disabled={ties.length > 0 || isEnd}
-                title={ties.length > 0 || isEnd ? t('unitEditor.stillTied') : undefined}
-                aria-label={t('unitEditor.remove', { name: member.name })}
-                onClick={() => onUnit(removeMember(unit, member.id))}
-              />
-            </li>
-          );
-        })}
+        {unit.members.map((member) => (
+          <MemberRow key={member.id} unit={unit} onUnit={onUnit} member={member} />
+        ))}
       </ul>
       <Button
         icon={<PlusOutlined />}
@@ -66,5 +41,38 @@ export function MembersEditor({ unit, onUnit }: EditorProps) {
         {t('unitEditor.addMember')}
       </Button>
     </>
+  );
+}
+
+/** px */
+const ROW_HEIGHT = 40;
+
+function MemberRow({ unit, onUnit, member }: EditorProps & { member: Member }) {
+  const { t } = useTranslation();
+  const { ref, near, height } = useNear<HTMLLIElement>(isLarge(unit), ROW_HEIGHT);
+  if (!near) return <li ref={ref} style={{ height }} />;
+  const ties = tiesOf(unit, member.id);
+  const isEnd = member.id === unit.input || member.id === unit.output;
+  return (
+    <li ref={ref}>
+      <Input
+        aria-label={t('unitEditor.memberName', { id: member.id })}
+        maxLength={MOST_NAME}
+        value={member.name}
+        onChange={(e) =>
+          onUnit(changeMember(unit, { ...member, name: e.target.value }), `member ${member.id}`)
+        }
+      />
+      <span className="quiet">{ties.length === 0 ? t('unitEditor.untied') : ties.join(' ')}</span>
+      <Button
+        size="small"
+        type="text"
+        icon={<DeleteOutlined />}
+        disabled={ties.length > 0 || isEnd}
+        title={ties.length > 0 || isEnd ? t('unitEditor.stillTied') : undefined}
+        aria-label={t('unitEditor.remove', { name: member.name })}
+        onClick={() => onUnit(removeMember(unit, member.id))}
+      />
+    </li>
   );
 }

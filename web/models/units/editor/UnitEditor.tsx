@@ -1,5 +1,5 @@
 import { Input, Segmented } from 'antd';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME, openUnit } from '../../../../core/formats';
 import { solveUnit, type Unit, type UnitFinding } from '../../../../core/geartrain';
@@ -10,6 +10,7 @@ import { useModelAutosave } from '../../useModelAutosave';
 import { withNotes } from '../../withNotes';
 import { UnitSheet } from '../../../apply/UnitSheet';
 import { SECTION } from '../../../apply/applySlice';
+import { useLatest } from '../../../shared/useLatest';
 import { useAfterwards } from '../../../shared/useAfterwards';
 import { useTurning } from '../../../bench/useTurning';
 import { useUnitFigures } from '../../../state/useUnitAnswers';
@@ -20,8 +21,17 @@ import { FindingsList } from './FindingsList';
 import { GearSetsEditor } from './GearSetsEditor';
 import { MembersEditor } from './MembersEditor';
 import { RangesEditor } from './RangesEditor';
+import { carriedOver } from './unitEdits';
 import '../../../bench/SideColumn.css';
 import './UnitEditor.css';
+
+// What is typed above them is nothing to them.
+const [Chart, Sets, Elements, Members] = [
+  memo(RangesEditor),
+  memo(GearSetsEditor),
+  memo(ElementsEditor),
+  memo(MembersEditor),
+] as const;
 
 const PARTS = ['sets', 'elements', 'members', 'about'] as const;
 const EDITOR_RPM = 1200;
@@ -32,22 +42,43 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const [part, setPart] = useState<(typeof PARTS)[number]>('sets');
+  const shownPart = useDeferredValue(part);
   const [view, setView] = useState(SECTION);
   const [rangeId, setRangeId] = useState(draft.ranges[0]?.id ?? '');
   const opened = useMemo(() => openUnit(draft), [draft]);
   const sound = opened.ok;
-  const drawn = useAfterwards(isLarge(draft)) && sound;
-  const findings = useUnitFigures(drawn ? draft : null)?.findings ?? NONE;
+  const parts = useParts(draft);
+  const large = isLarge(draft);
+  const drawn = useAfterwards(large) && sound;
+  const findings = useUnitFigures(drawn ? parts : null)?.findings ?? NONE;
   const autosave = useModelAutosave(draft, sound);
-  const range = draft.ranges.find((r) => r.id === rangeId) ?? draft.ranges[0];
+  // A large one is drawn, and its chart, when what was pressed or typed stands; what is typed in the chart shows at once.
+  const wasDrawn = useDeferredValue(drawn);
+  const before = useDeferredValue(draft);
+  const sheet = large && wasDrawn ? before : draft;
+  const charted = sheet.ranges === draft.ranges ? sheet : draft;
+  const solved = useParts(sheet);
+  const range = sheet.ranges.find((r) => r.id === rangeId) ?? sheet.ranges[0];
   const solution = useMemo(
-    () => (drawn ? solveUnit(draft, range?.apply ?? []) : null),
-    [drawn, draft, range],
+    () => (drawn ? solveUnit(solved, range?.apply ?? []) : null),
+    [drawn, solved, range],
   );
   const turning = useTurning(EDITOR_RPM, true);
   const change = (unit: Unit, field?: string) =>
     dispatch(modelEdited({ model: unit, field: field ?? null }));
-  const props: EditorProps = { unit: draft, onUnit: change };
+  const latest = useLatest({ draft, change });
+  const editing = (shown: Unit): EditorProps => ({
+    unit: shown,
+    onUnit(next, field) {
+      const now = latest.current;
+      void now.change(carriedOver(shown, next, now.draft), field);
+    },
+  });
+  // oxlint-disable-next-line react/exhaustive-deps
+  const props = useMemo(() => editing(parts), [parts]);
+  const chart = useParts(charted);
+  // oxlint-disable-next-line react/exhaustive-deps
+  const chartProps = useMemo(() => editing(chart), [chart]);
   return (
     <main className="unit-editor" id="main">
       <h1 className="visually-hidden">{draft.name}</h1>
@@ -55,7 +86,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
       <div className="unit-editor-sheet">
         {solution ? (
           <UnitSheet
-            unit={draft}
+            unit={sheet}
             solution={solution}
             turning={turning}
             view={view}
@@ -71,7 +102,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
         role="region"
         aria-label={t('unitEditor.ranges')}
       >
-        {drawn && <RangesEditor {...props} current={range?.id ?? ''} onCurrent={setRangeId} />}
+        {drawn && <Chart {...chartProps} current={range?.id ?? ''} onCurrent={setRangeId} />}
       </div>
       <aside className="side-column unit-editor-parts" aria-label={t('unitEditor.parts')}>
         <Input
@@ -93,10 +124,10 @@ export function UnitEditor({ draft }: { draft: Unit }) {
           onChange={setPart}
           options={PARTS.map((p) => ({ value: p, label: t(`unitEditor.tabs.${p}`) }))}
         />
-        {part === 'sets' && <GearSetsEditor {...props} />}
-        {part === 'elements' && <ElementsEditor {...props} />}
-        {part === 'members' && <MembersEditor {...props} />}
-        {part === 'about' && (
+        {shownPart === 'sets' && <Sets {...props} />}
+        {shownPart === 'elements' && <Elements {...props} />}
+        {shownPart === 'members' && <Members {...props} />}
+        {shownPart === 'about' && (
           <label className="field">
             <span className="label">{t('unitEditor.notes')}</span>
             <Input.TextArea
@@ -109,4 +140,11 @@ export function UnitEditor({ draft }: { draft: Unit }) {
       </aside>
     </main>
   );
+}
+
+/** The unit of which another name and other notes make no other: so it stays the same object while they are typed. */
+function useParts(unit: Unit): Unit {
+  const { id, members, input, output, gearsets, elements, ranges, sleeves } = unit;
+  // oxlint-disable-next-line react/exhaustive-deps
+  return useMemo(() => unit, [id, members, input, output, gearsets, elements, ranges, sleeves]);
 }

@@ -6,6 +6,7 @@ import {
   addGearSet,
   addMember,
   addRange,
+  carriedOver,
   changeElement,
   changeInterlock,
   changeRange,
@@ -34,6 +35,16 @@ test('a new unit is sound and drives', () => {
   expect(sound(unit)).toBe(true);
   expect(unitFindings(unit)).toEqual([]);
   expect(toText(solveUnit(unit, ['B1']).ratio!)).toBe('10/3');
+});
+
+// What is shown may be a keystroke behind: the keystroke stays.
+test('an edit of what was shown is carried over onto what is there now', () => {
+  const shown = fresh();
+  const now = { ...shown, name: 'Typed meanwhile', sleeves: [] };
+  const next = addRange(shown);
+  expect(carriedOver(shown, next, now)).toEqual({ ...now, ranges: next.ranges });
+  const { sleeves: _gone, ...without } = { ...shown, sleeves: [] };
+  expect(carriedOver({ ...shown, sleeves: [] }, without, now)).not.toHaveProperty('sleeves');
 });
 
 test('every addition leaves a file that opens', () => {

@@ -236,3 +236,16 @@ export function newUnit(id: string, words: (key: string) => string): Unit {
     ],
   };
 }
+
+/**
+ * An edit of a unit as it was shown, carried over onto the unit as it is now: what is shown may be a keystroke behind.
+ * @param next the shown unit, edited
+ */
+export function carriedOver(shown: Unit, next: Unit, now: Unit): Unit {
+  const keys = new Set([...Object.keys(shown), ...Object.keys(next)]) as Set<keyof Unit>;
+  const result = { ...now };
+  for (const key of keys)
+    if (!(key in next)) delete result[key];
+    else if (next[key] !== shown[key]) Object.assign(result, { [key]: next[key] });
+  return result;
+}
