@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import { largestUnit } from '../core/geartrain/tests/largestUnit';
 import { PATIENCE_MS, type Browser } from './browser';
 import { chooseFile, writeFile } from './files';
@@ -96,6 +97,16 @@ test('a unit at every limit of the format: no press waits for all of it to be dr
   await b.role('textbox', 'Name of the unit');
   await b.driver.sleep(4000);
   found['editor'] = await longest();
+  for (const part of ['Elements', 'Members', 'Gear sets']) {
+    await b.press('radio', part);
+    await b.driver.sleep(1000);
+  }
+  found['parts'] = await longest();
+  const name = await b.role('textbox', 'Name of the unit');
+  await longest();
+  await name.sendKeys(Key.END, '!');
+  await b.driver.sleep(1000);
+  found['letter'] = await longest();
   await b.go('/teach/apply/largest-unit');
   await b.see('What else');
   await b.driver.sleep(4000);
