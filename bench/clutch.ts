@@ -7,11 +7,10 @@ import {
   type Clutch,
   type ClutchPack,
 } from '../core/clutch';
-import { engineModel, type Engine } from '../core/converter';
 import { clutchSection } from '../core/drawing';
 import type { Unit } from '../core/geartrain';
-import { engage, sweepEngagement, train, type EngagementSetup } from '../core/shift';
-import type { Vehicle } from '../core/vehicle';
+import { engage, sweepEngagement, train } from '../core/shift';
+import { START } from '../core/shift/tests/aStart';
 import { odexSolver } from '../core/vehicle/tests/odex';
 import { compare } from './compare';
 
@@ -21,27 +20,8 @@ const read = <T>(file: string) => JSON.parse(readFileSync(`demo/${file}.json`, '
 export function benchClutch(): void {
   const clutch = read<Clutch>('clutches/bollard-nine');
   const unit = read<Unit>('units/quay-four');
-  const setup: EngagementSetup = {
-    engine: engineModel(read<Engine>('engines/pilot-petrol')),
-    clutch,
-    state: AS_BUILT,
-    unit,
-    apply: unit.ranges.find((r) => r.gear === '1')!.apply,
-    vehicle: read<Vehicle>('vehicles/yard-tractor'),
-    grade: 0.03,
-    pedal: [
-      { time: 0, value: 1 },
-      { time: 0.3, value: 0.6 },
-      { time: 2, value: 0 },
-    ],
-    throttle: [
-      { time: 0, value: 0.1 },
-      { time: 0.5, value: 0.6 },
-    ],
-    brake: [{ time: 0, value: 0 }],
-    seconds: 3,
-    step: 0.0005,
-  };
+  const apply = unit.ranges.find((r) => r.gear === '1')!.apply;
+  const setup = { ...START, unit, apply, grade: 0.03, step: 0.0005 };
   const nothing = () => undefined;
   const ms = (work: () => void) => compare('', nothing, work).theirsNs / 1e6;
   console.log(

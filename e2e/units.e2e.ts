@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import { readFileSync } from 'node:fs';
 import { openText, readApplyChart } from '../core/formats';
 import { solveUnit, type Unit } from '../core/geartrain';
@@ -55,8 +56,15 @@ test('wrong teeth and contradictory gears are told where they stand', async () =
 });
 
 test('the chart goes out as CSV and comes back; a broken one changes nothing', async () => {
+  // By the name that it has now.
+  await b.driver
+    .actions()
+    .click(await b.role('textbox', 'Name of the unit'))
+    .sendKeys(Key.END, ' renamed')
+    .perform();
   await b.press('button', 'Chart as CSV');
   const csv = await downloaded(b, '.chart.csv');
+  expect(csv).toMatch(/-renamed\.chart\.csv$/);
   const text = new TextDecoder().decode(bytesOf(csv));
   expect(text).toContain('id,lever,gear,B1,C1,ratio');
   await b.press('button', 'Remove D 2');

@@ -91,6 +91,15 @@ function oddOnes(answer: Answer): [string, Answer][] {
 }
 const twice = (list: readonly unknown[]): unknown[] => [...list, ...list];
 
+/** What comes of it, be it that it can't be done. */
+function orWhyNot<T>(work: () => T): T | string {
+  try {
+    return work();
+  } catch (error) {
+    return String(error).slice(0, 60);
+  }
+}
+
 type Claimed = Readonly<Record<string, unknown>> & { readonly claim: string };
 
 /** What is said, with one thing in it as another: another number, or another word of those that are said in its place. */
@@ -113,13 +122,8 @@ function otherwise(claim: Claimed, said: readonly Claimed[]): [string, Claimed][
 /** Which of them the model would believe. */
 function believed({ question, subject }: Drawn, said: readonly Claimed[]): string[] {
   const { reasons } = familyNamed(familyOf(question));
-  const holds = (claim: Claimed): boolean | string => {
-    try {
-      return reasons.holds(claim as never, { question, subject });
-    } catch (error) {
-      return String(error).slice(0, 60);
-    }
-  };
+  const holds = (claim: Claimed): boolean | string =>
+    orWhyNot(() => reasons.holds(claim as never, { question, subject }));
   return said.flatMap((claim) =>
     otherwise(claim, said)
       .map(([name, other]) => [name, holds(other)] as const)
@@ -138,13 +142,10 @@ function otherwiseAsked({ question, subject }: Drawn): [string, unknown][] {
   return Object.entries(question)
     .filter(([key]) => !['id', 'kind', 'prompt'].includes(key))
     .flatMap(([key, value]) =>
-      others(value).map((other, k): [string, unknown] => {
-        try {
-          return [`${key} ${k}`, keyFor({ ...question, [key]: other }, subject)];
-        } catch (error) {
-          return [`${key} ${k}`, String(error).slice(0, 60)];
-        }
-      }),
+      others(value).map((other, k): [string, unknown] => [
+        `${key} ${k}`,
+        orWhyNot(() => keyFor({ ...question, [key]: other }, subject)),
+      ]),
     );
 }
 
@@ -153,11 +154,7 @@ function without({ question, subject }: Drawn): [string, unknown][] {
   if (!('rig' in subject)) return [];
   return Object.keys(subject.rig).map((part): [string, unknown] => {
     const rig = { ...subject.rig, [part]: null };
-    try {
-      return [part, keyFor(question, { ...subject, rig } as Subject)];
-    } catch (error) {
-      return [part, String(error).slice(0, 60)];
-    }
+    return [part, orWhyNot(() => keyFor(question, { ...subject, rig } as Subject))];
   });
 }
 
@@ -166,13 +163,8 @@ const fittingOf = ({ question, subject }: Drawn, answer: Answer) => {
   const grader = graderOf(question, subject);
   return grader.ok && oddOnes(answer).map(([name, odd]) => [name, fitsIn(grader, odd)]);
 };
-const fitsIn = (grader: Grader, answer: Answer): boolean | string => {
-  try {
-    return grader.fits(answer);
-  } catch (error) {
-    return String(error).slice(0, 60);
-  }
-};
+const fitsIn = (grader: Grader, answer: Answer): boolean | string =>
+  orWhyNot(() => grader.fits(answer));
 
 test.each(Object.keys(FAMILIES))(
   '%s: keys, and what is said to every way of thinking',
@@ -189,11 +181,11 @@ test.each(Object.keys(FAMILIES))(
           if (n === 0) said[`${kind} ${k} fits`] = fittingOf(drawn, answer);
           said[`${kind} ${k} ${slip} ${n}`] = { grade, answer };
         });
-        if (k === 0) said[`${kind} otherwise`] = otherwiseAsked(drawn);
-        if (k === 0)
+        if (k === 0) {
+          said[`${kind} otherwise`] = otherwiseAsked(drawn);
           for (const [asked, result] of allAsked(drawn)) said[`${kind} ${asked}`] = result;
-        if (k === 0 && !isDear(kind))
-          said[`${kind} tells`] = [tellsOf(question, subject), without(drawn)];
+          if (!isDear(kind)) said[`${kind} tells`] = [tellsOf(question, subject), without(drawn)];
+        }
         const brought = broughtForward(drawn);
         said[`${kind} ${k} brought`] = brought;
         if (!isDear(kind))

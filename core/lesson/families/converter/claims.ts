@@ -109,21 +109,17 @@ export function converterClaimHolds(
     case 'curve':
       return sameNumber(claim.value, curveAt(claim.curve, converter, claim.speedRatio));
     case 'changes': {
-      const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
+      if (question.kind !== 'predict-change' || question.of !== claim.of) return false;
+      const now = changedNumbers(question, rig);
       return (
-        question.kind === 'predict-change' &&
-        question.of === claim.of &&
-        now !== null &&
-        sameNumber(claim.before, now.before) &&
-        sameNumber(claim.after, now.after)
+        now !== null && sameNumber(claim.before, now.before) && sameNumber(claim.after, now.after)
       );
     }
     case 'proportion': {
-      const now = question.kind === 'predict-change' ? changedNumbers(question, rig) : null;
+      if (question.kind !== 'predict-change' || question.of !== claim.of) return false;
+      const now = changedNumbers(question, rig);
       const share = shareOf(question);
       return (
-        question.kind === 'predict-change' &&
-        question.of === claim.of &&
         now !== null &&
         share !== null &&
         sameNumber(share, claim.share) &&

@@ -1,4 +1,5 @@
 import { Button, Input, Select } from 'antd';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../../core/formats';
 import { isSleeveSide, type ElementKind, type ShiftElement } from '../../../../core/geartrain';
@@ -21,7 +22,7 @@ import {
 const KINDS: readonly ElementKind[] = ['clutch', 'brake', 'band', 'one-way', 'dog'];
 
 /** Clutches, dogs, brakes, bands and one-way clutches, and the members that each stands between. */
-export function ElementsEditor({ unit, onUnit }: EditorProps) {
+export const ElementsEditor = memo(function ElementsEditor({ unit, onUnit }: EditorProps) {
   const { t } = useTranslation();
   return (
     <>
@@ -108,7 +109,7 @@ export function ElementsEditor({ unit, onUnit }: EditorProps) {
       </div>
     </>
   );
-}
+});
 
 const ALONE = '';
 

@@ -1,4 +1,5 @@
 import { Button, Checkbox } from 'antd';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   FEWEST_TEETH,
@@ -18,7 +19,7 @@ import { TypedNumber } from '../../../shared/TypedNumber';
 const KINDS = ['single-pinion', 'double-pinion', 'mesh'] as const;
 
 /** Gear sets and pairs: which member stands at each port, and with how many teeth. */
-export function GearSetsEditor({ unit, onUnit }: EditorProps) {
+export const GearSetsEditor = memo(function GearSetsEditor({ unit, onUnit }: EditorProps) {
   const { t } = useTranslation();
   return (
     <>
@@ -81,7 +82,7 @@ export function GearSetsEditor({ unit, onUnit }: EditorProps) {
       </div>
     </>
   );
-}
+});
 
 interface TeethProps extends EditorProps {
   set: GearSet;

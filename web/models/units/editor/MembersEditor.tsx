@@ -1,4 +1,5 @@
 import { Button, Input, Select } from 'antd';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME } from '../../../../core/formats';
 import type { Member } from '../../../../core/geartrain';
@@ -9,7 +10,7 @@ import type { EditorProps } from './editorProps';
 import { addMember, changeMember, removeMember, tiesOf } from './unitEdits';
 
 /** Everything that turns: its name, and what it is tied to. Links are made at the ports of sets and elements. */
-export function MembersEditor({ unit, onUnit }: EditorProps) {
+export const MembersEditor = memo(function MembersEditor({ unit, onUnit }: EditorProps) {
   const { t } = useTranslation();
   const options = unit.members.map((m) => ({ value: m.id, label: m.name || m.id }));
   return (
@@ -42,7 +43,7 @@ export function MembersEditor({ unit, onUnit }: EditorProps) {
       </Button>
     </>
   );
-}
+});
 
 /** px */
 const ROW_HEIGHT = 40;

@@ -1,5 +1,5 @@
 import { Alert, Button, Input } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME, readApplyChart, type ChartProblem } from '../../../../core/formats';
 import { solveUnit, type Range } from '../../../../core/geartrain';
@@ -10,17 +10,23 @@ import { exportChart } from '../../../files/exportChart';
 import { FileButton } from '../../../shared/FileButton';
 import { ArrowUpOutlined, DeleteOutlined, PlusOutlined } from '../../../shared/icons';
 import { formatRatio } from '../../../shared/numbers';
-import type { EditorProps } from './editorProps';
+import type { EditorProps, GivingProps } from './editorProps';
 import { addRange, changeRange, raiseRange, removeRange } from './unitEdits';
 
-interface Props extends EditorProps {
+interface Props extends GivingProps {
   /** The range on the drawing. */
   current: string;
   onCurrent: (id: string) => void;
 }
 
 /** The apply chart as the document's ranges: cells, lever and gear edited in place; out and in as CSV. */
-export function RangesEditor({ unit, onUnit, current, onCurrent }: Props) {
+export const RangesEditor = memo(function RangesEditor({
+  unit,
+  now,
+  onUnit,
+  current,
+  onCurrent,
+}: Props) {
   const { t } = useTranslation();
   const [problems, setProblems] = useState<readonly ChartProblem[]>([]);
   const takeCsv = async (files: File[]) => {
@@ -57,12 +63,13 @@ export function RangesEditor({ unit, onUnit, current, onCurrent }: Props) {
           {t('unitEditor.addRange')}
         </Button>
         <Button
-          onClick={() =>
-            exportChart(unit, (range) => {
-              const { ratio } = solveUnit(unit, range.apply);
+          onClick={() => {
+            const given = now();
+            exportChart(given, (range) => {
+              const { ratio } = solveUnit(given, range.apply);
               return ratio ? formatRatio(toNumber(ratio)) : '';
-            })
-          }
+            });
+          }}
         >
           {t('unitEditor.chartOut')}
         </Button>
@@ -72,7 +79,7 @@ export function RangesEditor({ unit, onUnit, current, onCurrent }: Props) {
       </div>
     </>
   );
-}
+});
 
 const SHOWN = 6;
 

@@ -1,5 +1,5 @@
 import { Input, Segmented } from 'antd';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME, openUnit } from '../../../../core/formats';
 import { solveUnit, type Unit, type UnitFinding } from '../../../../core/geartrain';
@@ -15,23 +15,14 @@ import { useAfterwards } from '../../../shared/useAfterwards';
 import { useTurning } from '../../../bench/useTurning';
 import { useUnitFigures } from '../../../state/useUnitAnswers';
 import { isLarge } from '../../../workers/unitWorker';
-import type { EditorProps } from './editorProps';
 import { ElementsEditor } from './ElementsEditor';
 import { FindingsList } from './FindingsList';
 import { GearSetsEditor } from './GearSetsEditor';
 import { MembersEditor } from './MembersEditor';
 import { RangesEditor } from './RangesEditor';
-import { carriedOver } from './unitEdits';
+import { useEditing, useParts } from './useEditing';
 import '../../../bench/SideColumn.css';
 import './UnitEditor.css';
-
-// What is typed above them is nothing to them.
-const [Chart, Sets, Elements, Members] = [
-  memo(RangesEditor),
-  memo(GearSetsEditor),
-  memo(ElementsEditor),
-  memo(MembersEditor),
-] as const;
 
 const PARTS = ['sets', 'elements', 'members', 'about'] as const;
 const EDITOR_RPM = 1200;
@@ -47,10 +38,13 @@ export function UnitEditor({ draft }: { draft: Unit }) {
   const [rangeId, setRangeId] = useState(draft.ranges[0]?.id ?? '');
   const opened = useMemo(() => openUnit(draft), [draft]);
   const sound = opened.ok;
-  const parts = useParts(draft);
   const large = isLarge(draft);
   const drawn = useAfterwards(large) && sound;
-  const findings = useUnitFigures(drawn ? parts : null)?.findings ?? NONE;
+  const change = (unit: Unit, field?: string) =>
+    dispatch(modelEdited({ model: unit, field: field ?? null }));
+  const latest = useLatest({ draft, change });
+  const props = useEditing(draft, latest);
+  const findings = useUnitFigures(drawn ? props.unit : null)?.findings ?? NONE;
   const autosave = useModelAutosave(draft, sound);
   // A large one is drawn, and its chart, when what was pressed or typed stands; what is typed in the chart shows at once.
   const wasDrawn = useDeferredValue(drawn);
@@ -63,22 +57,8 @@ export function UnitEditor({ draft }: { draft: Unit }) {
     () => (drawn ? solveUnit(solved, range?.apply ?? []) : null),
     [drawn, solved, range],
   );
+  const chart = useEditing(charted, latest);
   const turning = useTurning(EDITOR_RPM, true);
-  const change = (unit: Unit, field?: string) =>
-    dispatch(modelEdited({ model: unit, field: field ?? null }));
-  const latest = useLatest({ draft, change });
-  const editing = (shown: Unit): EditorProps => ({
-    unit: shown,
-    onUnit(next, field) {
-      const now = latest.current;
-      void now.change(carriedOver(shown, next, now.draft), field);
-    },
-  });
-  // oxlint-disable-next-line react/exhaustive-deps
-  const props = useMemo(() => editing(parts), [parts]);
-  const chart = useParts(charted);
-  // oxlint-disable-next-line react/exhaustive-deps
-  const chartProps = useMemo(() => editing(chart), [chart]);
   return (
     <main className="unit-editor" id="main">
       <h1 className="visually-hidden">{draft.name}</h1>
@@ -102,7 +82,7 @@ export function UnitEditor({ draft }: { draft: Unit }) {
         role="region"
         aria-label={t('unitEditor.ranges')}
       >
-        {drawn && <Chart {...chartProps} current={range?.id ?? ''} onCurrent={setRangeId} />}
+        {drawn && <RangesEditor {...chart} current={range?.id ?? ''} onCurrent={setRangeId} />}
       </div>
       <aside className="side-column unit-editor-parts" aria-label={t('unitEditor.parts')}>
         <Input
@@ -124,9 +104,9 @@ export function UnitEditor({ draft }: { draft: Unit }) {
           onChange={setPart}
           options={PARTS.map((p) => ({ value: p, label: t(`unitEditor.tabs.${p}`) }))}
         />
-        {shownPart === 'sets' && <Sets {...props} />}
-        {shownPart === 'elements' && <Elements {...props} />}
-        {shownPart === 'members' && <Members {...props} />}
+        {shownPart === 'sets' && <GearSetsEditor {...props} />}
+        {shownPart === 'elements' && <ElementsEditor {...props} />}
+        {shownPart === 'members' && <MembersEditor {...props} />}
         {shownPart === 'about' && (
           <label className="field">
             <span className="label">{t('unitEditor.notes')}</span>
@@ -140,11 +120,4 @@ export function UnitEditor({ draft }: { draft: Unit }) {
       </aside>
     </main>
   );
-}
-
-/** The unit of which another name and other notes make no other: so it stays the same object while they are typed. */
-function useParts(unit: Unit): Unit {
-  const { id, members, input, output, gearsets, elements, ranges, sleeves } = unit;
-  // oxlint-disable-next-line react/exhaustive-deps
-  return useMemo(() => unit, [id, members, input, output, gearsets, elements, ranges, sleeves]);
 }
