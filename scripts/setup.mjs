@@ -2,7 +2,7 @@
 //   node scripts/setup.mjs            dependencies
 //   node scripts/setup.mjs build      dependencies and an up-to-date build
 //   node scripts/setup.mjs tests      dependencies, and the programs that tests run
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -20,23 +20,26 @@ if (major < 20 || (major === 20 && minor < 19)) {
 
 function run(cmd, args, env = {}) {
   console.error(`> ${[cmd, ...args].join(' ')}`);
-  // A child's standard output goes to standard error, so `npm run -s inspect` prints JSON only.
-  const r = spawnSync(cmd, args, { stdio: ['ignore', 2, 2], env: { ...process.env, ...env } });
-  if (r.error) throw r.error;
-  if (r.status !== 0) process.exit(r.status ?? 1);
+  return new Promise((done, fail) => {
+    // A child's standard output goes to standard error, so `npm run -s inspect` prints JSON only.
+    const child = spawn(cmd, args, { stdio: ['ignore', 2, 2], env: { ...process.env, ...env } });
+    child.on('error', fail);
+    child.on('close', (status) =>
+      status === 0 ? done() : fail(new Error(`${cmd} ended with ${status}.`)),
+    );
+  });
 }
 
 function npm(...args) {
   const cli = process.env['npm_execpath'];
-  if (cli) run(process.execPath, [cli, ...args]);
-  else run('npm', args);
+  return cli ? run(process.execPath, [cli, ...args]) : run('npm', args);
 }
 
-function installDependencies() {
+async function installDependencies() {
   const stamp = 'node_modules/.lock-hash';
   const hash = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
-  npm('ci', '--include=dev', '--no-audit', '--no-fund');
+  await npm('ci', '--include=dev', '--no-audit', '--no-fund');
   writeFileSync(stamp, hash);
 }
 
@@ -47,14 +50,14 @@ function newest(p) {
   return Math.max(s.mtimeMs, ...readdirSync(p).map((f) => newest(path.join(p, f))));
 }
 
-function buildIfStale() {
+async function buildIfStale() {
   const built = Math.min(newest('dist/web/index.html'), newest('dist/server/main.js'));
   const sources = ['core', 'web', 'server', 'demo', 'package-lock.json', 'vite.config.ts'];
-  if (Math.max(...sources.map(newest)) > built) npm('run', 'build');
+  if (Math.max(...sources.map(newest)) > built) await npm('run', 'build');
 }
 
 /** What the tests run besides Node: a browser and its driver, a store for rooms, a maker of certificates. */
-function installTestPrograms() {
+async function installTestPrograms() {
   const given = process.env['CHROMIUM'];
   const driver = process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver';
   const needed = [
@@ -75,11 +78,20 @@ function installTestPrograms() {
   const packages = [...missing, ...(shell ? [] : ['chromium-headless-shell', 'fonts-liberation'])];
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   const lock = ['-qq', '-o', 'DPkg::Lock::Timeout=600', '-o', 'Dpkg::Use-Pty=0'];
-  run('apt-get', [...lock, 'update'], env);
-  run('apt-get', [...lock, 'install', '-y', '--no-install-recommends', ...packages], env);
+  await run('apt-get', [...lock, 'update'], env);
+  await run('apt-get', [...lock, 'install', '-y', '--no-install-recommends', ...packages], env);
 }
 
-installDependencies();
-if (want.has('build')) buildIfStale();
-if (want.has('tests')) installTestPrograms();
+// Two installers beside each other: each keeps one core busy, and neither needs what the other brings. Where one
+// fails, the other still comes to its end, so that none is left writing.
+const outcomes = await Promise.allSettled([
+  installDependencies(),
+  ...(want.has('tests') ? [installTestPrograms()] : []),
+]);
+const failed = outcomes.find((outcome) => outcome.status === 'rejected');
+if (failed) {
+  console.error(failed.reason.message);
+  process.exit(1);
+}
+if (want.has('build')) await buildIfStale();
 mkdirSync('.cache', { recursive: true });
