@@ -1,7 +1,7 @@
-import { memo, useEffect, useMemo, useRef, type RefObject } from 'react';
+import { memo, useMemo, type RefObject } from 'react';
 import { arcArrow, circlePath, closedPath, type ArcArrow, type EndView } from '../../core/drawing';
-import { poseSet, type Port, type Role } from '../../core/geartrain';
-import { paintPart, type PaintedPart } from '../shared/paintedPart';
+import type { Port, Role } from '../../core/geartrain';
+import { useEndViewMotion, type TakeGroup } from './endViewMotion';
 import { paintOf } from './paint';
 import type { Turning } from './useTurning';
 import './EndViewDrawing.css';
@@ -23,183 +23,144 @@ interface Props {
   misfit: boolean;
 }
 
-/**
- * The end view with true teeth. React draws the shapes; standing, they have their transforms. Turning, each part was
- * painted once and is laid on the canvas at its angle, while the shapes stay for pointer and names.
- */
+/** The end view with true teeth: React draws the shapes, and what turns them goes past it. */
 export const EndViewDrawing = memo(function EndViewDrawing(props: Props) {
   const { view, roles, shown, turning, scale, centre, canvas, onPart, misfit } = props;
-  const root = useRef<SVGGElement>(null);
-  const sun = useRef<SVGGElement>(null);
-  const carrier = useRef<SVGGElement>(null);
-  const ring = useRef<SVGGElement>(null);
-  const pinions = useRef<(SVGGElement | null)[]>([]);
-  const { subscribe, playing } = turning;
-  const sunShare = shown?.sun ?? 0;
-  const carrierShare = shown?.carrier ?? 0;
-  const { x, y } = centre;
   const look = JSON.stringify([roles, misfit]);
+  const take = useEndViewMotion({ view, shown, turning, scale, centre, canvas, look });
 
-  useEffect(() => {
-    const poseAt = (inputTurn: number) =>
-      poseSet(view.layout, sunShare * inputTurn, carrierShare * inputTurn);
-    const surface = canvas.current?.getContext('2d');
-    if (!playing || !surface) {
-      root.current?.removeAttribute('data-turning');
-      surface?.clearRect(0, 0, surface.canvas.width, surface.canvas.height);
-      return subscribe((inputTurn) => {
-        const pose = poseAt(inputTurn);
-        sun.current?.setAttribute('transform', `rotate(${degrees(pose.sun)})`);
-        carrier.current?.setAttribute('transform', `rotate(${degrees(pose.carrier)})`);
-        ring.current?.setAttribute('transform', `rotate(${degrees(pose.ring)})`);
-        view.pinions.forEach(({ station, seat }, k) => {
-          const placed = pose.stations[station]?.[seat];
-          if (placed)
-            pinions.current[k]?.setAttribute(
-              'transform',
-              `translate(${placed.centre.x.toFixed(3)} ${placed.centre.y.toFixed(3)}) rotate(${degrees(placed.turn)})`,
-            );
-        });
-      });
-    }
-    root.current?.setAttribute('data-turning', '');
-    const density = surface.canvas.width / surface.canvas.clientWidth;
-    let theme: string | undefined;
-    let painted: (PaintedPart | null)[] = [];
-    return subscribe((inputTurn) => {
-      const now = document.documentElement.dataset['theme'] ?? '';
-      if (now !== theme) {
-        theme = now;
-        painted = [ring.current, carrier.current, ...pinions.current, sun.current].map((group) =>
-          group ? paintPart(group, scale, density) : null,
-        );
-      }
-      const pose = poseAt(inputTurn);
-      surface.setTransform(1, 0, 0, 1, 0, 0);
-      surface.clearRect(0, 0, surface.canvas.width, surface.canvas.height);
-      painted[0]?.draw(surface, x, y, pose.ring);
-      painted[1]?.draw(surface, x, y, pose.carrier);
-      view.pinions.forEach(({ station, seat }, k) => {
-        const placed = pose.stations[station]?.[seat];
-        if (placed)
-          painted[2 + k]?.draw(
-            surface,
-            x + placed.centre.x * scale,
-            y + placed.centre.y * scale,
-            placed.turn,
-          );
-      });
-      painted[2 + view.pinions.length]?.draw(surface, x, y, pose.sun);
-    });
-    // oxlint-disable-next-line react/exhaustive-deps -- `look` stands for what is painted
-  }, [subscribe, playing, view, sunShare, carrierShare, look, scale, x, y, canvas]);
-
-  const paths = useMemo(
-    () => ({
-      sun: closedPath(view.sun.outline) + circlePath(view.sun.bore),
-      ring: circlePath(view.ring.rim) + closedPath(view.ring.hole),
-      band: circlePath(view.carrier.outer) + circlePath(view.carrier.inner),
-      pinions: new Map(
-        view.pinions.map((p) => [p.teeth, closedPath(p.outline) + circlePath(p.bore)]),
-      ),
-    }),
-    [view],
-  );
-  const paint = {
-    sun: paintOf(roles.sun),
-    carrier: paintOf(roles.carrier),
-    ring: paintOf(roles.ring),
-  };
-  const part = (port: Port, also = '') => ({
-    className: `part part-${paint[port]}${onPart ? ' part-active' : ''} ${also}`,
+  const part: PartProps['part'] = (port, also = '') => ({
+    className: `part part-${paintOf(roles[port])}${onPart ? ' part-active' : ''} ${also}`,
     onClick: onPart ? () => onPart(port) : undefined,
   });
-  const stationCount = Math.max(1, view.layout.stations.length);
-  // The open stretch of the band, from the last pinion of one station to the first of the next.
-  const lastSeat = view.layout.stations[0]?.at(-1)?.angle ?? 0;
-  const between = (lastSeat + (2 * Math.PI) / stationCount) / 2;
-  const open = (2 * Math.PI) / stationCount - lastSeat;
-  const bandMiddle = (view.carrier.inner + view.carrier.outer) / 2;
-
+  const drawn: PartProps = {
+    view,
+    shown,
+    take,
+    part,
+    held: (port) => paintOf(roles[port]) === 'held',
+  };
+  const misfits = misfit ? 'misfit' : '';
   return (
     <g
-      ref={root}
+      ref={take('root')}
       transform={`translate(${centre.x} ${centre.y}) scale(${scale})`}
       data-drawing="end-view"
     >
       <HatchPattern scale={scale} />
-      <g {...part('ring')}>
-        <g ref={ring} className="turns">
-          <path d={paths.ring} fillRule="evenodd" className={misfit ? 'misfit' : undefined} />
-        </g>
-      </g>
-      <g ref={carrier} {...part('carrier', 'turns')}>
-        <path d={paths.band} fillRule="evenodd" className="carrier-band" />
-        {shown && shown.carrier !== 0 && (
-          <Arrow arrow={carrierArrow(bandMiddle, between, open, shown.carrier > 0)} />
-        )}
-        {paint.carrier === 'held' && (
-          <Ground at={bandMiddle} angle={between} size={view.extent * 0.085} />
-        )}
-      </g>
-      {view.pinions.map((pinion, k) => (
-        <g
-          key={`${pinion.station}-${pinion.seat}`}
-          className="turns"
-          ref={(element) => {
-            pinions.current[k] = element;
-          }}
-        >
-          <path
-            d={paths.pinions.get(pinion.teeth)}
-            fillRule="evenodd"
-            className={`pinion${misfit ? ' misfit' : ''}`}
-          />
-          <g {...part('carrier')}>
-            <circle r={pinion.pin} className="carrier-pin" />
-          </g>
-        </g>
-      ))}
-      <g {...part('sun')}>
-        <g ref={sun} className="turns">
-          <path d={paths.sun} fillRule="evenodd" />
-          <path d={circlePath(view.sun.bore)} className="hit" />
-          <path d={shaftKey(view.sun.bore)} className="shaft" />
-        </g>
-        {shown && shown.sun !== 0 && (
-          <Arrow
-            arrow={arcArrow(
-              (view.sun.root + view.sun.bore) / 2,
-              -0.6,
-              spanOf(shown.sun, shown),
-              shown.sun > 0,
-              Math.min(2.6, view.sun.root * 0.2),
-            )}
-          />
-        )}
-        {paint.sun === 'held' && <Ground at={0} angle={Math.PI / 2} size={view.sun.bore * 0.8} />}
-      </g>
-      <g className={`part-${paint.ring}`}>
-        {shown && shown.ring !== 0 && (
-          <Arrow
-            arrow={arcArrow(
-              view.ring.rim + 2.2,
-              -0.9,
-              0.5 * spanOf(shown.ring, shown),
-              shown.ring > 0,
-              2.6,
-            )}
-          />
-        )}
-        {paint.ring === 'held' && (
-          <Ground at={view.ring.rim} angle={Math.PI / 2} size={view.extent * 0.13} />
-        )}
+      <RingTeeth {...drawn} misfits={misfits} />
+      <CarrierBand {...drawn} />
+      <Pinions {...drawn} misfits={misfits} />
+      <Sun {...drawn} />
+      {/* Over everything, since it stands on the rim. */}
+      <g className={`part-${paintOf(roles.ring)}`}>
+        <RingMarks {...drawn} />
       </g>
     </g>
   );
 });
 
-const degrees = (angle: number): string => ((angle * 180) / Math.PI).toFixed(3);
+interface PartProps {
+  readonly view: EndView;
+  readonly shown: Record<Port, number> | null;
+  readonly take: TakeGroup;
+  /** What a part's group has in common with the others. */
+  readonly part: (
+    port: Port,
+    also?: string,
+  ) => { className: string; onClick: (() => void) | undefined };
+  readonly held: (port: Port) => boolean;
+}
+
+function RingTeeth({ view, take, part, misfits }: PartProps & { misfits: string }) {
+  const teeth = useMemo(() => circlePath(view.ring.rim) + closedPath(view.ring.hole), [view]);
+  return (
+    <g {...part('ring')}>
+      <g ref={take('ring')} className="turns">
+        <path d={teeth} fillRule="evenodd" className={misfits || undefined} />
+      </g>
+    </g>
+  );
+}
+
+function RingMarks({ view, shown, held }: PartProps) {
+  const { rim } = view.ring;
+  return (
+    <>
+      {shown && shown.ring !== 0 && (
+        <Arrow
+          arrow={arcArrow(rim + 2.2, -0.9, 0.5 * spanOf(shown.ring, shown), shown.ring > 0, 2.6)}
+        />
+      )}
+      {held('ring') && <Ground at={rim} angle={Math.PI / 2} size={view.extent * 0.13} />}
+    </>
+  );
+}
+
+function CarrierBand({ view, shown, take, part, held }: PartProps) {
+  const { inner, outer } = view.carrier;
+  const band = useMemo(() => circlePath(outer) + circlePath(inner), [outer, inner]);
+  const { stations } = view.layout;
+  // The open stretch of the band, from the last pinion of one station to the first of the next.
+  const apart = (2 * Math.PI) / Math.max(1, stations.length);
+  const lastSeat = stations[0]?.at(-1)?.angle ?? 0;
+  const between = (lastSeat + apart) / 2;
+  const middle = (inner + outer) / 2;
+  return (
+    <g ref={take('carrier')} {...part('carrier', 'turns')}>
+      <path d={band} fillRule="evenodd" className="carrier-band" />
+      {shown && shown.carrier !== 0 && (
+        <Arrow arrow={carrierArrow(middle, between, apart - lastSeat, shown.carrier > 0)} />
+      )}
+      {held('carrier') && <Ground at={middle} angle={between} size={view.extent * 0.085} />}
+    </g>
+  );
+}
+
+function Pinions({ view, take, part, misfits }: PartProps & { misfits: string }) {
+  const outlines = useMemo(
+    () => new Map(view.pinions.map((p) => [p.teeth, closedPath(p.outline) + circlePath(p.bore)])),
+    [view],
+  );
+  return view.pinions.map((pinion, k) => (
+    <g key={`${pinion.station}-${pinion.seat}`} className="turns" ref={take(k)}>
+      <path
+        d={outlines.get(pinion.teeth)}
+        fillRule="evenodd"
+        className={`pinion ${misfits}`.trim()}
+      />
+      <g {...part('carrier')}>
+        <circle r={pinion.pin} className="carrier-pin" />
+      </g>
+    </g>
+  ));
+}
+
+function Sun({ view, shown, take, part, held }: PartProps) {
+  const { bore, root, outline } = view.sun;
+  const teeth = useMemo(() => closedPath(outline) + circlePath(bore), [outline, bore]);
+  return (
+    <g {...part('sun')}>
+      <g ref={take('sun')} className="turns">
+        <path d={teeth} fillRule="evenodd" />
+        <path d={circlePath(bore)} className="hit" />
+        <path d={shaftKey(bore)} className="shaft" />
+      </g>
+      {shown && shown.sun !== 0 && (
+        <Arrow
+          arrow={arcArrow(
+            (root + bore) / 2,
+            -0.6,
+            spanOf(shown.sun, shown),
+            shown.sun > 0,
+            Math.min(2.6, root * 0.2),
+          )}
+        />
+      )}
+      {held('sun') && <Ground at={0} angle={Math.PI / 2} size={bore * 0.8} />}
+    </g>
+  );
+}
 
 /** A quicker part carries a longer arrow. */
 function spanOf(speed: number, all: Record<Port, number>): number {

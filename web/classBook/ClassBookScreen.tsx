@@ -91,39 +91,17 @@ export function ClassBookScreen() {
         <p className="library-empty">{t('classBook.empty')}</p>
       ) : (
         <>
-          <div className="row class-book-lesson">
-            <span className="label">{t('classBook.lesson')}</span>
-            <Select
-              aria-label={t('classBook.lesson')}
-              value={all ? ALL : lessonId}
-              virtual={false}
-              listHeight={420}
-              style={{ minWidth: 'min(380px, 100%)' }}
-              onChange={(id) => {
-                setWanted(id);
-                setChosen(null);
-              }}
-              options={[
-                { value: ALL, label: t('classBook.allLessons') },
-                ...lessons.map(({ id, title, count }) => ({
-                  value: id,
-                  label: t('classBook.lessonOption', { title, count }),
-                })),
-              ]}
-            />
-            {groupNames.length > 0 && (
-              <Select
-                aria-label={t('classBook.group')}
-                value={group}
-                onChange={setGroup}
-                style={{ minWidth: 160 }}
-                options={[
-                  { value: '', label: t('classBook.allGroups') },
-                  ...groupNames.map((value) => ({ value, label: value })),
-                ]}
-              />
-            )}
-          </div>
+          <BookChooser
+            lessons={lessons}
+            chosen={all ? ALL : lessonId}
+            onLesson={(id) => {
+              setWanted(id);
+              setChosen(null);
+            }}
+            groups={groupNames}
+            group={group}
+            onGroup={setGroup}
+          />
           {all ? (
             <TermTable
               attempts={attempts}
@@ -151,6 +129,52 @@ export function ClassBookScreen() {
         </>
       )}
     </main>
+  );
+}
+
+interface ChooserProps {
+  lessons: readonly LessonCount[];
+  chosen: string | null;
+  onLesson: (id: string) => void;
+  groups: readonly string[];
+  group: string;
+  onGroup: (group: string) => void;
+}
+
+/** Which lesson, and whose attempts. */
+function BookChooser({ lessons, chosen, onLesson, groups, group, onGroup }: ChooserProps) {
+  const { t } = useTranslation();
+  return (
+    <div className="row class-book-lesson">
+      <span className="label">{t('classBook.lesson')}</span>
+      <Select
+        aria-label={t('classBook.lesson')}
+        value={chosen}
+        virtual={false}
+        listHeight={420}
+        style={{ minWidth: 'min(380px, 100%)' }}
+        onChange={onLesson}
+        options={[
+          { value: ALL, label: t('classBook.allLessons') },
+          ...lessons.map(({ id, title, count }) => ({
+            value: id,
+            label: t('classBook.lessonOption', { title, count }),
+          })),
+        ]}
+      />
+      {groups.length > 0 && (
+        <Select
+          aria-label={t('classBook.group')}
+          value={group}
+          onChange={onGroup}
+          style={{ minWidth: 160 }}
+          options={[
+            { value: '', label: t('classBook.allGroups') },
+            ...groups.map((value) => ({ value, label: value })),
+          ]}
+        />
+      )}
+    </div>
   );
 }
 

@@ -102,61 +102,84 @@ export function StackView({ pack, plate, onPlate, onPack, newId, hideGauge = fal
             aria-hidden="true"
           />
         </div>
-        <div className="stack-said">
-          <span className="label">{t('pack.gauge')}</span>
-          <strong data-bad={clearance < 0}>
-            {hideGauge
-              ? t('pack.notMeasured')
-              : clearance < 0
-                ? t('pack.tooTall', { by: gapText(-clearance) })
-                : gapText(clearance)}
-          </strong>
-          <span className="label">{t('pack.height')}</span>
-          <strong>{gapText(stackHeight(pack))}</strong>
-        </div>
+        <StackReadout pack={pack} clearance={hideGauge ? null : clearance} />
         <div className="stack-hub" aria-hidden="true" />
         {onPack && (
-          <div className="stack-tools">
-            {chosen ? (
-              <PlateTools
-                chosen={chosen}
-                onChange={(next) =>
-                  onPack({ ...pack, stack: pack.stack.map((p) => (p.id === chosen.id ? next : p)) })
-                }
-                onRemove={() => {
-                  onPlate(null);
-                  onPack({ ...pack, stack: pack.stack.filter((p) => p.id !== chosen.id) });
-                }}
-                removable={pack.stack.length > 1}
-              />
-            ) : (
-              <span className="quiet">{t('pack.chooseOne')}</span>
-            )}
-            <span className="stack-add">
-              {KINDS.map((kind) => (
-                <Button
-                  key={kind}
-                  size="small"
-                  onClick={() => {
-                    const added: Plate = {
-                      id: newId?.() ?? `${kind}-${pack.stack.length + 1}`,
-                      kind,
-                      thickness:
-                        pack.stack.findLast((p) => p.kind === kind)?.thickness ?? USUAL[kind],
-                    };
-                    const at = chosen ? pack.stack.indexOf(chosen) + 1 : pack.stack.length;
-                    onPack({ ...pack, stack: pack.stack.toSpliced(at, 0, added) });
-                    onPlate(added.id);
-                  }}
-                >
-                  {t('pack.add', { kind: t(`pack.kinds.${kind}`) })}
-                </Button>
-              ))}
-            </span>
-          </div>
+          <StackTools pack={pack} chosen={chosen} onPack={onPack} onPlate={onPlate} newId={newId} />
         )}
       </div>
     </Sheet>
+  );
+}
+
+/** @param clearance m; `null` where it has not been measured */
+function StackReadout({ pack, clearance }: { pack: ClutchPack; clearance: number | null }) {
+  const { t } = useTranslation();
+  const gapText = useGapText();
+  const tooTall = clearance !== null && clearance < 0;
+  return (
+    <div className="stack-said">
+      <span className="label">{t('pack.gauge')}</span>
+      <strong data-bad={tooTall}>
+        {clearance === null
+          ? t('pack.notMeasured')
+          : tooTall
+            ? t('pack.tooTall', { by: gapText(-clearance) })
+            : gapText(clearance)}
+      </strong>
+      <span className="label">{t('pack.height')}</span>
+      <strong>{gapText(stackHeight(pack))}</strong>
+    </div>
+  );
+}
+
+interface ToolsProps {
+  pack: ClutchPack;
+  chosen: Plate | null;
+  onPack: (pack: ClutchPack) => void;
+  onPlate: (id: string | null) => void;
+  newId: (() => string) | undefined;
+}
+
+/** What is done with the chosen plate, and plates that are put beside it. */
+function StackTools({ pack, chosen, onPack, onPlate, newId }: ToolsProps) {
+  const { t } = useTranslation();
+  const { stack } = pack;
+  const add = (kind: PlateKind) => {
+    const added: Plate = {
+      id: newId?.() ?? `${kind}-${stack.length + 1}`,
+      kind,
+      thickness: stack.findLast((p) => p.kind === kind)?.thickness ?? USUAL[kind],
+    };
+    const at = chosen ? stack.indexOf(chosen) + 1 : stack.length;
+    onPack({ ...pack, stack: stack.toSpliced(at, 0, added) });
+    onPlate(added.id);
+  };
+  return (
+    <div className="stack-tools">
+      {chosen ? (
+        <PlateTools
+          chosen={chosen}
+          onChange={(next) =>
+            onPack({ ...pack, stack: stack.map((p) => (p.id === chosen.id ? next : p)) })
+          }
+          onRemove={() => {
+            onPlate(null);
+            onPack({ ...pack, stack: stack.filter((p) => p.id !== chosen.id) });
+          }}
+          removable={stack.length > 1}
+        />
+      ) : (
+        <span className="quiet">{t('pack.chooseOne')}</span>
+      )}
+      <span className="stack-add">
+        {KINDS.map((kind) => (
+          <Button key={kind} size="small" onClick={() => add(kind)}>
+            {t('pack.add', { kind: t(`pack.kinds.${kind}`) })}
+          </Button>
+        ))}
+      </span>
+    </div>
   );
 }
 

@@ -158,7 +158,6 @@ function Fields({ question, subject, laid, draft, onDraft }: FieldsProps) {
   const numbers = useNumbers();
   const name = useMemo(() => namesOf(t, question, subject), [t, question, subject]);
   const choose = (choice: string) => onDraft({ choice });
-  const second = (next: string) => onDraft({ second: next });
   switch (question.kind) {
     case 'free-now':
       return (
@@ -185,76 +184,12 @@ function Fields({ question, subject, laid, draft, onDraft }: FieldsProps) {
           }).map((r) => ({ value: r as string, label: t(`stripDown.rules.${r}`) }))}
         />
       );
-    case 'way-round': {
-      const rule = facingRule(question, laid);
-      if (!rule) return null;
-      const ways =
-        randomFromSeed(`ways ${laid.job.seed} ${question.part}`).next() < 0.5
-          ? (['right', 'wrong'] as const)
-          : (['wrong', 'right'] as const);
-      return (
-        <>
-          <Choices
-            label={t(`strip.facings.${rule}.ask`)}
-            value={draft.choice}
-            onValue={choose}
-            options={ways.map((w) => ({
-              value: w as string,
-              label: t(`strip.facings.${rule}.${w}`),
-            }))}
-          />
-          <Choices
-            label={t('stripPrompts.becomes')}
-            value={draft.second}
-            onValue={second}
-            options={effectsOffered(laid, question.part).map((e) => ({
-              value: e as string,
-              label: becomesText(t, e),
-            }))}
-          />
-        </>
-      );
-    }
+    case 'way-round':
+      return <WayRound question={question} laid={laid} draft={draft} onDraft={onDraft} />;
     case 'verdict':
-      return (
-        <>
-          <Choices
-            label={t('strip.decision')}
-            value={draft.choice}
-            onValue={choose}
-            options={DECISIONS.map((d) => ({
-              value: d as string,
-              label: t(`strip.decisions.${d}`),
-            }))}
-          />
-          <Choices
-            label={t('strip.reason')}
-            value={draft.second}
-            onValue={second}
-            options={REASONS.map((r) => ({ value: r as string, label: t(`strip.reasons.${r}`) }))}
-          />
-        </>
-      );
+      return <VerdictFields draft={draft} onDraft={onDraft} />;
     case 'read-gauge':
-      return (
-        <>
-          <NumberInput
-            label={t('strip.whatItReads')}
-            {...typedIn(question.measure)}
-            value={draft.value}
-            onValue={(value) => onDraft({ value })}
-          />
-          <Choices
-            label={t('stripPrompts.side')}
-            value={draft.second}
-            onValue={second}
-            options={(['inside', 'outside'] as const).map((s) => ({
-              value: s as string,
-              label: t(`stripPrompts.sides.${s}`),
-            }))}
-          />
-        </>
-      );
+      return <GaugeFields question={question} draft={draft} onDraft={onDraft} />;
     case 'choose-size':
       return (
         <Choices
@@ -279,6 +214,91 @@ function Fields({ question, subject, laid, draft, onDraft }: FieldsProps) {
     case 'whole-job':
       return <p className="quiet">{t('stripPrompts.wholeHow')}</p>;
   }
+}
+
+type DraftProps = Pick<FieldsProps, 'draft' | 'onDraft'>;
+
+type KindProps<K extends StripQuestion['kind']> = DraftProps & {
+  readonly question: Extract<StripQuestion, { kind: K }>;
+};
+
+function WayRound({
+  question,
+  laid,
+  draft,
+  onDraft,
+}: KindProps<'way-round'> & { readonly laid: LaidJob }) {
+  const { t } = useTranslation();
+  const rule = facingRule(question, laid);
+  if (!rule) return null;
+  const rightFirst = randomFromSeed(`ways ${laid.job.seed} ${question.part}`).next() < 0.5;
+  return (
+    <>
+      <Choices
+        label={t(`strip.facings.${rule}.ask`)}
+        value={draft.choice}
+        onValue={(choice) => onDraft({ choice })}
+        options={(rightFirst ? WAYS : WAYS.toReversed()).map((w) => ({
+          value: w as string,
+          label: t(`strip.facings.${rule}.${w}`),
+        }))}
+      />
+      <Choices
+        label={t('stripPrompts.becomes')}
+        value={draft.second}
+        onValue={(second) => onDraft({ second })}
+        options={effectsOffered(laid, question.part).map((e) => ({
+          value: e as string,
+          label: becomesText(t, e),
+        }))}
+      />
+    </>
+  );
+}
+
+const WAYS = ['right', 'wrong'] as const;
+
+function VerdictFields({ draft, onDraft }: DraftProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Choices
+        label={t('strip.decision')}
+        value={draft.choice}
+        onValue={(choice) => onDraft({ choice })}
+        options={DECISIONS.map((d) => ({ value: d as string, label: t(`strip.decisions.${d}`) }))}
+      />
+      <Choices
+        label={t('strip.reason')}
+        value={draft.second}
+        onValue={(second) => onDraft({ second })}
+        options={REASONS.map((r) => ({ value: r as string, label: t(`strip.reasons.${r}`) }))}
+      />
+    </>
+  );
+}
+
+function GaugeFields({ question, draft, onDraft }: KindProps<'read-gauge'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <NumberInput
+        label={t('strip.whatItReads')}
+        {...typedIn(question.measure)}
+        value={draft.value}
+        onValue={(value) => onDraft({ value })}
+      />
+      <Choices
+        label={t('stripPrompts.side')}
+        value={draft.second}
+        onValue={(second) => onDraft({ second })}
+        options={(['inside', 'outside'] as const).map((s) => ({
+          value: s as string,
+          label: t(`stripPrompts.sides.${s}`),
+        }))}
+      />
+    </>
+  );
 }
 
 /** The same, as this student gets it. */
