@@ -17,13 +17,11 @@ import { Button, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_NAME, MOST_TEXT } from '../../../core/formats';
-import { isOf, newBlock, type Block, type BlockKind, type LessonStep } from '../../../core/lesson';
+import type { Block, BlockKind, LessonStep } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
 import { SortableList } from '../../shared/SortableList';
 import { BlockEditor } from './BlockEditor';
-import { useLessonModels } from './useLessonModels';
-import { useClutchRig } from './useClutchRig';
-import { useRig } from './useRig';
+import { useNewBlock } from './useNewBlock';
 import {
   blockAdded,
   blockChanged,
@@ -54,43 +52,9 @@ export function StepEditor({ step }: { step: LessonStep }) {
   const dispatch = useAppDispatch();
   const services = useServices();
   const stepId = step.id;
-  // A new question starts from the gear set that stands before it.
-  const setup = step.blocks
-    .map((b) =>
-      b.kind === 'bench'
-        ? b.setup
-        : b.kind === 'question' && isOf('gear-set', b.question)
-          ? b.question.setup
-          : null,
-    )
-    .findLast((s) => s !== null);
-  const unit = useLessonModels('fair-sprocket/unit').models[0];
-  const { firstRig } = useRig({});
-  const { clutch, pack } = useClutchRig({}).firstRig;
-  const plan = useLessonModels('fair-sprocket/hydraulics').models[0];
-  const fed = useLessonModels('fair-sprocket/unit').models.find((u) => u.id === plan?.unit);
-  const add = (kind: BlockKind) => {
-    const block = newBlock(kind, services.newId(), setup ?? undefined, {
-      unit,
-      ...(firstRig ? { converter: firstRig.converter.id, engine: firstRig.engine.id } : {}),
-      ...(clutch ? { clutch: clutch.id } : {}),
-      ...(pack ? { pack: pack.id } : {}),
-      ...(plan ? { plan } : {}),
-    });
-    const models =
-      kind === 'unit-bench' || kind === 'fault-table'
-        ? unit && [unit]
-        : kind === 'converter-bench'
-          ? firstRig && [firstRig.converter, firstRig.engine]
-          : kind === 'shift-bench'
-            ? plan && fed && [plan, fed]
-            : kind === 'clutch-bench'
-              ? clutch && [clutch]
-              : kind === 'pack-bench'
-                ? pack && [pack]
-                : null;
-    dispatch(blockAdded({ stepId, block, at: step.blocks.length, ...(models ? { models } : {}) }));
-  };
+  const newBlock = useNewBlock(step);
+  const add = (kind: BlockKind) =>
+    dispatch(blockAdded({ stepId, at: step.blocks.length, ...newBlock(kind) }));
   const duplicate = (block: Block, index: number) =>
     dispatch(blockAdded({ stepId, block: { ...block, id: services.newId() }, at: index + 1 }));
   const nameOf = (block: Block) =>
@@ -125,35 +89,13 @@ export function StepEditor({ step }: { step: LessonStep }) {
         onMove={(from, to) => dispatch(blockMoved({ stepId, from, to }))}
       >
         {(block, handle, index) => (
-          <div className="block-card">
-            <div className="block-head">
-              {handle}
-              {ICONS[block.kind]}
-              <span className="block-kind">{t(`blocks.${block.kind}`)}</span>
-              <Button
-                type="text"
-                size="small"
-                icon={<CopyOutlined />}
-                aria-label={t('builder.duplicateBlock', { name: nameOf(block) })}
-                onClick={() => duplicate(block, index)}
-              />
-              <Button
-                type="text"
-                size="small"
-                icon={<DeleteOutlined />}
-                aria-label={t('builder.removeBlock', { name: nameOf(block) })}
-                onClick={() => dispatch(blockRemoved({ stepId, blockId: block.id }))}
-              />
-            </div>
-            <div className="block-body">
-              <BlockEditor
-                block={block}
-                onBlock={(next, models) =>
-                  dispatch(blockChanged({ stepId, block: next, ...(models ? { models } : {}) }))
-                }
-              />
-            </div>
-          </div>
+          <BlockCard
+            block={block}
+            stepId={stepId}
+            name={nameOf(block)}
+            handle={handle}
+            onDuplicate={() => duplicate(block, index)}
+          />
         )}
       </SortableList>
       <div className="block-add" role="group" aria-label={t('builder.addBlock')}>
@@ -165,5 +107,50 @@ export function StepEditor({ step }: { step: LessonStep }) {
         ))}
       </div>
     </section>
+  );
+}
+
+interface CardProps {
+  block: Block;
+  stepId: string;
+  name: string;
+  /** What it is dragged by. */
+  handle: ReactNode;
+  onDuplicate: () => void;
+}
+
+function BlockCard({ block, stepId, name, handle, onDuplicate }: CardProps) {
+  const { t } = useTranslation();
+  const dispatch = useAppDispatch();
+  return (
+    <div className="block-card">
+      <div className="block-head">
+        {handle}
+        {ICONS[block.kind]}
+        <span className="block-kind">{t(`blocks.${block.kind}`)}</span>
+        <Button
+          type="text"
+          size="small"
+          icon={<CopyOutlined />}
+          aria-label={t('builder.duplicateBlock', { name })}
+          onClick={onDuplicate}
+        />
+        <Button
+          type="text"
+          size="small"
+          icon={<DeleteOutlined />}
+          aria-label={t('builder.removeBlock', { name })}
+          onClick={() => dispatch(blockRemoved({ stepId, blockId: block.id }))}
+        />
+      </div>
+      <div className="block-body">
+        <BlockEditor
+          block={block}
+          onBlock={(next, models) =>
+            dispatch(blockChanged({ stepId, block: next, ...(models ? { models } : {}) }))
+          }
+        />
+      </div>
+    </div>
   );
 }

@@ -130,9 +130,13 @@ interface BookProps extends OnBench {
 function Book({ job, parts, work, report, together }: BookProps) {
   const { t } = useTranslation();
   const unit = job.unit ?? null;
-  const name = (id: string) => partName(t, unit, parts.get(id)!);
+  const lines: LinesProps = {
+    job,
+    report,
+    name: (id) => partName(t, unit, parts.get(id)!),
+  };
+  const { name } = lines;
   const stations = stationsOf(job);
-  const given = demandsOf(job).minutes;
   return (
     <section className="job-book" aria-label={t('strip.book')}>
       <h3>{t('strip.book')}</h3>
@@ -142,42 +146,8 @@ function Book({ job, parts, work, report, together }: BookProps) {
             {t(report.measuredBefore ? 'strip.report.measured' : 'strip.report.notMeasured')}
           </Line>
         )}
-        {stations.includes('off') && (
-          <Line good={report.offCost === 0}>
-            {t('strip.report.off', { count: report.offCost })}
-          </Line>
-        )}
-        {stations.includes('off') && given !== null && (
-          <Line good={report.lateCost === 0}>
-            {t(report.lateCost === 0 ? 'strip.report.inTime' : 'strip.report.late', {
-              count: report.lateCost,
-              minutes: report.minutes,
-              given,
-            })}
-          </Line>
-        )}
-        {stations.includes('inspect') &&
-          report.judged.map((j) => (
-            <Line key={j.part} good={j.decision && j.reason}>
-              {t(
-                j.decision
-                  ? j.reason
-                    ? 'strip.report.judgedRight'
-                    : 'strip.report.reasonWrong'
-                  : 'strip.report.judgedWrong',
-                { part: name(j.part) },
-              )}
-            </Line>
-          ))}
-        {stations.includes('inspect') &&
-          report.missed.map((id) => {
-            const damage = job.hidden.find((h) => h.part === id)!.damage;
-            return (
-              <Line key={id} good={false}>
-                {t('strip.report.missed', { part: name(id), what: t(`strip.damages.${damage}`) })}
-              </Line>
-            );
-          })}
+        {stations.includes('off') && <OffLines {...lines} />}
+        {stations.includes('inspect') && <InspectLines {...lines} />}
         {job.hidden
           .filter((h) => h.because !== undefined && comesBack(job, work, h.part))
           .map((h) => (
@@ -188,38 +158,8 @@ function Book({ job, parts, work, report, together }: BookProps) {
               })}
             </Line>
           ))}
-        {stations.includes('order') && (
-          <Line good={report.order.right}>
-            {report.order.missing.length > 0
-              ? t('strip.report.orderMissing', {
-                  parts: report.order.missing.slice(0, MOST_NAMED).map(name).join(', '),
-                  count: report.order.missing.length,
-                })
-              : t('strip.report.orderCost', {
-                  share: Math.round((100 * report.order.cost) / Math.max(1, report.order.cheapest)),
-                })}
-          </Line>
-        )}
-        {stations.includes('order') && report.unasked.length > 0 && (
-          <Line good={false}>
-            {t('strip.report.unasked', {
-              facts: report.unasked.map((f) => t(`strip.facts.${f}`)).join(', '),
-            })}
-          </Line>
-        )}
-        {together && report.wasted > 0 && (
-          <Line good={false}>{t('strip.report.wasted', { count: report.wasted })}</Line>
-        )}
-        {together &&
-          report.errors.map((e) => (
-            <Line key={`${e.part} ${e.kind}`} good={false}>
-              {t(`strip.errors.${e.kind}`, { part: name(e.part) })}{' '}
-              {e.faults.length > 0
-                ? t('strip.report.becomes', { fault: faultText(t, unit, e.faults) })
-                : t(e.shows ? 'strip.report.noFaultShown' : 'strip.report.noFault')}
-            </Line>
-          ))}
-        {together && report.errors.length === 0 && <Line good>{t('strip.report.sound')}</Line>}
+        {stations.includes('order') && <OrderLines {...lines} />}
+        {together && <TogetherLines {...lines} />}
       </ul>
       {job.hidden.length > 0 && (
         <>
@@ -239,6 +179,105 @@ function Book({ job, parts, work, report, together }: BookProps) {
       )}
       <p className="quiet">{t('strip.report.limits')}</p>
     </section>
+  );
+}
+
+interface LinesProps {
+  readonly job: OnBench['job'];
+  readonly report: JobReport;
+  readonly name: (part: string) => string;
+}
+
+function OffLines({ job, report }: LinesProps) {
+  const { t } = useTranslation();
+  const given = demandsOf(job).minutes;
+  return (
+    <>
+      <Line good={report.offCost === 0}>{t('strip.report.off', { count: report.offCost })}</Line>
+      {given !== null && (
+        <Line good={report.lateCost === 0}>
+          {t(report.lateCost === 0 ? 'strip.report.inTime' : 'strip.report.late', {
+            count: report.lateCost,
+            minutes: report.minutes,
+            given,
+          })}
+        </Line>
+      )}
+    </>
+  );
+}
+
+function InspectLines({ job, report, name }: LinesProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      {report.judged.map((j) => (
+        <Line key={j.part} good={j.decision && j.reason}>
+          {t(
+            j.decision
+              ? j.reason
+                ? 'strip.report.judgedRight'
+                : 'strip.report.reasonWrong'
+              : 'strip.report.judgedWrong',
+            { part: name(j.part) },
+          )}
+        </Line>
+      ))}
+      {report.missed.map((id) => {
+        const damage = job.hidden.find((h) => h.part === id)!.damage;
+        return (
+          <Line key={id} good={false}>
+            {t('strip.report.missed', { part: name(id), what: t(`strip.damages.${damage}`) })}
+          </Line>
+        );
+      })}
+    </>
+  );
+}
+
+function OrderLines({ report, name }: LinesProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Line good={report.order.right}>
+        {report.order.missing.length > 0
+          ? t('strip.report.orderMissing', {
+              parts: report.order.missing.slice(0, MOST_NAMED).map(name).join(', '),
+              count: report.order.missing.length,
+            })
+          : t('strip.report.orderCost', {
+              share: Math.round((100 * report.order.cost) / Math.max(1, report.order.cheapest)),
+            })}
+      </Line>
+      {report.unasked.length > 0 && (
+        <Line good={false}>
+          {t('strip.report.unasked', {
+            facts: report.unasked.map((f) => t(`strip.facts.${f}`)).join(', '),
+          })}
+        </Line>
+      )}
+    </>
+  );
+}
+
+function TogetherLines({ job, report, name }: LinesProps) {
+  const { t } = useTranslation();
+  const unit = job.unit ?? null;
+  return (
+    <>
+      {report.wasted > 0 && (
+        <Line good={false}>{t('strip.report.wasted', { count: report.wasted })}</Line>
+      )}
+      {report.errors.map((e) => (
+        <Line key={`${e.part} ${e.kind}`} good={false}>
+          {t(`strip.errors.${e.kind}`, { part: name(e.part) })}{' '}
+          {e.faults.length > 0
+            ? t('strip.report.becomes', { fault: faultText(t, unit, e.faults) })
+            : t(e.shows ? 'strip.report.noFaultShown' : 'strip.report.noFault')}
+        </Line>
+      ))}
+      {report.errors.length === 0 && <Line good>{t('strip.report.sound')}</Line>}
+    </>
   );
 }
 

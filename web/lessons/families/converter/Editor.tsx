@@ -59,121 +59,146 @@ function Framed({ question, rig, onQuestion }: Props & { rig: ConverterRig }) {
   );
 }
 
+type KindProps<K extends Props['question']['kind']> = Props & {
+  readonly question: Extract<Props['question'], { kind: K }>;
+};
+
 function Fields({ question, onQuestion }: Props) {
-  const { t } = useTranslation();
   switch (question.kind) {
-    case 'operate': {
-      const quantity = quantityRead(question.measure);
-      return (
-        <>
-          <ChoiceField
-            label={t('converterBlock.measure')}
-            value={question.measure}
-            of={MEASURES}
-            name={(v) => t(`measures.${v}`)}
-            onValue={(measure) => onQuestion({ ...question, measure })}
-          />
-          <NumberField
-            label={t('converterBlock.target')}
-            {...(quantity ? { quantity } : {})}
-            value={question.target}
-            step={quantity ? 10 : 0.05}
-            onValue={(target) => onQuestion({ ...question, target })}
-          />
-          <Within
-            tolerance={question.tolerance}
-            onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
-          />
-        </>
-      );
-    }
+    case 'operate':
+      return <OperateFields question={question} onQuestion={onQuestion} />;
     case 'read-match':
-      return (
-        <>
-          <ChoiceField
-            label={t('question.asks')}
-            value={question.ask}
-            of={MATCH_ASKS}
-            name={(v) => t(`matchAsks.${v}`)}
-            onValue={(ask) => onQuestion({ ...question, ask })}
-          />
-          <Throttle
-            value={question.throttle}
-            onValue={(throttle) => onQuestion({ ...question, throttle })}
-          />
-          <NumberField
-            label={t('converter.turbineSpeed')}
-            quantity="speed"
-            value={question.turbineRpm}
-            step={50}
-            onValue={(turbineRpm) =>
-              onQuestion({ ...question, turbineRpm: Math.max(0, turbineRpm) })
-            }
-          />
-          <Within
-            tolerance={question.tolerance}
-            onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
-          />
-        </>
-      );
+      return <MatchFields question={question} onQuestion={onQuestion} />;
     case 'sketch-curve':
-      return (
-        <>
-          <ChoiceField
-            label={t('converterBlock.curve')}
-            value={question.curve}
-            of={SKETCHED}
-            name={(v) => t(`sketch.curves.${v}`)}
-            onValue={(curve) => onQuestion({ ...question, curve })}
-          />
-          <NumberField
-            label={t('question.tolerance')}
-            unit="%"
-            value={100 * question.tolerance}
-            step={1}
-            onValue={(v) =>
-              onQuestion({ ...question, tolerance: Math.min(1, Math.max(0.01, v / 100)) })
-            }
-          />
-        </>
-      );
+      return <SketchFields question={question} onQuestion={onQuestion} />;
     case 'predict-change':
-      return (
-        <>
-          <ChoiceField
-            label={t('question.asks')}
-            value={question.of}
-            of={CHANGED}
-            name={(v) => t(`changed.${v}`)}
-            onValue={(of) => onQuestion({ ...question, of })}
-          />
-          <ChangeFields
-            change={question.change}
-            onChange={(change) => onQuestion({ ...question, change })}
-          />
-          <Within
-            tolerance={question.tolerance}
-            onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
-          />
-        </>
-      );
+      return <ChangedFields question={question} onQuestion={onQuestion} />;
     case 'launch-order':
-      return (
-        <>
-          <Throttle
-            value={question.throttle}
-            onValue={(throttle) => onQuestion({ ...question, throttle })}
-          />
-          <NumberField
-            label={t('launch.grade')}
-            unit="%"
-            value={100 * question.grade}
-            step={1}
-            onValue={(v) => onQuestion({ ...question, grade: Math.min(1, Math.max(-1, v / 100)) })}
-          />
-        </>
-      );
+      return <LaunchFields question={question} onQuestion={onQuestion} />;
   }
+}
+
+function OperateFields({ question, onQuestion }: KindProps<'operate'>) {
+  const { t } = useTranslation();
+  const quantity = quantityRead(question.measure);
+  return (
+    <>
+      <ChoiceField
+        label={t('converterBlock.measure')}
+        value={question.measure}
+        of={MEASURES}
+        name={(v) => t(`measures.${v}`)}
+        onValue={(measure) => onQuestion({ ...question, measure })}
+      />
+      <NumberField
+        label={t('converterBlock.target')}
+        {...(quantity ? { quantity } : {})}
+        value={question.target}
+        step={quantity ? 10 : 0.05}
+        onValue={(target) => onQuestion({ ...question, target })}
+      />
+      <Within
+        tolerance={question.tolerance}
+        onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+      />
+    </>
+  );
+}
+
+function MatchFields({ question, onQuestion }: KindProps<'read-match'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ChoiceField
+        label={t('question.asks')}
+        value={question.ask}
+        of={MATCH_ASKS}
+        name={(v) => t(`matchAsks.${v}`)}
+        onValue={(ask) => onQuestion({ ...question, ask })}
+      />
+      <Throttle
+        value={question.throttle}
+        onValue={(throttle) => onQuestion({ ...question, throttle })}
+      />
+      <NumberField
+        label={t('converter.turbineSpeed')}
+        quantity="speed"
+        value={question.turbineRpm}
+        step={50}
+        onValue={(turbineRpm) => onQuestion({ ...question, turbineRpm: Math.max(0, turbineRpm) })}
+      />
+      <Within
+        tolerance={question.tolerance}
+        onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+      />
+    </>
+  );
+}
+
+function SketchFields({ question, onQuestion }: KindProps<'sketch-curve'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ChoiceField
+        label={t('converterBlock.curve')}
+        value={question.curve}
+        of={SKETCHED}
+        name={(v) => t(`sketch.curves.${v}`)}
+        onValue={(curve) => onQuestion({ ...question, curve })}
+      />
+      <NumberField
+        label={t('question.tolerance')}
+        unit="%"
+        value={100 * question.tolerance}
+        step={1}
+        onValue={(v) =>
+          onQuestion({ ...question, tolerance: Math.min(1, Math.max(0.01, v / 100)) })
+        }
+      />
+    </>
+  );
+}
+
+function ChangedFields({ question, onQuestion }: KindProps<'predict-change'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ChoiceField
+        label={t('question.asks')}
+        value={question.of}
+        of={CHANGED}
+        name={(v) => t(`changed.${v}`)}
+        onValue={(of) => onQuestion({ ...question, of })}
+      />
+      <ChangeFields
+        change={question.change}
+        onChange={(change) => onQuestion({ ...question, change })}
+      />
+      <Within
+        tolerance={question.tolerance}
+        onTolerance={(tolerance) => onQuestion({ ...question, tolerance })}
+      />
+    </>
+  );
+}
+
+function LaunchFields({ question, onQuestion }: KindProps<'launch-order'>) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <Throttle
+        value={question.throttle}
+        onValue={(throttle) => onQuestion({ ...question, throttle })}
+      />
+      <NumberField
+        label={t('launch.grade')}
+        unit="%"
+        value={100 * question.grade}
+        step={1}
+        onValue={(v) => onQuestion({ ...question, grade: Math.min(1, Math.max(-1, v / 100)) })}
+      />
+    </>
+  );
 }
 
 const STARTS: readonly StallChange[] = [
