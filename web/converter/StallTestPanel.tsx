@@ -39,7 +39,6 @@ const TOO_HOT_C = 110;
 /** The stall test as a procedure: checks first, five seconds at most, then the reading and what it says. */
 export function StallTestPanel({ converter, engine, vehicle }: Props) {
   const { t } = useTranslation();
-  const numbers = useNumbers();
   const conditions: OnStand[] = [...stallConditions(converter), 'water'];
   const [stand, setStand] = useState<{ on: OnStand; hidden: boolean }>({
     on: 'sound',
@@ -104,31 +103,12 @@ export function StallTestPanel({ converter, engine, vehicle }: Props) {
           celsius={fluidC}
         />
       </section>
-      <section className="stall-run" aria-label={t('stall.run')}>
-        <RevCounter
-          rpm={run.now?.engineRpm ?? engine.idleRpm}
-          most={engine.governedRpm * 1.1}
-          band={run.reading !== null && !stand.hidden ? band : null}
-          words={t('stall.counter', {
-            speed: numbers.quantity(Math.round(run.now?.engineRpm ?? engine.idleRpm), 'speed'),
-          })}
-        />
-        <div className="stall-time" aria-hidden="true">
-          <i style={{ width: `${(100 * (run.now?.time ?? 0)) / LONGEST_STALL_S}%` }} />
-        </div>
-        <Button
-          type="primary"
-          size="large"
-          disabled={!ready && !run.running}
-          aria-pressed={run.running}
-          onClick={run.toggle}
-        >
-          {t(run.running ? 'stall.release' : 'stall.press')}
-        </Button>
-        <span className="quiet">
-          {t(ready ? 'stall.limit' : 'stall.checkFirst', { seconds: LONGEST_STALL_S })}
-        </span>
-      </section>
+      <StallRun
+        run={run}
+        ready={ready}
+        engine={engine}
+        band={run.reading !== null && !stand.hidden ? band : null}
+      />
       <section className="stall-says" aria-label={t('stall.says')} aria-live="polite">
         {run.reading === null ? (
           <p className="quiet">{t('stall.nothingYet')}</p>
@@ -145,6 +125,48 @@ export function StallTestPanel({ converter, engine, vehicle }: Props) {
         )}
       </section>
     </div>
+  );
+}
+
+interface RunProps {
+  run: ReturnType<typeof useStallRun>;
+  ready: boolean;
+  engine: Engine;
+  /** Shown on the counter; `null` while it would give the condition away. */
+  band: ReturnType<typeof stallBand> | null;
+}
+
+/** The rev counter, the time that is left, and the pedal. */
+function StallRun({ run, ready, engine, band }: RunProps) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const rpm = run.now?.engineRpm ?? engine.idleRpm;
+  return (
+    <section className="stall-run" aria-label={t('stall.run')}>
+      <RevCounter
+        rpm={rpm}
+        most={engine.governedRpm * 1.1}
+        band={band}
+        words={t('stall.counter', {
+          speed: numbers.quantity(Math.round(rpm), 'speed'),
+        })}
+      />
+      <div className="stall-time" aria-hidden="true">
+        <i style={{ width: `${(100 * (run.now?.time ?? 0)) / LONGEST_STALL_S}%` }} />
+      </div>
+      <Button
+        type="primary"
+        size="large"
+        disabled={!ready && !run.running}
+        aria-pressed={run.running}
+        onClick={run.toggle}
+      >
+        {t(run.running ? 'stall.release' : 'stall.press')}
+      </Button>
+      <span className="quiet">
+        {t(ready ? 'stall.limit' : 'stall.checkFirst', { seconds: LONGEST_STALL_S })}
+      </span>
+    </section>
   );
 }
 

@@ -99,35 +99,12 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
           onValue={(unitId) => change({ unitId, seen: {}, chosen: null })}
         />
         <SeenInRanges unit={unit} seen={state.seen} onSeen={(seen) => change({ seen })} />
-        <div className="row">
-          <Button
-            disabled={Object.keys(state.seen).length === 0}
-            onClick={() => change({ seen: {} })}
-          >
-            {t('atlas.forget')}
-          </Button>
-          {pairs.progress ? (
-            <Button onClick={pairs.cancel}>{t('app.cancel')}</Button>
-          ) : (
-            <Button onClick={pairs.start} disabled={!own || pairs.rows !== null}>
-              {t('atlas.pairs')}
-            </Button>
-          )}
-        </div>
-        {pairs.progress && (
-          <Progress
-            aria-label={t('atlas.pairs')}
-            percent={Math.round((100 * pairs.progress.done) / Math.max(1, pairs.progress.of))}
-          />
-        )}
-        {pairs.rows && (
-          <p role="status">
-            {t('atlas.pairsFit', {
-              count: pairs.rows.filter(fits).length,
-              all: pairs.rows.length,
-            })}
-          </p>
-        )}
+        <PairTools
+          pairs={pairs}
+          fitting={(pairs.rows ?? []).filter(fits).length}
+          ready={own !== null}
+          onForget={Object.keys(state.seen).length === 0 ? null : () => change({ seen: {} })}
+        />
         <Reason unit={unit} seen={state.seen} none={own !== null && rows.length === 0} />
         {own && chosen && <FaultDetail unit={unit} table={own} chosen={chosen} />}
         {own && <PlanPanel unit={unit} checks={own.checks} rows={rows} priors={state.priors} />}
@@ -139,6 +116,50 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
           />
         )}
       </aside>
+    </>
+  );
+}
+
+interface PairProps {
+  pairs: ReturnType<typeof usePairs>;
+  /** How many of them fit what was seen. */
+  fitting: number;
+  ready: boolean;
+  /** `null` where nothing was seen. */
+  onForget: (() => void) | null;
+}
+
+/** What was seen is forgotten, and pairs of faults are asked for. */
+function PairTools({ pairs, fitting, ready, onForget }: PairProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <div className="row">
+        <Button disabled={onForget === null} onClick={() => onForget?.()}>
+          {t('atlas.forget')}
+        </Button>
+        {pairs.progress ? (
+          <Button onClick={pairs.cancel}>{t('app.cancel')}</Button>
+        ) : (
+          <Button onClick={pairs.start} disabled={!ready || pairs.rows !== null}>
+            {t('atlas.pairs')}
+          </Button>
+        )}
+      </div>
+      {pairs.progress && (
+        <Progress
+          aria-label={t('atlas.pairs')}
+          percent={Math.round((100 * pairs.progress.done) / Math.max(1, pairs.progress.of))}
+        />
+      )}
+      {pairs.rows && (
+        <p role="status">
+          {t('atlas.pairsFit', {
+            count: fitting,
+            all: pairs.rows.length,
+          })}
+        </p>
+      )}
     </>
   );
 }
