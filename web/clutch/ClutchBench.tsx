@@ -2,9 +2,11 @@ import { Segmented } from 'antd';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { clutchFindings, type Clutch } from '../../core/clutch';
-import { engineModel } from '../../core/converter';
+import { clutchFindings, type Clutch, type ClutchState } from '../../core/clutch';
+import { engineModel, type Engine } from '../../core/converter';
+import type { Unit } from '../../core/geartrain';
 import { mostTorque } from '../../core/shift';
+import type { Vehicle } from '../../core/vehicle';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { CautionBox } from '../bench/CautionBox';
 import { chosenFrom } from '../bench/chosenFrom';
@@ -101,68 +103,20 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
         />
         {model && tab === 'release' && <ReleaseCurves title={clutch.name} model={model} />}
         {model && tab === 'wear' && (
-          <>
-            <div className="bench-row">
-              <SmallSlider
-                label={t('converter.throttle')}
-                text={formatShare(bench.throttle)}
-                value={bench.throttle}
-                from={0.1}
-                to={1}
-                step={0.05}
-                onValue={(throttle) => change({ throttle })}
-              />
-              <SmallSlider
-                label={t('launch.grade')}
-                text={formatShare(bench.grade)}
-                value={bench.grade}
-                from={0}
-                to={0.3}
-                step={0.01}
-                onValue={(grade) => change({ grade })}
-              />
-            </div>
-            <WearCurves
-              clutch={clutch}
-              state={model.state}
-              wear={model.state.wear}
-              engine={engine}
-              unit={unit}
-              vehicle={vehicle}
-              throttle={bench.throttle}
-              grade={bench.grade}
-            />
-          </>
+          <WearPanel
+            clutch={clutch}
+            state={model.state}
+            machine={{ engine, unit, vehicle }}
+            bench={bench}
+            onBench={change}
+          />
         )}
         {tab === 'drive' && <DrivePanel {...driving} />}
         {tab === 'tests' && <ShopTestsPanel {...driving} />}
       </section>
       <aside className="side-column bench-side" aria-label={t('clutch.controls')}>
         <ClutchKinds />
-        <div className="bench-pick">
-          <ModelSelect
-            kind="fair-sprocket/clutch"
-            value={clutch.id}
-            onValue={(clutchId) =>
-              change({ clutchId, forkRod: 0, turnbuckle: 0, wear: 0, fault: null })
-            }
-          />
-          <ModelSelect
-            kind="fair-sprocket/engine"
-            value={engine?.id}
-            onValue={(engineId) => change({ engineId })}
-          />
-          <ModelSelect
-            kind="fair-sprocket/unit"
-            value={unit?.id}
-            onValue={(unitId) => change({ unitId, rangeId: null })}
-          />
-          <ModelSelect
-            kind="fair-sprocket/vehicle"
-            value={vehicle?.id}
-            onValue={(vehicleId) => change({ vehicleId })}
-          />
-        </div>
+        <Pickers clutch={clutch} machine={{ engine, unit, vehicle }} onBench={change} />
         <ClutchFindings findings={findings} />
         {model && <ClutchReadout clutch={clutch} model={model} asked={asked} />}
         <ClutchControls clutch={clutch} setting={bench} allow={ALL} onSetting={change} />
@@ -172,6 +126,90 @@ function Bench({ clutch, bench }: { clutch: Clutch; bench: ClutchBenchState }) {
         )}
       </aside>
     </>
+  );
+}
+
+/** What stands round the clutch; `null` where the library has none. */
+interface Machine {
+  readonly engine: Engine | null;
+  readonly unit: Unit | null;
+  readonly vehicle: Vehicle | null;
+}
+
+interface MachineProps {
+  readonly clutch: Clutch;
+  readonly machine: Machine;
+  readonly onBench: (change: Partial<ClutchBenchState>) => void;
+}
+
+interface WearProps extends MachineProps {
+  readonly state: ClutchState;
+  readonly bench: ClutchBenchState;
+}
+
+/** What the clutch holds as its facings wear, beside what foot and hill ask of it. */
+function WearPanel({ clutch, state, machine, bench, onBench }: WearProps) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <div className="bench-row">
+        <SmallSlider
+          label={t('converter.throttle')}
+          text={formatShare(bench.throttle)}
+          value={bench.throttle}
+          from={0.1}
+          to={1}
+          step={0.05}
+          onValue={(throttle) => onBench({ throttle })}
+        />
+        <SmallSlider
+          label={t('launch.grade')}
+          text={formatShare(bench.grade)}
+          value={bench.grade}
+          from={0}
+          to={0.3}
+          step={0.01}
+          onValue={(grade) => onBench({ grade })}
+        />
+      </div>
+      <WearCurves
+        clutch={clutch}
+        state={state}
+        wear={state.wear}
+        {...machine}
+        throttle={bench.throttle}
+        grade={bench.grade}
+      />
+    </>
+  );
+}
+
+function Pickers({ clutch, machine, onBench }: MachineProps) {
+  return (
+    <div className="bench-pick">
+      <ModelSelect
+        kind="fair-sprocket/clutch"
+        value={clutch.id}
+        onValue={(clutchId) =>
+          onBench({ clutchId, forkRod: 0, turnbuckle: 0, wear: 0, fault: null })
+        }
+      />
+      <ModelSelect
+        kind="fair-sprocket/engine"
+        value={machine.engine?.id}
+        onValue={(engineId) => onBench({ engineId })}
+      />
+      <ModelSelect
+        kind="fair-sprocket/unit"
+        value={machine.unit?.id}
+        onValue={(unitId) => onBench({ unitId, rangeId: null })}
+      />
+      <ModelSelect
+        kind="fair-sprocket/vehicle"
+        value={machine.vehicle?.id}
+        onValue={(vehicleId) => onBench({ vehicleId })}
+      />
+    </div>
   );
 }
 

@@ -96,36 +96,42 @@ export function SlipTestCard({ kind, rig }: Props) {
           )}
         </div>
       </section>
-      {read && (
-        <CurveSheet
-          title={t(`clutch.tests.${kind}`)}
-          x={{ title: t('launch.time'), min: 0, max: read.run.samples.at(-1)!.time }}
-          y={{ title: t('converter.engineSpeed'), min: 0 }}
-          curves={[
-            {
-              label: t('converter.engine'),
-              ink: '--drives',
-              points: read.run.samples.map((s) => ({ x: s.time, y: s.engineRpm })),
-            },
-            {
-              label: t('clutchFields.disc'),
-              ink: '--driven',
-              look: 'dashed',
-              points: read.run.samples.map((s) => ({ x: s.time, y: s.discRpm })),
-            },
-          ]}
-          figures={{
-            titles: [t('launch.time'), t('converter.engineSpeed'), t('clutchFields.disc')],
-            rows: read.run.samples
-              .filter((_s, k) => k % 10 === 0)
-              .map((s) => [
-                formatNumber(s.time, 1),
-                formatNumber(s.engineRpm, 0),
-                formatNumber(s.discRpm, 0),
-              ]),
-          }}
-        />
-      )}
+      {read && <SlipTrace title={t(`clutch.tests.${kind}`)} samples={read.run.samples} />}
     </>
+  );
+}
+
+/** Engine and disc over the time of the test. */
+function SlipTrace({ title, samples }: { title: string; samples: EngagementResult['samples'] }) {
+  const { t } = useTranslation();
+  return (
+    <CurveSheet
+      title={title}
+      x={{ title: t('launch.time'), min: 0, max: samples.at(-1)!.time }}
+      y={{ title: t('converter.engineSpeed'), min: 0 }}
+      curves={[
+        {
+          label: t('converter.engine'),
+          ink: '--drives',
+          points: samples.map((s) => ({ x: s.time, y: s.engineRpm })),
+        },
+        {
+          label: t('clutchFields.disc'),
+          ink: '--driven',
+          look: 'dashed',
+          points: samples.map((s) => ({ x: s.time, y: s.discRpm })),
+        },
+      ]}
+      figures={{
+        titles: [t('launch.time'), t('converter.engineSpeed'), t('clutchFields.disc')],
+        rows: samples
+          .filter((_s, k) => k % 10 === 0)
+          .map((s) => [
+            formatNumber(s.time, 1),
+            formatNumber(s.engineRpm, 0),
+            formatNumber(s.discRpm, 0),
+          ]),
+      }}
+    />
   );
 }
