@@ -47,6 +47,15 @@ test('play gained at the turnbuckle looks right and leaves the spring late', () 
   expect(readLinkage(HAWSER, trick).force).toBeGreaterThan(readLinkage(HAWSER, lost).force * 0.99);
 });
 
+// Common practice, no source: a spring that comes over before its window helps before there is anything to help.
+test('the turnbuckle wound the other way brings the spring over early', () => {
+  const slack = { ...AS_BUILT, turnbuckle: -0.016 };
+  const [early] = HAWSER.limits.centre!;
+  expect(readLinkage(HAWSER, slack).centre).toBeLessThan(early);
+  expect(linkageVerdicts(HAWSER, slack)).toContain('centre-early');
+  expect(linkageVerdicts(HAWSER, slack)).not.toContain('centre-late');
+});
+
 test('each step sets the middle of its own window, whatever the wear', () => {
   for (const wear of [0, 0.001, 0.002]) {
     const start = misadjusted(HAWSER, worn(HAWSER, AS_BUILT, wear));

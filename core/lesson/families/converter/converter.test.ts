@@ -28,6 +28,7 @@ import {
   type Lesson,
 } from '../..';
 import { demoFile, demoUnit } from '../../../tests/demoFile';
+import { launchEvents } from './key';
 
 const rig: ConverterRig = {
   converter: demoFile<Converter>('converters/jetty-eleven'),
@@ -239,6 +240,17 @@ describe('order the events of a launch', () => {
   test('without a vehicle, or gears, it can’t be asked', () => {
     expect(converterKey(q, { ...rig, vehicle: null })).toMatchObject({ fault: 'vehicle-missing' });
     expect(converterKey(q, { ...rig, unit: null })).toMatchObject({ fault: 'gears-missing' });
+    const geared = (...ids: string[]) => ({
+      ...rig.unit!,
+      ranges: rig.unit!.ranges.filter((r) => ids.includes(r.id)),
+    });
+    expect(converterKey(q, { ...rig, unit: geared('R') })).toMatchObject({
+      fault: 'gears-missing',
+    });
+    // One gear is enough to move off in.
+    const one = launchEvents(q, { ...rig, unit: geared('D1') });
+    expect(one?.map((e) => e.name)).toContain('moves');
+    expect(one?.some((e) => e.name.startsWith('upshift'))).toBe(false);
   });
 });
 

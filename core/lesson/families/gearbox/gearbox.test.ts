@@ -240,6 +240,12 @@ describe('draw the crossing', () => {
     expect(graded(question, ferry, answer).score).toBe(1);
     expect(keyed(question, ferry)).toMatchObject({ kind: 'draw-crossing' });
   });
+  test.each([
+    ['vehicle', 'vehicle-missing'],
+    ['engine', 'engine-missing'],
+  ] as const)('without its %s it can’t be asked', (part, fault) => {
+    expect(gearboxKey(question, { ...rigOf(ferry), [part]: null })).toMatchObject({ fault });
+  });
 
   test.each([
     ['lets-go-too-early', ramps([0.05, 0.03], [0.22, 0.03]), 'flare'],

@@ -162,6 +162,11 @@ describe('strip it in order, and why', () => {
     expect(keyed({ kind: 'why-first', first: 'B1.servo', part: 'B1.servo-ring' })).toBe(
       'no-rule-between',
     );
+    for (const names of [
+      { first: 'B1.servo-ring', part: 'gone' },
+      { first: 'gone', part: 'B1.servo' },
+    ])
+      expect(keyed({ kind: 'why-first', ...names })).toBe('part-not-there');
   });
   test('laid out along the axis, front first: neighbours count', () => {
     const row: Told = { kind: 'lay-out', parts: ['support', 'C1.drum', 'sun.shell', 'P1.ring'] };
