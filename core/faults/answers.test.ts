@@ -280,3 +280,23 @@ test('a dual clutch shifts smoothly, and flares into the clutch that slips', () 
   );
   expect(dual.shop.shift(dual.shop.machine([]), 'N>D2')).toBeNull();
 });
+
+// Trade fact, from memory: what hangs on carries the old gear; with nothing to take over there is neither flare nor bind.
+test.each([
+  [auto, 'D3>D4', 'C1', 'B1'],
+  [auto, 'D2>D3', 'B1', 'C3'],
+  [dual, 'D1>D2', 'K1', 'K2'],
+  [dual, 'D4>D5', 'K2', 'K1'],
+])(
+  'an element that hangs on, where the next one stays off: the gear stays',
+  (rig, pair, hangs, off) => {
+    const faults: Fault[] = [
+      { target: hangs, kind: 'stuck-on' },
+      { target: off, kind: 'will-not-apply' },
+    ];
+    expect(reads(rig, faults, [`shift ${pair}`])).toEqual(['no-shift']);
+    const { flareRpm, dip } = rig.shop.shift(rig.shop.machine(faults), pair)!.summary;
+    expect(flareRpm).toBeLessThan(1);
+    expect(dip).toBeGreaterThan(0.95);
+  },
+);
