@@ -124,9 +124,8 @@ function TimeFields({ faultCase, onCase, without }: FieldsProps) {
         label={t('caseFields.driven')}
         unit="min"
         value={faultCase.minutes}
-        onValue={(v) =>
-          onCase({ ...faultCase, minutes: Math.min(MOST_MINUTES, Math.max(0, v)) }, 'minutes')
-        }
+        within={[0, MOST_MINUTES]}
+        onValue={(minutes) => onCase({ ...faultCase, minutes }, 'minutes')}
       />
       {faultCase.limitMinutes === undefined ? (
         <Button onClick={() => onCase({ ...faultCase, limitMinutes: 60 }, 'limitMinutes')}>
@@ -138,12 +137,8 @@ function TimeFields({ faultCase, onCase, without }: FieldsProps) {
             label={t('caseFields.limit')}
             unit="min"
             value={faultCase.limitMinutes}
-            onValue={(v) =>
-              onCase(
-                { ...faultCase, limitMinutes: Math.min(MOST_MINUTES, Math.max(1, v)) },
-                'limitMinutes',
-              )
-            }
+            within={[1, MOST_MINUTES]}
+            onValue={(limitMinutes) => onCase({ ...faultCase, limitMinutes }, 'limitMinutes')}
           />
           <Button onClick={() => onCase(without('limitMinutes'), 'limitMinutes')}>
             {t('caseFields.noLimit')}

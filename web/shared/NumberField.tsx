@@ -12,25 +12,33 @@ interface Props {
   /** The unit's sign where it is none of the quantities'. */
   unit?: string;
   step?: number;
+  /** How many of what is shown are one of the value: 100 where a share is shown in per cent, 1000 where a metre in millimetres. */
+  per?: number;
+  /** What is typed beyond is taken as the nearest of these, in the value's own unit. */
+  within?: readonly [least: number, most: number];
   /** Something is wrong with it. */
   faulty?: boolean;
   /** Only the number: the label stands elsewhere. */
   bare?: boolean;
 }
 
+const ANY = [-Infinity, Infinity] as const;
+
 /** A labelled number with its unit. Nonsense can be typed: the findings say so, and nothing is lost. */
 export function NumberField(props: Props) {
   const { label, value, onValue, quantity, unit, step = 1, faulty = false, bare = false } = props;
+  const { per = 1, within: [least, most] = ANY } = props;
   const numbers = useNumbers();
   const sign = quantity ? numbers.unit(quantity) : unit;
-  const shown = tidy(quantity ? numbers.toDisplay(value, quantity) : value);
+  const shown = tidy(quantity ? numbers.toDisplay(value * per, quantity) : value * per);
+  const taken = (v: number) => tidy((quantity ? numbers.fromDisplay(v, quantity) : v) / per);
   const field = (
     <TypedNumber
       label={label}
       value={shown}
       step={step}
       {...(faulty ? { status: 'error' as const } : {})}
-      onValue={(v) => v !== null && onValue(tidy(quantity ? numbers.fromDisplay(v, quantity) : v))}
+      onValue={(v) => v !== null && onValue(Math.min(most, Math.max(least, taken(v))))}
     />
   );
   if (bare) return field;

@@ -89,9 +89,10 @@ export function EngineFields({ engine, problems, onEngine }: Props) {
               <NumberField
                 label={t('modelFields.throttle')}
                 unit="%"
-                value={100 * part.throttle}
+                per={100}
+                value={part.throttle}
                 faulty={problems.some((p) => p.path === `partLoad[${k}].throttle`)}
-                onValue={(v) => set({ throttle: v / 100 }, 'throttle')}
+                onValue={(throttle) => set({ throttle }, 'throttle')}
               />
               <Button
                 size="small"

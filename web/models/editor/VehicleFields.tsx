@@ -49,58 +49,32 @@ interface FieldsProps {
   readonly set: (change: Partial<Vehicle>, field: string) => void;
 }
 
+/** What the road asks, in the order of the form, and how each is shown. */
+const ROAD = {
+  massKg: { quantity: 'mass', step: 50 },
+  tyreRadiusM: { quantity: 'length', per: 1000, step: 5 },
+  finalDrive: { unit: ': 1', step: 0.1 },
+  dragAreaM2: { unit: 'm²', step: 0.05 },
+  driveline: { unit: '%', per: 100, step: 1 },
+  rolling: { unit: '%', per: 100, step: 0.1 },
+} as const;
+const ROAD_FIELDS = Object.keys(ROAD) as (keyof typeof ROAD)[];
+
 function RoadFields({ vehicle, faulty, set }: FieldsProps) {
   const { t } = useTranslation();
+  const shown = { ...vehicle, driveline: drivelineOf(vehicle) };
   return (
     <div className="number-fields">
-      <NumberField
-        label={t('modelFields.massKg')}
-        quantity="mass"
-        step={50}
-        value={vehicle.massKg}
-        faulty={faulty('massKg')}
-        onValue={(massKg) => set({ massKg }, 'massKg')}
-      />
-      <NumberField
-        label={t('modelFields.tyreRadiusM')}
-        quantity="length"
-        step={5}
-        value={1000 * vehicle.tyreRadiusM}
-        faulty={faulty('tyreRadiusM')}
-        onValue={(mm) => set({ tyreRadiusM: Number((mm / 1000).toPrecision(9)) }, 'tyreRadiusM')}
-      />
-      <NumberField
-        label={t('modelFields.finalDrive')}
-        unit=": 1"
-        step={0.1}
-        value={vehicle.finalDrive}
-        faulty={faulty('finalDrive')}
-        onValue={(finalDrive) => set({ finalDrive }, 'finalDrive')}
-      />
-      <NumberField
-        label={t('modelFields.dragAreaM2')}
-        unit="m²"
-        step={0.05}
-        value={vehicle.dragAreaM2}
-        faulty={faulty('dragAreaM2')}
-        onValue={(dragAreaM2) => set({ dragAreaM2 }, 'dragAreaM2')}
-      />
-      <NumberField
-        label={t('modelFields.driveline')}
-        unit="%"
-        step={1}
-        value={Number((100 * drivelineOf(vehicle)).toPrecision(9))}
-        faulty={faulty('driveline')}
-        onValue={(v) => set({ driveline: Number((v / 100).toPrecision(9)) }, 'driveline')}
-      />
-      <NumberField
-        label={t('modelFields.rolling')}
-        unit="%"
-        step={0.1}
-        value={100 * vehicle.rolling}
-        faulty={faulty('rolling')}
-        onValue={(v) => set({ rolling: v / 100 }, 'rolling')}
-      />
+      {ROAD_FIELDS.map((field) => (
+        <NumberField
+          key={field}
+          label={t(`modelFields.${field}`)}
+          {...ROAD[field]}
+          value={shown[field]}
+          faulty={faulty(field)}
+          onValue={(value) => set({ [field]: value }, field)}
+        />
+      ))}
     </div>
   );
 }
@@ -118,9 +92,10 @@ function ScheduleFields({ vehicle, faulty, set }: FieldsProps) {
             key={field}
             label={t(`modelFields.${field}`)}
             unit="%"
-            value={100 * schedule[field]}
+            per={100}
+            value={schedule[field]}
             faulty={faulty(`schedule.${field}`)}
-            onValue={(v) => set({ schedule: { ...schedule, [field]: v / 100 } }, field)}
+            onValue={(v) => set({ schedule: { ...schedule, [field]: v } }, field)}
           />
         ))}
       </div>

@@ -198,7 +198,8 @@ function StartFields({ question, rig, onQuestion }: Of<'draw-start'>) {
         unit="s"
         step={0.1}
         value={question.brakeUntil}
-        onValue={(v) => onQuestion({ ...question, brakeUntil: within(v, 0, 10) })}
+        within={[0, 10]}
+        onValue={(brakeUntil) => onQuestion({ ...question, brakeUntil })}
       />
       <NumberField
         label={t('clutchBlock.heat')}
@@ -281,16 +282,15 @@ function UpgradeFields({ question, onQuestion }: Of<'upgrade-limit'>) {
   );
 }
 
-const within = (value: number, least: number, most: number): number =>
-  Math.min(most, Math.max(least, value));
-
 function Percent(props: { label: string; value: number; onValue: (share: number) => void }) {
   return (
     <NumberField
       label={props.label}
       unit="%"
-      value={100 * props.value}
-      onValue={(v) => props.onValue(within(v / 100, 0, 1))}
+      per={100}
+      value={props.value}
+      within={[0, 1]}
+      onValue={props.onValue}
     />
   );
 }
@@ -301,8 +301,10 @@ function Millimetres(props: { label: string; value: number; onValue: (metres: nu
       label={props.label}
       quantity="length"
       step={0.1}
-      value={1000 * props.value}
-      onValue={(v) => props.onValue(within(v / 1000, 0, 0.05))}
+      per={1000}
+      value={props.value}
+      within={[0, 0.05]}
+      onValue={props.onValue}
     />
   );
 }

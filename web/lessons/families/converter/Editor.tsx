@@ -125,7 +125,8 @@ function MatchFields({ question, onQuestion }: KindProps<'read-match'>) {
         quantity="speed"
         value={question.turbineRpm}
         step={50}
-        onValue={(turbineRpm) => onQuestion({ ...question, turbineRpm: Math.max(0, turbineRpm) })}
+        within={[0, Infinity]}
+        onValue={(turbineRpm) => onQuestion({ ...question, turbineRpm })}
       />
       <Within
         tolerance={question.tolerance}
@@ -149,11 +150,11 @@ function SketchFields({ question, onQuestion }: KindProps<'sketch-curve'>) {
       <NumberField
         label={t('question.tolerance')}
         unit="%"
-        value={100 * question.tolerance}
+        per={100}
+        value={question.tolerance}
+        within={[0.01, 1]}
         step={1}
-        onValue={(v) =>
-          onQuestion({ ...question, tolerance: Math.min(1, Math.max(0.01, v / 100)) })
-        }
+        onValue={(tolerance) => onQuestion({ ...question, tolerance })}
       />
     </>
   );
@@ -193,9 +194,11 @@ function LaunchFields({ question, onQuestion }: KindProps<'launch-order'>) {
       <NumberField
         label={t('launch.grade')}
         unit="%"
-        value={100 * question.grade}
+        per={100}
+        value={question.grade}
+        within={[-1, 1]}
         step={1}
-        onValue={(v) => onQuestion({ ...question, grade: Math.min(1, Math.max(-1, v / 100)) })}
+        onValue={(grade) => onQuestion({ ...question, grade })}
       />
     </>
   );
@@ -237,9 +240,11 @@ function ChangeFields({ change, onChange }: ChangeProps) {
         <NumberField
           label={t('converterBlock.left')}
           unit="%"
-          value={100 * change.share}
+          per={100}
+          value={change.share}
+          within={[0.1, 2]}
           step={5}
-          onValue={(v) => onChange({ ...change, share: Math.min(2, Math.max(0.1, v / 100)) })}
+          onValue={(share) => onChange({ ...change, share })}
         />
       )}
       {change.kind === 'altitude' && (
@@ -248,16 +253,19 @@ function ChangeFields({ change, onChange }: ChangeProps) {
           unit="m"
           value={change.metres}
           step={100}
-          onValue={(v) => onChange({ ...change, metres: Math.min(9000, Math.max(-500, v)) })}
+          within={[-500, 9000]}
+          onValue={(metres) => onChange({ ...change, metres })}
         />
       )}
       {change.kind === 'size' && (
         <NumberField
           label={t('converterBlock.size')}
           unit="%"
-          value={100 * change.factor}
+          per={100}
+          value={change.factor}
+          within={[0.3, 3]}
           step={5}
-          onValue={(v) => onChange({ ...change, factor: Math.min(3, Math.max(0.3, v / 100)) })}
+          onValue={(factor) => onChange({ ...change, factor })}
         />
       )}
     </>

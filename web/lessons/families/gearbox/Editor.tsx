@@ -224,16 +224,19 @@ function CrossingFields({
       <NumberField
         label={t('gearboxWords.mostDip')}
         unit="%"
-        value={100 * question.dip}
+        per={100}
+        value={question.dip}
+        within={[0, 1]}
         step={1}
-        onValue={(v) => onQuestion({ ...question, dip: Math.min(1, Math.max(0, v / 100)) })}
+        onValue={(dip) => onQuestion({ ...question, dip })}
       />
       <NumberField
         label={t('gearboxWords.mostFlare')}
         quantity="speed"
         value={question.flare}
         step={10}
-        onValue={(flare) => onQuestion({ ...question, flare: Math.min(2000, Math.max(0, flare)) })}
+        within={[0, 2000]}
+        onValue={(flare) => onQuestion({ ...question, flare })}
       />
     </>
   );
