@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, readFileSync, writeFileSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { By } from 'selenium-webdriver';
+import { By, until } from 'selenium-webdriver';
 import { PATIENCE_MS, type Browser } from './browser';
 
 /** Files in and out of the browser, as a person would choose and receive them. */
@@ -25,9 +25,10 @@ export async function downloaded(browser: Browser, ending: string): Promise<stri
 
 export const bytesOf = (file: string): Uint8Array => new Uint8Array(readFileSync(file));
 
-/** Chooses a file in the page's one visible file field's place. */
+/** Chooses a file in the page's one visible file field's place, once the screen has one. */
 export async function chooseFile(browser: Browser, file: string): Promise<void> {
-  const input = await browser.driver.findElement(By.css('main input[type=file]'));
+  const field = until.elementLocated(By.css('main input[type=file]'));
+  const input = await browser.driver.wait(field, PATIENCE_MS);
   await input.sendKeys(file);
 }
 
