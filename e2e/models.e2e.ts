@@ -114,30 +114,6 @@ test('a negative mass is found, and gear changes must not come earlier with an o
   await b.see('Nothing wrong found.');
 });
 
-test('millimetres and per cent are typed, metres and shares are kept', async () => {
-  await b.visit(run.at('/teach/models/vehicles'));
-  await b.press('button', 'New vehicle');
-  for (const [name, typed] of [
-    ['Tyre radius', '351.5'],
-    ['Axle ratio', '3.9'],
-    ['Reaches the wheels', '88.3'],
-    ['Rolling resistance', '1.1'],
-    ['Kick-down from', '57'],
-  ] as const)
-    await b.fill('spinbutton', name, typed);
-  await b.see('Nothing wrong found.');
-  await b.see('Saved in this browser');
-  await b.press('button', 'Export');
-  const text = new TextDecoder().decode(bytesOf(await downloaded(b, '.vehicle.json')));
-  expect(JSON.parse(text)).toMatchObject({
-    tyreRadiusM: 0.3515,
-    finalDrive: 3.9,
-    driveline: 0.883,
-    rolling: 0.011,
-    schedule: { kickDown: 0.57 },
-  });
-});
-
 test('an engine too weak for its converter is told on the bench', async () => {
   const engine = JSON.parse(readFileSync('demo/engines/pilot-petrol.json', 'utf8')) as {
     id: string;
@@ -161,6 +137,30 @@ test('a deleted model comes back by undo', async () => {
   await b.see('Nothing stands here yet.');
   await b.press('button', 'Undo');
   await b.see('axle 4.10 : 1');
+});
+
+test('millimetres and per cent are typed, metres and shares are kept', async () => {
+  await b.visit(run.at('/teach/models/vehicles'));
+  await b.press('button', 'New vehicle');
+  for (const [name, typed] of [
+    ['Tyre radius', '351.5'],
+    ['Axle ratio', '3.9'],
+    ['Reaches the wheels', '88.3'],
+    ['Rolling resistance', '1.1'],
+    ['Kick-down from', '57'],
+  ] as const)
+    await b.fill('spinbutton', name, typed);
+  await b.see('Nothing wrong found.');
+  await b.see('Saved in this browser');
+  await b.press('button', 'Export');
+  const text = new TextDecoder().decode(bytesOf(await downloaded(b, '.vehicle.json')));
+  expect(JSON.parse(text)).toMatchObject({
+    tyreRadiusM: 0.3515,
+    finalDrive: 3.9,
+    driveline: 0.883,
+    rolling: 0.011,
+    schedule: { kickDown: 0.57 },
+  });
 });
 
 test('two tabs change one engine: nothing is overwritten, my version goes on as a copy', async () => {
