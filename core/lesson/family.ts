@@ -9,11 +9,13 @@ import type { Lesson } from './lesson';
  */
 export interface Family<T extends FamilyTypes> {
   /** The right answer, computed from the subject, or why the question can't be asked as it stands. */
-  key(question: T['question'], subject: T['subject']): KeyResult<T['key'], T['fault']>;
+  key(question: T['question'], subject: T['subject']): KeyResult<AnyKeyOf<T>, T['fault']>;
   readonly judge: { readonly [K in T['question']['kind']]: Judge<T, K> };
   /** Whether the question can have been answered so at all: nothing named that it does not offer. */
   readonly fits: { readonly [K in T['question']['kind']]: Fits<T, K> };
   readonly reasons: Reasons<T>;
+  /** Chance that a guess is right, 0 to 1; `null` where guessing has no odds. */
+  readonly guess: { readonly [K in T['question']['kind']]: Guess<T, K> | null };
   /** The question with other numbers, models or rows, as one student gets it; `null` for a kind that has nothing to vary. */
   readonly vary: { readonly [K in T['question']['kind']]: Vary<T, K> | null };
   /** Kinds whose key or grading takes long: nothing is tried out on them, and what `vary` draws of them can always be asked. */
@@ -79,7 +81,8 @@ export interface FamilyTypes {
   question: { kind: string };
   answer: { kind: string };
   subject: { kind: string };
-  key: { kind: string };
+  /** The right answer to each kind of question. */
+  keys: { readonly [kind: string]: { readonly kind: string } };
   fault: string;
   part: string;
   /** A usual way to get it wrong. */
@@ -90,11 +93,20 @@ export interface FamilyTypes {
 
 export type Of<T extends { kind: string }, K> = Extract<T, { kind: K }>;
 
+/** Keys whose kinds have the names of the questions'. */
+export type NamedAlike<U extends { kind: string }> = { readonly [K in U['kind']]: Of<U, K> };
+/** The right answer to a question of this kind. */
+export type KeyTo<T extends FamilyTypes, K> = K extends keyof T['keys'] ? T['keys'][K] : never;
+/** The right answer to a question of any kind of the family. */
+export type AnyKeyOf<T extends FamilyTypes> = T extends FamilyTypes
+  ? KeyTo<T, T['question']['kind']>
+  : never;
+
 /** One question with its key, and an answer of the same kind. */
 export interface Asked<T extends FamilyTypes, K> {
   readonly question: Of<T['question'], K>;
   readonly subject: T['subject'];
-  readonly key: T['key'];
+  readonly key: KeyTo<T, K>;
   readonly answer: Of<T['answer'], K>;
 }
 /** A question with its key, before it is answered. */
@@ -107,6 +119,7 @@ export type ThoughtOf<T extends FamilyTypes, K> = Thought<
 >;
 
 type Judge<T extends FamilyTypes, K> = (asked: Asked<T, K>) => Judged<T['part']>;
+type Guess<T extends FamilyTypes, K> = (asked: Keyed<T, K>) => number | null;
 type Fits<T extends FamilyTypes, K> = (asked: Asked<T, K>) => boolean;
 
 export type KeyResult<K, F extends string> =
@@ -134,15 +147,6 @@ export interface GradedPart<P extends string> {
   readonly right: boolean;
   /** What the part is about: ranges, events. */
   readonly of?: string | readonly [string, string];
-}
-
-/** @throws Error when the key is of another kind: keys and questions of a family go together */
-export function keyAs<K extends { kind: string }, N extends K['kind']>(
-  key: K,
-  kind: N,
-): Extract<K, { kind: N }> {
-  if (key.kind !== kind) throw new Error(`keyAs: expected a key "${kind}", got "${key.kind}"`);
-  return key as Extract<K, { kind: N }>;
 }
 
 export const among = (given: readonly string[], offered: readonly string[]): boolean =>

@@ -24,6 +24,20 @@ function askable(kind: QuestionKind): { lesson: Lesson; question: Question } {
 
 const seed = (student: string, round = 0) => ({ student, lessonId: 'l', questionId: 'q', round });
 
+// A family's table of kinds takes its key for one of the same name, or of the other thing that a kind can ask.
+const ALSO: { readonly [K in QuestionKind]?: string } = {
+  'will-it-hold': 'slips-first',
+  'upgrade-limit': 'carried',
+};
+
+test.each(QUESTION_KINDS)('%s: its key is of its kind', (kind) => {
+  for (let k = 0; k < 6; k++) {
+    const { question, subject } = drawQuestion(kind, randomFromSeed(`key of ${kind} ${k}`));
+    const result = keyFor(question, subject);
+    if (result.ok) expect([kind, ALSO[kind]]).toContain(result.key.kind);
+  }
+});
+
 test('every kind varies but those that have nothing to vary', () => {
   for (const kind of QUESTION_KINDS)
     expect([kind, varies(familyNamed(familyOf({ kind })), { kind } as Question)]).toEqual([

@@ -1,6 +1,9 @@
 import { setup } from './tests/oneSetup';
-import { assess } from './assess';
+import { assess, keyFor } from './assess';
 import { randomFromSeed } from '../numerics';
+import type { KeyTo } from './family';
+import type { AnyTypes } from './families/families';
+import { within, type Tolerance } from './questionParts';
 import type { Question, QuestionKind } from './question';
 import { drawQuestion } from './tests/drawnQuestions';
 import { newSetQuestion } from './families/gear-set/defaults';
@@ -101,23 +104,53 @@ test('better numbers tell more than the question as it stands, of any kind that 
   expect(separating(lesson, start, null)).toBeNull();
 });
 
+/** Somebody guesses a number between a tenth of the right one and ten times it, each decade alike: so often it is right. */
+function guessedNumber(right: number, tolerance: Tolerance): number {
+  const guesses = Array.from({ length: 40001 }, (_, k) => right * 10 ** (k / 20000 - 1));
+  return guesses.filter((g) => within(tolerance, right, g)).length / guesses.length;
+}
+
 // By hand: of n things in order one order of n!; of n that may each be or not be one of 2^n; one of n offered.
-const GUESSED: { readonly [K in QuestionKind]?: (q: Extract<Question, { kind: K }>) => number } = {
-  'own-order': (q) => 1 / [1, 1, 2, 6, 24, 120, 720][q.steps.length]!,
+const GUESSED: {
+  readonly [K in QuestionKind]?: (
+    q: Extract<Question, { kind: K }>,
+    key: KeyTo<AnyTypes, K>,
+  ) => number;
+} = {
+  number: (q, key) => guessedNumber(key.value, q.tolerance) / (q.direction ? 2 : 1),
+  roles: (_q, key) => key.right.length / (3 * 2),
+  'read-match': (q, key) => guessedNumber(key.value, q.tolerance),
+  // More, less or the same.
+  'predict-change': (q, key) => guessedNumber(key.after, q.tolerance) / 3,
+  'launch-order': (_q, key) => 1 / ORDERS[key.events.length]!,
+  'spool-places': (_q, key) => 0.5 ** Math.max(1, key.up.length),
+  'shift-speed': (q, key) =>
+    guessedNumber(key.up, q.tolerance) * guessedNumber(key.down, q.tolerance),
+  // At the same speed, earlier, later, never: of every shift.
+  'oil-fault-row': (_q, key) => 0.25 ** key.row.length,
+  'kick-down': (q, key) => guessedNumber(key.engineRpm, q.tolerance),
+  'two-gears': () => 1 / 6,
+  'lay-out': (q) => 1 / ORDERS[q.parts.length]!,
+  // Within a twentieth.
+  'worth-it': (_q, key) => guessedNumber(key.value, { kind: 'percent', value: 5 }),
+  'own-number': (q, key) => guessedNumber(key.value, q.tolerance),
+  'own-order': (q) => 1 / ORDERS[q.steps.length]!,
   'own-choice': (q) => q.right.length / q.options.length,
   'which-test': (q) => 1 / q.offered.length,
   'free-now': (q) => 0.5 ** q.offered.length,
   'drive-or-coast': () => 0.5,
 };
+const ORDERS = [1, 1, 2, 6, 24, 120, 720, 5040, 40320];
 
 test.each(Object.keys(GUESSED) as QuestionKind[])('how far guessing gets: %s', (kind) => {
   let met = 0;
   for (let k = 0; k < 6; k++) {
     const { question, subject } = drawQuestion(kind, randomFromSeed(`guess ${kind} ${k}`));
     const tells = tellsOf(question, subject);
-    if (!tells) continue;
-    const right = GUESSED[kind]!(question as never);
-    expect(tells.guess).toBeCloseTo(right, 12);
+    const result = keyFor(question, subject);
+    if (!tells || !result.ok) continue;
+    const right = GUESSED[kind]!(question as never, result.key as never);
+    expect(tells.guess).toBeCloseTo(right, 4);
     met += 1;
   }
   expect(met).toBeGreaterThan(2);

@@ -1,5 +1,3 @@
-import { BIND_REASONS } from './families/gearbox/kinds';
-import { SHIFT_MOMENTS } from '../hydraulics';
 import { keyFor, posedFor } from './assess';
 import { graderIn } from './grading';
 import {
@@ -13,10 +11,8 @@ import { subjectFor } from './families/subjects';
 import type { Family } from './family';
 import type { Thought } from './learners';
 import type { Lesson } from './lesson';
-import { WORTH_TOLERANCE } from './families/strip-down/tolerances';
 import type { Misconception } from './misconceptions';
 import { triedOut } from './posed';
-import type { Tolerance } from './questionParts';
 import { familyOf, type Answer, type Question } from './question';
 
 /** What a question is worth: which ways of thinking it tells, and how likely a guess is right. */
@@ -47,7 +43,7 @@ export function tellsOf(question: Question, subject: Subject): Tells | null {
   return {
     told: [...told],
     together: [...together.values()].filter((pair) => !pair.every((s) => told.has(s))),
-    guess: guessOf(question, result.key),
+    guess: guessOf(family, question, subject, result.key),
   };
 }
 
@@ -92,102 +88,12 @@ const thoughtsOf = (
     AnyClaim
   >[];
 
-/** Somebody who guesses a number takes one from a tenth of it to ten times it, each decade alike. */
-const GUESSED_DECADES = 2;
-
-function numberGuess(right: number, { kind, value }: Tolerance): number {
-  const share = kind === 'percent' ? value / 100 : value / Math.abs(right);
-  return share >= 1 ? 1 : Math.min(1, Math.log10((1 + share) / (1 - share)) / GUESSED_DECADES);
-}
-
-function guessOf(question: Question, key: AnyKey): number | null {
-  switch (key.kind) {
-    case 'number':
-      return question.kind === 'number'
-        ? numberGuess(key.value, question.tolerance) / (question.direction ? 2 : 1)
-        : null;
-    case 'choice':
-      return key.right.length / key.options.length;
-    case 'roles':
-      return key.right.length / 6;
-    case 'drive-or-coast':
-      return 1 / 2;
-    case 'read-match':
-      return question.kind === 'read-match' ? numberGuess(key.value, question.tolerance) : null;
-    case 'predict-change':
-      return question.kind === 'predict-change'
-        ? numberGuess(key.after, question.tolerance) / 3
-        : null;
-    case 'will-it-hold':
-      return question.kind === 'will-it-hold' ? numberGuess(key.value, question.tolerance) : null;
-    case 'carried':
-      return question.kind === 'upgrade-limit' ? numberGuess(key.value, question.tolerance) : null;
-    case 'upgrade-limit':
-      return key.limits.length / 6;
-    case 'spool-places':
-      return question.kind === 'spool-places' ? 2 ** -Math.max(1, key.up.length) : null;
-    case 'shift-speed':
-      return question.kind === 'shift-speed'
-        ? numberGuess(key.up, question.tolerance) * numberGuess(key.down, question.tolerance)
-        : null;
-    case 'oil-fault-row':
-      return SHIFT_MOMENTS.length ** -key.row.length;
-    case 'which-ball':
-      return null;
-    case 'kick-down':
-      return question.kind === 'kick-down' ? numberGuess(key.engineRpm, question.tolerance) : null;
-    case 'set-shift':
-    case 'draw-pressures':
-    case 'bolt-order':
-    case 'trace-oil':
-      return null;
-    case 'two-gears':
-      return 1 / (2 * BIND_REASONS.length);
-    case 'which-test':
-      return question.kind === 'which-test' ? 1 / question.offered.length : null;
-    case 'launch-order':
-      return 1 / factorial(key.events.length);
-    case 'own-choice':
-      return question.kind === 'own-choice' ? key.right.length / question.options.length : null;
-    case 'own-number':
-      return question.kind === 'own-number' ? numberGuess(key.value, question.tolerance) : null;
-    case 'own-order':
-    case 'lay-out':
-      return 1 / factorial(key.order.length);
-    case 'free-now':
-      return question.kind === 'free-now' ? 2 ** -question.offered.length : null;
-    case 'worth-it':
-      return numberGuess(key.value, WORTH_TOLERANCE);
-    case 'fill-chart':
-    case 'trace-path':
-    case 'row-outcome':
-    case 'reaction':
-    case 'operate':
-    case 'sketch-curve':
-    case 'set-free-play':
-    case 'slips-first':
-    case 'adjust-order':
-    case 'noise-test':
-    case 'draw-start':
-    case 'choose-selective':
-    case 'symptom-row':
-    case 'which-element':
-    case 'diagnose':
-    case 'which-side':
-    case 'set-waiting':
-    case 'draw-crossing':
-    case 'strip-order':
-    case 'why-first':
-    case 'way-round':
-    case 'verdict':
-    case 'read-gauge':
-    case 'choose-size':
-    case 'whole-job':
-      return null;
-  }
-}
-
-const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));
+const guessOf = (
+  { guess }: Pick<Family<AnyTypes>, 'guess'>,
+  question: Question,
+  subject: Subject,
+  key: AnyKey,
+): number | null => guess[question.kind]?.({ question, subject, key } as never) ?? null;
 
 export interface Separating {
   readonly question: Question;

@@ -1,4 +1,4 @@
-import type { Family, FamilyTypes } from '../family';
+import type { AnyKeyOf, Family, FamilyTypes, KeyTo } from '../family';
 import type { FamilyName, QuestionOf } from '../question';
 import { CLUTCH_FAMILY } from './clutch/family';
 import type { ClutchTypes } from './clutch/types';
@@ -46,7 +46,7 @@ export const FAMILIES: { readonly [F in FamilyName]: Family<TypesOf[F]> } = {
 };
 
 export type SubjectOf<F extends FamilyName> = TypesOf[F]['subject'];
-export type KeyOf<F extends FamilyName> = TypesOf[F]['key'];
+export type KeyOf<F extends FamilyName> = AnyKeyOf<TypesOf[F]>;
 
 /** What a question is about, for one student: a gear set of their own, or models that the lesson carries. */
 export type Subject = SubjectOf<FamilyName>;
@@ -67,7 +67,11 @@ export interface AnyTypes extends FamilyTypes {
   question: QuestionOf<FamilyName>;
   answer: TypesOf[FamilyName]['answer'];
   subject: Subject;
-  key: AnyKey;
+  keys: {
+    readonly [K in QuestionOf<FamilyName>['kind']]: {
+      readonly [F in FamilyName]: KeyTo<TypesOf[F], K>;
+    }[FamilyName];
+  };
   fault: AnyFault;
   part: AnyPart;
   slip: SlipOf<FamilyName>;

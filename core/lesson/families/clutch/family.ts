@@ -1,6 +1,7 @@
-import { adjustmentsOf, NOISE_TESTS, selectiveChoices } from '../../../clutch';
+import { adjustmentsOf, NOISE_TESTS, selectiveChoices, UPGRADE_LIMITS } from '../../../clutch';
 import { FEET_AT } from '../../../shift';
 import { allOf, among, ids, type Family } from '../../family';
+import { numberGuess } from '../../guessing';
 import { judge } from './grade';
 import { reasons } from './reasons';
 import { clutchKey, SAME_PART } from './key';
@@ -13,6 +14,19 @@ export const CLUTCH_FAMILY: Family<ClutchTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    'set-free-play': null,
+    'will-it-hold': ({ question, key }) =>
+      key.kind === 'will-it-hold' ? numberGuess(key.value, question.tolerance) : null,
+    'adjust-order': null,
+    'noise-test': null,
+    'draw-start': null,
+    'choose-selective': null,
+    'upgrade-limit': ({ question, key }) =>
+      key.kind === 'carried'
+        ? numberGuess(key.value, question.tolerance)
+        : key.limits.length / UPGRADE_LIMITS.length,
+  },
   dear: ['draw-start'],
   smaller: SMALLER_CLUTCH_QUESTIONS,
   fits: {

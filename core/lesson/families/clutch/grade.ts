@@ -1,17 +1,12 @@
 import { linkageVerdicts, orderWorks, type Adjustment, type Clutch } from '../../../clutch';
 import { handedOut, runStart, SAME_PART, startJudged, type ClutchKey } from './key';
 import type { ClutchAnswer, ClutchQuestion, ClutchRig } from './kinds';
-import {
-  keyAs,
-  type Family,
-  type GradedPart,
-  type Judged as JudgedAs,
-  type Of,
-} from '../../family';
+import type { Asked, Family, GradedPart, Judged as JudgedAs, Of } from '../../family';
 import { within } from '../../questionParts';
 import type { ClutchPart, ClutchTypes } from './types';
 
 type Judged = JudgedAs<ClutchPart>;
+type AskedAs<K> = Asked<ClutchTypes, K>;
 type ClutchGradedPart = GradedPart<ClutchPart>;
 
 function playSet(
@@ -32,14 +27,10 @@ function playSet(
   return { parts };
 }
 
-function held(
-  question: Of<ClutchQuestion, 'will-it-hold'>,
-  key: ClutchKey,
-  answer: Of<ClutchAnswer, 'will-it-hold'>,
-): Judged {
+function held({ question, key, answer }: AskedAs<'will-it-hold'>): Judged {
   if (key.kind === 'slips-first')
     return { parts: [{ part: 'gear', right: answer.range === key.range }] };
-  const { value, holds } = keyAs(key, 'will-it-hold');
+  const { value, holds } = key;
   const near = answer.value !== undefined && within(question.tolerance, value, answer.value);
   return {
     parts: [
@@ -97,28 +88,23 @@ const selected = (
   ],
 });
 
-function upgradedTo(
-  { tolerance }: Of<ClutchQuestion, 'upgrade-limit'>,
-  key: ClutchKey,
-  answer: Of<ClutchAnswer, 'upgrade-limit'>,
-): Judged {
+function upgradedTo({ question, key, answer }: AskedAs<'upgrade-limit'>): Judged {
   if (key.kind === 'upgrade-limit') {
     const right = answer.limit !== undefined && key.limits.includes(answer.limit);
     return { parts: [{ part: 'limit', right }] };
   }
-  const { value } = keyAs(key, 'carried');
-  const right = answer.value !== undefined && within(tolerance, value, answer.value);
+  const right = answer.value !== undefined && within(question.tolerance, key.value, answer.value);
   return { parts: [{ part: 'value', right }] };
 }
 
 export const judge: Family<ClutchTypes>['judge'] = {
   'set-free-play': ({ question, subject, answer }) =>
     playSet(question, subject.rig.clutch!, answer),
-  'will-it-hold': ({ question, key, answer }) => held(question, key, answer),
+  'will-it-hold': held,
   'adjust-order': ({ question, subject, answer }) =>
     ordered(subject.rig.clutch!, question.wear, answer.order),
-  'noise-test': ({ key, answer }) => listened(keyAs(key, 'noise-test'), answer.test),
+  'noise-test': ({ key, answer }) => listened(key, answer.test),
   'draw-start': ({ question, subject, answer }) => started(question, subject.rig, answer),
-  'choose-selective': ({ key, answer }) => selected(keyAs(key, 'choose-selective'), answer),
-  'upgrade-limit': ({ question, key, answer }) => upgradedTo(question, key, answer),
+  'choose-selective': ({ key, answer }) => selected(key, answer),
+  'upgrade-limit': upgradedTo,
 };

@@ -16,7 +16,7 @@ export function holdThoughts({
   const now = holdingOf(question, rig);
   if (!now) return [];
   if (key.kind === 'slips-first') return firstThoughts(question, rig, key.range);
-  if (key.kind !== 'will-it-hold' || now.asked === null) return [];
+  if (now.asked === null) return [];
   const { tolerance } = question;
   const { value, asked, asNew, clean } = now;
   const facts = holdFacts(question, rig);

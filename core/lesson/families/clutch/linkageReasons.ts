@@ -53,7 +53,7 @@ export function playThoughts({
   key,
 }: Keyed<ClutchTypes, 'set-free-play'>): ThoughtOf<ClutchTypes, 'set-free-play'>[] {
   const { clutch } = rig;
-  if (!clutch || key.kind !== 'set-free-play') return [];
+  if (!clutch) return [];
   const start = handedOut(clutch, question.wear);
   const read = (set: Set) => {
     const verdicts = linkageVerdicts(clutch, setTo(clutch, question.wear, set));

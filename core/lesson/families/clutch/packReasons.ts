@@ -20,7 +20,7 @@ export function selectiveThoughts({
   subject: { rig },
   key,
 }: Keyed<ClutchTypes, 'choose-selective'>): ThoughtOf<ClutchTypes, 'choose-selective'>[] {
-  if (!rig.pack || key.kind !== 'choose-selective') return [];
+  if (!rig.pack) return [];
   const fitted = fittedPack(rig.pack, question);
   const now = selectiveNow(fitted);
   const reads = gaugedNow(question, rig);
@@ -71,7 +71,6 @@ export function upgradeThoughts({
         ...facts,
       ],
     }));
-  if (key.kind !== 'carried') return [];
   const { tolerance, load } = question;
   const before = packTorque(pack, pack.pressure);
   const after = upgraded(pack, question.upgrade);

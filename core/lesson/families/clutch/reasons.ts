@@ -23,16 +23,10 @@ export const reasons: Reasons<ClutchTypes> = {
       key.kind === 'slips-first' ? slipsFrom(question, rig, key.range) : holdFacts(question, rig),
     'adjust-order': ({ question, subject: { rig } }) => orderFacts(question, rig),
     'noise-test': ({ question, subject: { rig }, key, answer }) =>
-      key.kind === 'noise-test'
-        ? bearingClaims(
-            question,
-            rig,
-            key.right.includes(answer.test) ? answer.test : key.right[0]!,
-          )
-        : [],
+      bearingClaims(question, rig, key.right.includes(answer.test) ? answer.test : key.right[0]!),
     'draw-start': ({ question, subject: { rig }, answer }) => startClaims(question, rig, answer),
     'choose-selective': ({ question, subject: { rig }, key }) =>
-      key.kind === 'choose-selective' ? clearanceWith(question, rig, key.best.thickness) : [],
+      clearanceWith(question, rig, key.best.thickness),
     'upgrade-limit': ({ question, subject: { rig } }) => upgradeFacts(question, rig),
   },
   holds: (claim, { question, subject }) => clutchClaimHolds(claim, question, subject.rig),

@@ -13,7 +13,7 @@ export function noiseThoughts({
   key,
 }: Keyed<ClutchTypes, 'noise-test'>): ThoughtOf<ClutchTypes, 'noise-test'>[] {
   const { clutch, engine } = rig;
-  if (!clutch || !engine || key.kind !== 'noise-test') return [];
+  if (!clutch || !engine) return [];
   return NOISE_TESTS.filter((n) => !key.right.includes(n.id)).map((test) => {
     const claims = bearingClaims(question, rig, test.id);
     const turning = claims.filter((c) => c.claim === 'bearing' && c.way === 'turns').length;
@@ -46,9 +46,7 @@ export function bearingClaims(
 export function startThoughts({
   question,
   subject: { rig },
-  key,
 }: Keyed<ClutchTypes, 'draw-start'>): ThoughtOf<ClutchTypes, 'draw-start'>[] {
-  if (key.kind !== 'draw-start') return [];
   const feet = (pedal: readonly number[], throttle: readonly number[]) => ({
     kind: 'draw-start' as const,
     pedal: [...pedal],

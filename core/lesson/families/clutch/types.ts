@@ -1,3 +1,4 @@
+import type { NamedAlike, Of } from '../../family';
 import type { ClutchClaim } from './claims';
 import type { ClutchSlip } from './slips';
 import type { ClutchKey, ClutchKeyFault } from './key';
@@ -21,11 +22,17 @@ export type ClutchPart =
   | 'thickness'
   | 'limit';
 
+/** Two kinds of question ask two things. */
+type ClutchKeys = Omit<NamedAlike<ClutchKey>, 'will-it-hold' | 'upgrade-limit'> & {
+  readonly 'will-it-hold': Of<ClutchKey, 'will-it-hold' | 'slips-first'>;
+  readonly 'upgrade-limit': Of<ClutchKey, 'upgrade-limit' | 'carried'>;
+};
+
 export interface ClutchTypes {
   question: ClutchQuestion;
   answer: ClutchAnswer;
   subject: { readonly kind: 'clutch'; readonly rig: ClutchRig };
-  key: ClutchKey;
+  keys: ClutchKeys;
   fault: ClutchKeyFault;
   part: ClutchPart;
   slip: ClutchSlip;

@@ -90,7 +90,6 @@ export function matchThoughts({
   subject: { rig },
   key,
 }: Keyed<ConverterTypes, 'read-match'>): ThoughtOf<ConverterTypes, 'read-match'>[] {
-  if (key.kind !== 'read-match') return [];
   const { tolerance, throttle, turbineRpm } = question;
   const right = key.value;
   const converter = characteristicOf(rig.converter)!;
@@ -190,7 +189,6 @@ export function sketchThoughts({
   subject: { rig },
   key,
 }: Keyed<ConverterTypes, 'sketch-curve'>): ThoughtOf<ConverterTypes, 'sketch-curve'>[] {
-  if (key.kind !== 'sketch-curve') return [];
   const { curve } = question;
   const { at, most } = key;
   const point = (speedRatio: number): ConverterClaim => ({

@@ -11,7 +11,6 @@ export function changeThoughts({
   question,
   key,
 }: Keyed<ConverterTypes, 'predict-change'>): ThoughtOf<ConverterTypes, 'predict-change'>[] {
-  if (key.kind !== 'predict-change') return [];
   const { of, tolerance } = question;
   const { before, after, way } = key;
   const changes: ConverterClaim = { claim: 'changes', of, before, after };
@@ -80,7 +79,6 @@ const ORDERS: readonly (readonly [ConverterSlip, first: string, later: string])[
 export function orderThoughts({
   key,
 }: Keyed<ConverterTypes, 'launch-order'>): ThoughtOf<ConverterTypes, 'launch-order'>[] {
-  if (key.kind !== 'launch-order') return [];
   const right = key.events.map((e) => e.name);
   const at = (name: string) => key.events.find((e) => e.name === name);
   return ORDERS.flatMap(([slip, first, later]) => {

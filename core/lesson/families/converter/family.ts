@@ -1,8 +1,9 @@
-import { allOf, keyAs, type Family } from '../../family';
+import { allOf, type Family } from '../../family';
+import { numberGuess, orderGuess } from '../../guessing';
 import { judge } from './grade';
 import { reasons } from './reasons';
 import { converterKey } from './key';
-import { SKETCH_AT } from './kinds';
+import { SKETCH_AT, WAYS } from './kinds';
 import { SMALLER_CONVERTER_QUESTIONS } from './smaller';
 import type { ConverterTypes } from './types';
 import { vary } from './vary';
@@ -12,6 +13,14 @@ export const CONVERTER_FAMILY: Family<ConverterTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    operate: null,
+    'read-match': ({ question, key }) => numberGuess(key.value, question.tolerance),
+    'sketch-curve': null,
+    'predict-change': ({ question, key }) =>
+      numberGuess(key.after, question.tolerance) / WAYS.length,
+    'launch-order': ({ key }) => orderGuess(key.events.length),
+  },
   dear: [],
   smaller: SMALLER_CONVERTER_QUESTIONS,
   fits: {
@@ -24,7 +33,7 @@ export const CONVERTER_FAMILY: Family<ConverterTypes> = {
     'launch-order': ({ key, answer }) =>
       allOf(
         answer.order,
-        keyAs(key, 'launch-order').events.map((e) => e.name),
+        key.events.map((e) => e.name),
       ),
   },
 };

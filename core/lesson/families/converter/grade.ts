@@ -1,12 +1,6 @@
 import { characteristicOf, engineModel } from '../../../converter';
 import { monotoneCurve } from '../../../numerics';
-import {
-  keyAs,
-  type Family,
-  type GradedPart,
-  type Judged as JudgedAs,
-  type Of,
-} from '../../family';
+import type { Family, GradedPart, Judged as JudgedAs, Of } from '../../family';
 import { within } from '../../questionParts';
 import type { ConverterPart, ConverterTypes } from './types';
 import { measured, TOGETHER, type ConverterKey } from './key';
@@ -105,11 +99,8 @@ function ordered({ events }: Of<ConverterKey, 'launch-order'>, order: readonly s
 
 export const judge: Family<ConverterTypes>['judge'] = {
   operate: ({ question, subject, answer }) => operated(question, subject.rig, answer),
-  'read-match': ({ question, key, answer }) =>
-    read(question, keyAs(key, 'read-match').value, answer.value),
-  'sketch-curve': ({ question, key, answer }) =>
-    sketched(question, keyAs(key, 'sketch-curve'), answer.values),
-  'predict-change': ({ question, key, answer }) =>
-    predicted(question, keyAs(key, 'predict-change'), answer),
-  'launch-order': ({ key, answer }) => ordered(keyAs(key, 'launch-order'), answer.order),
+  'read-match': ({ question, key, answer }) => read(question, key.value, answer.value),
+  'sketch-curve': ({ question, key, answer }) => sketched(question, key, answer.values),
+  'predict-change': ({ question, key, answer }) => predicted(question, key, answer),
+  'launch-order': ({ key, answer }) => ordered(key, answer.order),
 };

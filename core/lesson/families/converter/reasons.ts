@@ -31,27 +31,24 @@ export const reasons: Reasons<ConverterTypes> = {
         speedRatio,
         value: curveAt(curve, characteristicOf(rig.converter)!, speedRatio),
       })),
-    'predict-change': ({ question: { of }, key }) =>
-      key.kind === 'predict-change'
-        ? [{ claim: 'changes', of, before: key.before, after: key.after }]
-        : [],
-    'launch-order': ({ key }) =>
-      key.kind === 'launch-order'
-        ? key.events.slice(1).flatMap(({ name, time }, k) => {
-            const before = key.events[k]!;
-            return before.time < time
-              ? [
-                  {
-                    claim: 'first' as const,
-                    event: before.name,
-                    time: before.time,
-                    later: name,
-                    laterTime: time,
-                  },
-                ]
-              : [];
-          })
-        : [],
+    'predict-change': ({ question: { of }, key: { before, after } }) => [
+      { claim: 'changes', of, before, after },
+    ],
+    'launch-order': ({ key: { events } }) =>
+      events.slice(1).flatMap(({ name, time }, k) => {
+        const before = events[k]!;
+        return before.time < time
+          ? [
+              {
+                claim: 'first' as const,
+                event: before.name,
+                time: before.time,
+                later: name,
+                laterTime: time,
+              },
+            ]
+          : [];
+      }),
   },
   holds: (claim, { question, subject }) => converterClaimHolds(claim, question, subject.rig),
 };

@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { ConverterClaim } from './claims';
 import type { ConverterSlip } from './slips';
 import type { ConverterKey, ConverterKeyFault } from './key';
@@ -19,7 +20,7 @@ export interface ConverterTypes {
   question: ConverterQuestion;
   answer: ConverterAnswer;
   subject: { readonly kind: 'converter'; readonly rig: ConverterRig };
-  key: ConverterKey;
+  keys: NamedAlike<ConverterKey>;
   fault: ConverterKeyFault;
   part: ConverterPart;
   slip: ConverterSlip;

@@ -27,7 +27,6 @@ export function testThoughts({
   question,
   key,
 }: Keyed<FaultTypes, 'which-test'>): ThoughtOf<FaultTypes, 'which-test'>[] {
-  if (key.kind !== 'which-test') return [];
   const best = key.ranked[0]!;
   return question.offered.flatMap((check): ThoughtOf<FaultTypes, 'which-test'>[] => {
     const answer = { kind: 'which-test' as const, check };
@@ -48,7 +47,6 @@ type Diagnosed = Of<FaultAnswer, 'diagnose'>;
 export function deskThoughts({
   key,
 }: Keyed<FaultTypes, 'diagnose'>): ThoughtOf<FaultTypes, 'diagnose'>[] {
-  if (key.kind !== 'diagnose') return [];
   const { desk } = key;
   const truth = faultKey(desk.truth.faults);
   const remedy = remedyOf(desk.truth.faults);

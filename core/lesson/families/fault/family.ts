@@ -11,6 +11,12 @@ export const FAULT_FAMILY: Family<FaultTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    'symptom-row': null,
+    'which-element': null,
+    'which-test': ({ question }) => 1 / question.offered.length,
+    diagnose: null,
+  },
   dear: ['which-test', 'diagnose'],
   smaller: SMALLER_FAULT_QUESTIONS,
   fits: {
@@ -23,7 +29,7 @@ export const FAULT_FAMILY: Family<FaultTypes> = {
     'which-test': ({ question, answer }) => question.offered.includes(answer.check),
     diagnose: ({ key, answer: { entries } }) => {
       const done = entries.map((e) => e.check);
-      return key.kind === 'diagnose' && noneTwice(done) && among(done, ids(key.desk.shop.checks));
+      return noneTwice(done) && among(done, ids(key.desk.shop.checks));
     },
   },
 };

@@ -1,11 +1,5 @@
 import { gradeDiagnosis, type DiagnosisGrade, type SymptomCell } from '../../../faults';
-import {
-  keyAs,
-  type Family,
-  type GradedPart,
-  type Judged as JudgedAs,
-  type Of,
-} from '../../family';
+import type { Family, GradedPart, Judged as JudgedAs, Of } from '../../family';
 import type { FaultPart, FaultTypes } from './types';
 import type { FaultKey } from './key';
 import type { FaultAnswer } from './kinds';
@@ -50,9 +44,8 @@ export function diagnosed(grade: DiagnosisGrade): Judged {
 }
 
 export const judge: Family<FaultTypes>['judge'] = {
-  'symptom-row': ({ key, answer }) => row(keyAs(key, 'symptom-row').cells, answer),
-  'which-element': ({ key, answer }) => element(keyAs(key, 'which-element'), answer.element),
-  'which-test': ({ key, answer }) => test(keyAs(key, 'which-test'), answer.check),
-  diagnose: ({ key, answer }) =>
-    diagnosed(gradeDiagnosis(keyAs(key, 'diagnose').desk, answer.entries, answer)),
+  'symptom-row': ({ key, answer }) => row(key.cells, answer),
+  'which-element': ({ key, answer }) => element(key, answer.element),
+  'which-test': ({ key, answer }) => test(key, answer.check),
+  diagnose: ({ key, answer }) => diagnosed(gradeDiagnosis(key.desk, answer.entries, answer)),
 };

@@ -13,7 +13,7 @@ export const reasons: Reasons<FaultTypes> = {
   },
   facts: {
     'symptom-row': ({ question, subject: { subject }, key }) =>
-      key.kind === 'symptom-row' && subject.unit
+      subject.unit
         ? key.cells
             .filter((c) => c.drive !== 'right')
             .slice(0, 2)
@@ -23,9 +23,8 @@ export const reasons: Reasons<FaultTypes> = {
             ])
         : [],
     'which-element': ({ subject: { subject }, key }) => elementFacts(key, subject.unit),
-    'which-test': ({ key }) => (key.kind === 'which-test' ? [told(key.ranked[0]!)] : []),
-    diagnose: ({ key, answer }) =>
-      key.kind === 'diagnose' ? [spent(gradeOnce(key.desk, answer), answer)] : [],
+    'which-test': ({ key }) => [told(key.ranked[0]!)],
+    diagnose: ({ key, answer }) => [spent(gradeOnce(key.desk, answer), answer)],
   },
   holds: (claim, { question, subject }) => faultClaimHolds(claim, question, subject.subject),
 };

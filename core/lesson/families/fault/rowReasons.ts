@@ -1,6 +1,6 @@
 import { worksIn, type Fault } from '../../../faults';
 import type { Unit } from '../../../geartrain';
-import { type Of, type Keyed, type ThoughtOf } from '../../family';
+import type { Of, Keyed, ThoughtOf } from '../../family';
 import { cellsWith, changesOf, othersOf, type FaultClaim } from './claims';
 import type { FaultAnswer, SaidCell } from './kinds';
 import type { FaultKey } from './key';
@@ -17,7 +17,7 @@ export function rowThoughts({
   key,
 }: Keyed<FaultTypes, 'symptom-row'>): ThoughtOf<FaultTypes, 'symptom-row'>[] {
   const { unit } = subject;
-  if (key.kind !== 'symptom-row' || !unit) return [];
+  if (!unit) return [];
   const fault = question.fault as Fault;
   const right = key.cells;
   type Said = Of<FaultAnswer, 'symptom-row'>;
@@ -114,7 +114,7 @@ export function elementThoughts({
   key,
 }: Keyed<FaultTypes, 'which-element'>): ThoughtOf<FaultTypes, 'which-element'>[] {
   const { unit } = subject;
-  if (key.kind !== 'which-element' || !unit) return [];
+  if (!unit) return [];
   const ranges = (good: boolean) =>
     key.cells.filter((c) => (c.drive === 'right') === good).map((c) => c.range);
   const [good, bad] = [ranges(true), ranges(false)];
@@ -161,8 +161,8 @@ export function elementThoughts({
 }
 
 /** The element that is it works in a range that is bad. */
-export function elementFacts(key: FaultKey, unit: Unit | null): FaultClaim[] {
-  if (key.kind !== 'which-element' || !unit) return [];
+export function elementFacts(key: Of<FaultKey, 'which-element'>, unit: Unit | null): FaultClaim[] {
+  if (!unit) return [];
   const bad = key.cells.filter((c) => c.drive !== 'right').slice(0, 2);
   return bad.flatMap(({ range, drive }) => [
     { claim: 'cell', range, drive },

@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { FaultClaim } from './claims';
 import type { FaultSlip } from './slips';
 import type { FaultKey, FaultKeyFault } from './key';
@@ -18,7 +19,7 @@ export interface FaultTypes {
   question: FaultQuestion;
   answer: FaultAnswer;
   subject: { readonly kind: 'fault'; readonly subject: FaultSubject };
-  key: FaultKey;
+  keys: NamedAlike<FaultKey>;
   fault: FaultKeyFault;
   part: FaultPart;
   slip: FaultSlip;

@@ -1,6 +1,6 @@
 import { toNumber } from '../../../numerics';
 import { PORTS, solveSet, thirdPort, type GearSetSetup, type Port } from '../../../geartrain';
-import type { Keyed, ThoughtOf } from '../../family';
+import type { Keyed, Of, ThoughtOf } from '../../family';
 import { heldRoles, type SetClaim } from './claims';
 import { HELD_ARRANGEMENTS, type SetKey } from './key';
 import { arrangementKey } from './kinds';
@@ -13,7 +13,6 @@ export function choiceThoughts(
   about: Keyed<GearSetTypes, 'choice'>,
 ): ThoughtOf<GearSetTypes, 'choice'>[] {
   const { question, subject, key } = about;
-  if (key.kind !== 'choice') return [];
   const { setup } = subject;
   return key.options
     .filter((o) => !key.right.includes(o))
@@ -112,10 +111,12 @@ export const gives = (setup: GearSetSetup, drives: Port, driven: Port): SetClaim
 export const arrangementNamed = (key: string) =>
   HELD_ARRANGEMENTS.find((r) => arrangementKey(r) === key);
 
+type ChoiceKey = Of<SetKey, 'choice'>;
+
 /** The arrangement that was chosen and the one that is right, and what each gives. */
-function bothArrangements(setup: GearSetSetup, key: SetKey, choice: string) {
+function bothArrangements(setup: GearSetSetup, { right }: ChoiceKey, choice: string) {
   const chosen = arrangementNamed(choice);
-  const wanted = key.kind === 'choice' && arrangementNamed(key.right[0] ?? '');
+  const wanted = arrangementNamed(right[0]!);
   if (!chosen || !wanted) return null;
   const claims = [chosen, wanted].flatMap(({ drives, driven }) => gives(setup, drives, driven));
   return { chosen, wanted, claims };
@@ -130,7 +131,7 @@ function arrangementSlips(
   const { chosen, wanted, claims } = both;
   const { effect } = solveSet(setup.set, chosen);
   const target = solveSet(setup.set, wanted).effect;
-  const swapped = key.kind === 'choice' && key.right.includes(`${chosen.driven}-${chosen.drives}`);
+  const swapped = key.right.includes(`${chosen.driven}-${chosen.drives}`);
   const ringIn = question.goal === 'strongest-overdrive' && choice === 'ring-carrier';
   const slip: SetSlip = swapped
     ? 'drives-and-driven-swapped'
@@ -164,7 +165,6 @@ export function rolesThoughts({
   subject: { setup },
   key,
 }: Keyed<GearSetTypes, 'roles'>): ThoughtOf<GearSetTypes, 'roles'>[] {
-  if (key.kind !== 'roles') return [];
   const right = key.right[0]!;
   return HELD_ARRANGEMENTS.filter(
     (r) => !key.right.some((k) => k.drives === r.drives && k.driven === r.driven),

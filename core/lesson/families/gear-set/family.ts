@@ -1,4 +1,5 @@
 import { noneTwice, type Family } from '../../family';
+import { numberGuess } from '../../guessing';
 import { judge } from './grade';
 import { setKey } from './key';
 import { reasons } from './reasons';
@@ -11,12 +12,18 @@ export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    number: ({ question, key }) =>
+      numberGuess(key.value, question.tolerance) / (question.direction ? 2 : 1),
+    choice: ({ key }) => key.right.length / key.options.length,
+    roles: ({ key }) => key.right.length / 6,
+  },
   dear: [],
   smaller: SMALLER_SET_QUESTIONS,
   fits: {
     number: ({ question, answer: { value, direction } }) =>
       Number.isFinite(value) && (direction !== undefined) === question.direction,
-    choice: ({ key, answer }) => key.kind === 'choice' && key.options.includes(answer.choice),
+    choice: ({ key, answer }) => key.options.includes(answer.choice),
     roles: ({ answer: { drives, driven, held } }) => noneTwice([drives, driven, held]),
   },
 };

@@ -1,4 +1,4 @@
-import { keyAs, type Asked, type Family, type Judged } from '../../family';
+import type { Asked, Family, Judged } from '../../family';
 import { within } from '../../questionParts';
 import type { RoleAnswer } from './key';
 import type { GearSetTypes, SetPart } from './types';
@@ -6,30 +6,26 @@ import type { GearSetTypes, SetPart } from './types';
 type AskedAs<K> = Asked<GearSetTypes, K>;
 
 function judgeNumber({ question, key, answer }: AskedAs<'number'>): Judged<SetPart> {
-  const right = keyAs(key, 'number');
   const value = {
     part: 'value' as const,
-    right: within(question.tolerance, right.value, answer.value),
+    right: within(question.tolerance, key.value, answer.value),
   };
   return {
     parts: question.direction
-      ? [value, { part: 'direction', right: answer.direction === right.direction }]
+      ? [value, { part: 'direction', right: answer.direction === key.direction }]
       : [value],
   };
 }
 
 function judgeChoice({ key, answer }: AskedAs<'choice'>): Judged<SetPart> {
-  const { right } = keyAs(key, 'choice');
-  return {
-    parts: [{ part: 'choice', right: right.includes(answer.choice) }],
-  };
+  return { parts: [{ part: 'choice', right: key.right.includes(answer.choice) }] };
 }
 
 const sameRoles = (a: RoleAnswer, b: RoleAnswer): boolean =>
   a.drives === b.drives && a.driven === b.driven && a.held === b.held;
 
 function judgeRoles({ key, answer }: AskedAs<'roles'>): Judged<SetPart> {
-  const { right } = keyAs(key, 'roles');
+  const { right } = key;
   const exact = right.find((r) => sameRoles(r, answer)) ?? right[0]!;
   return {
     parts: (['drives', 'driven', 'held'] as const).map((part) => ({

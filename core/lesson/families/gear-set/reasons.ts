@@ -18,14 +18,14 @@ export const reasons: Reasons<GearSetTypes> = {
     choice: ({ question, subject: { setup }, key }) =>
       question.ask === 'fastest'
         ? partSpeeds(setup)
-        : (question.ask === 'arrangement' || question.ask === 'right-for') && key.kind === 'choice'
+        : question.ask === 'arrangement' || question.ask === 'right-for'
           ? key.right.slice(0, 1).flatMap((k) => {
               const roles = arrangementNamed(k);
               return roles ? gives(setup, roles.drives, roles.driven) : [];
             })
           : wayClaims(setup),
     roles: ({ subject: { setup }, key }) =>
-      key.kind === 'roles' ? gives(setup, key.right[0]!.drives, key.right[0]!.driven) : [],
+      gives(setup, key.right[0]!.drives, key.right[0]!.driven),
   },
   holds: (claim, { question, subject }) => setClaimHolds(claim, question, subject.setup),
 };

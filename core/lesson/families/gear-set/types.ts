@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { SetClaim } from './claims';
 import type { SetSlip } from './slips';
 import type { GearSetSetup } from '../../../geartrain';
@@ -12,7 +13,7 @@ export interface GearSetTypes {
   answer: SetAnswer;
   /** The student's own set. */
   subject: { readonly kind: 'gear-set'; readonly setup: GearSetSetup };
-  key: SetKey;
+  keys: NamedAlike<SetKey>;
   fault: SetKeyFault;
   part: SetPart;
   slip: SetSlip;

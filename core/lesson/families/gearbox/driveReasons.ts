@@ -29,7 +29,7 @@ type Asking = Keyed<GearboxTypes, 'set-waiting'>;
 
 /** Changes that cost more than they need to, with these gears waiting. */
 function costly({ question, subject: { rig }, key }: Asking, set: readonly number[]): GearChange[] {
-  if (key.kind !== 'set-waiting' || !rig.vehicle) return [];
+  if (!rig.vehicle) return [];
   const own = drivenWith(question, rig.unit, rig.vehicle, set);
   // As good in all, though another change pays for it.
   if (own.lost <= key.drive.lost + SAME_LOSS) return [];
@@ -57,7 +57,7 @@ const setAt = (set: readonly number[], { time }: GearChange): number =>
 export function waitingThoughts(asked: Asking): ThoughtOf<GearboxTypes, 'set-waiting'>[] {
   const { unit, vehicle } = asked.subject.rig;
   const { key } = asked;
-  if (key.kind !== 'set-waiting' || !vehicle) return [];
+  if (!vehicle) return [];
   const driving = drivingAt(key.drive);
   const top = gearsInOrder(unit).length - 1;
   const ways = [
@@ -100,7 +100,6 @@ function costs(asked: Asking, set: readonly number[]): GearboxClaim[] {
 /** What this answer cost; of one that cost nothing, what the speed asked for. */
 export function waitingFacts(asked: Asked<GearboxTypes, 'set-waiting'>): GearboxClaim[] {
   const { unit } = asked.subject.rig;
-  if (asked.key.kind !== 'set-waiting') return [];
   const own = costs(asked, placesOf(unit, asked.answer.gears));
   return own.length > 0 ? own : asked.key.drive.changes.slice(0, 3).map((c) => asks(unit, c));
 }
@@ -118,11 +117,10 @@ const SLOW = 0.15;
 export function crossingThoughts({
   question,
   subject: { rig },
-  key,
 }: Keyed<GearboxTypes, 'draw-crossing'>): ThoughtOf<GearboxTypes, 'draw-crossing'>[] {
   const whole = crossingRig(rig);
   const pair = pairOf(question, rig.unit);
-  if (key.kind !== 'draw-crossing' || !whole || !pair) return [];
+  if (!whole || !pair) return [];
   const run = (ramps: Ramps) => crossedWith(whole, pair, ramps);
   const isSlow = ({ off, on }: Ramps) => off.over >= SLOW && on.over >= SLOW;
   const apart = (ramps: Ramps): GearboxClaim => {
@@ -160,5 +158,5 @@ export function crossingThoughts({
 }
 
 export function crossingFacts({ key }: Asked<GearboxTypes, 'draw-crossing'>): GearboxClaim[] {
-  return key.kind === 'draw-crossing' ? [crossedAs('meets', key.ramps, key.crossed)] : [];
+  return [crossedAs('meets', key.ramps, key.crossed)];
 }

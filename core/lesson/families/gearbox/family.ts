@@ -1,6 +1,7 @@
 import { gearsInOrder, RAMP_LIMITS, WAITING_MARKS } from '../../../shift';
 import { among, ids, type Family } from '../../family';
 import { judge } from './grade';
+import { BIND_REASONS } from './kinds';
 import { gearboxKey } from './key';
 import { reasons } from './reasons';
 import type { GearboxTypes } from './types';
@@ -14,13 +15,18 @@ export const GEARBOX_FAMILY: Family<GearboxTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    'which-side': null,
+    'two-gears': () => 1 / (2 * BIND_REASONS.length),
+    'set-waiting': null,
+    'draw-crossing': null,
+  },
   dear: ['draw-crossing'],
   fits: {
     'which-side': ({ key, answer: { part, side } }) =>
-      key.kind === 'which-side' &&
-      (part === 'clutch'
+      part === 'clutch'
         ? side === undefined
-        : side !== undefined && key.told.some((g) => g.side === side)),
+        : side !== undefined && key.told.some((g) => g.side === side),
     'two-gears': () => true,
     'set-waiting': ({ subject: { rig }, answer: { gears } }) =>
       gears.length === WAITING_MARKS.length && among(gears, ids(gearsInOrder(rig.unit))),

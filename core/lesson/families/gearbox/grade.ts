@@ -1,11 +1,5 @@
 import { SAME_LOSS } from '../../../shift';
-import {
-  keyAs,
-  type Family,
-  type GradedPart,
-  type Judged as JudgedAs,
-  type Of,
-} from '../../family';
+import type { Family, GradedPart, Judged as JudgedAs, Of } from '../../family';
 import type { GearboxKey } from './key';
 import type { GearboxAnswer, GearboxRig, SetWaitingQuestion } from './kinds';
 import { crossedWith, crossingRig, drivenWith, pairOf, placesOf, rangesAt } from './runs';
@@ -48,9 +42,9 @@ function waiting(
 }
 
 export const judge: Family<GearboxTypes>['judge'] = {
-  'which-side': ({ key, answer }) => side(keyAs(key, 'which-side'), answer),
+  'which-side': ({ key, answer }) => side(key, answer),
   'two-gears': ({ key, answer }) => {
-    const { binds, why } = keyAs(key, 'two-gears');
+    const { binds, why } = key;
     return {
       parts: [
         { part: 'binds', right: answer.binds === binds },
@@ -59,7 +53,7 @@ export const judge: Family<GearboxTypes>['judge'] = {
     };
   },
   'set-waiting': ({ question, subject: { rig }, key, answer }) =>
-    waiting(question, rig, keyAs(key, 'set-waiting'), answer),
+    waiting(question, rig, key, answer),
   'draw-crossing': ({ question, subject: { rig }, answer }) => {
     const crossed = crossedWith(crossingRig(rig)!, pairOf(question, rig.unit)!, answer.ramps);
     return {

@@ -36,7 +36,6 @@ export function sideThoughts({
   },
   key,
 }: Keyed<GearboxTypes, 'which-side'>): ThoughtOf<GearboxTypes, 'which-side'>[] {
-  if (key.kind !== 'which-side') return [];
   const isRight = (a: Answer) =>
     key.right.some((r) => r.part === a.part && r.side === (a.side ?? null));
   const list: ThoughtOf<GearboxTypes, 'which-side'>[] = [];
@@ -128,7 +127,6 @@ export function sideThoughts({
 
 /** What the driver tells: of the gears that complain, and of one that does not. */
 export function sideFacts({ key }: Asked<GearboxTypes, 'which-side'>): GearboxClaim[] {
-  if (key.kind !== 'which-side') return [];
   const bad = key.told.filter(complains);
   const good = key.told.filter((g) => !complains(g));
   return [
@@ -160,7 +158,6 @@ export function twoThoughts({
   subject: { rig },
   key,
 }: Keyed<GearboxTypes, 'two-gears'>): ThoughtOf<GearboxTypes, 'two-gears'>[] {
-  if (key.kind !== 'two-gears') return [];
   const claims = () => twoFacts(sides, clutches, rig);
   const { binds, why } = key;
   const kind = 'two-gears' as const;

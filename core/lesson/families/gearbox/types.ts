@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { GearboxClaim } from './claims';
 import type { GearboxKey, GearboxKeyFault } from './key';
 import type { GearboxAnswer, GearboxQuestion, GearboxRig } from './kinds';
@@ -10,7 +11,7 @@ export interface GearboxTypes {
   question: GearboxQuestion;
   answer: GearboxAnswer;
   subject: { readonly kind: 'gearbox'; readonly rig: GearboxRig };
-  key: GearboxKey;
+  keys: NamedAlike<GearboxKey>;
   fault: GearboxKeyFault;
   part: GearboxPart;
   slip: GearboxSlip;

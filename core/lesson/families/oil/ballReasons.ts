@@ -39,7 +39,6 @@ function against(asked: Asked, ball: string): OilClaim[] {
 
 export function ballThoughts(asked: Asked): Thoughts<'which-ball'> {
   const { question, subject, key } = asked;
-  if (key.kind !== 'which-ball') return [];
   const { rig } = subject;
   const { ball: missing, gauges, throttle } = question;
   const lost = (g: OilGauge) =>

@@ -55,9 +55,7 @@ export function boltThoughts(asked: KeyedOf<'bolt-order'>): Thoughts<'bolt-order
   const {
     question,
     subject: { rig },
-    key,
   } = asked;
-  if (key.kind !== 'bolt-order') return [];
   const fails = (order: BoltOrder) => !orderKeeps(rig, question, order);
   const inTurns = (o: BoltOrder): BoltOrder => ({ order: o.order, inTurns: true });
   const along = (o: BoltOrder) => goesAlong(rig, question, o);

@@ -102,9 +102,8 @@ export function drawThoughts(asked: KeyedOf<'draw-pressures'>): Thoughts<'draw-p
   const {
     question,
     subject: { rig },
-    key,
   } = asked;
-  if (key.kind !== 'draw-pressures' || !rig.vehicle) return [];
+  if (!rig.vehicle) return [];
   const goes = exchangeIn(rig, question.gear).going.length > 0;
   const fails = (drawn: DrawnPressures) => !meetsDrawn(question, drawnTo(rig, question, drawn));
   const line = lineIn(rig, question);

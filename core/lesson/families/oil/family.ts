@@ -1,7 +1,8 @@
-import { partsOf } from '../../../hydraulics';
+import { partsOf, SHIFT_MOMENTS } from '../../../hydraulics';
 import { among, ids, noneTwice, type Family } from '../../family';
 import { ballsOf } from './balls';
 import { bodyFor } from './bolts';
+import { numberGuess } from '../../guessing';
 import { judge } from './grade';
 import { lineIn } from './drawn';
 import { DRAWN_AT, SETTING_LIMITS, SHIFT_SETTINGS } from './kinds';
@@ -19,6 +20,18 @@ export const OIL_FAMILY: Family<OilTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    'trace-oil': null,
+    'spool-places': ({ key }) => 2 ** -Math.max(1, key.up.length),
+    'shift-speed': ({ question: { tolerance }, key }) =>
+      numberGuess(key.up, tolerance) * numberGuess(key.down, tolerance),
+    'oil-fault-row': ({ key }) => SHIFT_MOMENTS.length ** -key.row.length,
+    'which-ball': null,
+    'kick-down': ({ question, key }) => numberGuess(key.engineRpm, question.tolerance),
+    'set-shift': null,
+    'draw-pressures': null,
+    'bolt-order': null,
+  },
   dear: ['set-shift', 'draw-pressures', 'bolt-order'],
   fits: {
     'trace-oil': ({ subject: { rig }, answer: { parts } }) =>
@@ -26,8 +39,7 @@ export const OIL_FAMILY: Family<OilTypes> = {
     'spool-places': ({ subject: { rig }, answer: { up } }) =>
       noneTwice(up) && among(up, ids(partsOf(rig.plan, 'shift-valve'))),
     'shift-speed': () => true,
-    'oil-fault-row': ({ key, answer: { row } }) =>
-      key.kind === 'oil-fault-row' && row.length === key.row.length,
+    'oil-fault-row': ({ key, answer: { row } }) => row.length === key.row.length,
     'which-ball': ({ subject: { rig }, answer: { ball } }) => ballsOf(rig).includes(ball),
     'set-shift': ({ answer: { setting } }) =>
       SHIFT_SETTINGS.every((k) => {

@@ -1,5 +1,5 @@
 import { partsOf } from '../../../hydraulics';
-import { keyAs, type Family } from '../../family';
+import type { Family } from '../../family';
 import { within } from '../../questionParts';
 import { boltsAs, boltsKept } from './bolts';
 import { drawnTo } from './drawn';
@@ -19,7 +19,7 @@ const kept = (limits: ShiftLimits, comes: ShiftedAs): { part: OilPart; right: bo
 
 export const judge: Family<OilTypes>['judge'] = {
   'trace-oil': ({ key, answer }) => {
-    const { parts } = keyAs(key, 'trace-oil');
+    const { parts } = key;
     const beside = answer.parts.filter((p) => !parts.includes(p));
     return {
       parts: [
@@ -33,7 +33,7 @@ export const judge: Family<OilTypes>['judge'] = {
     };
   },
   'spool-places': ({ subject: { rig }, key, answer }) => {
-    const { up } = keyAs(key, 'spool-places');
+    const { up } = key;
     return {
       parts: partsOf(rig.plan, 'shift-valve').map(({ id }) => ({
         part: 'spool' as const,
@@ -43,7 +43,7 @@ export const judge: Family<OilTypes>['judge'] = {
     };
   },
   'shift-speed': ({ question, key, answer }) => {
-    const { up, down } = keyAs(key, 'shift-speed');
+    const { up, down } = key;
     return {
       parts: [
         { part: 'speed-up', right: within(question.tolerance, up, answer.up) },
@@ -52,14 +52,14 @@ export const judge: Family<OilTypes>['judge'] = {
     };
   },
   'oil-fault-row': ({ key, answer }) => ({
-    parts: keyAs(key, 'oil-fault-row').row.map((moment, k) => ({
+    parts: key.row.map((moment, k) => ({
       part: 'moment' as const,
       right: answer.row[k] === moment,
       of: `${k + 1}–${k + 2}`,
     })),
   }),
   'which-ball': ({ key, answer }) => ({
-    parts: [{ part: 'ball', right: keyAs(key, 'which-ball').balls.includes(answer.ball) }],
+    parts: [{ part: 'ball', right: key.balls.includes(answer.ball) }],
   }),
   'set-shift': ({ question, subject: { rig }, answer }) => {
     return { parts: kept(question, shiftedWith(rig, question, answer.setting)) };
@@ -80,7 +80,7 @@ export const judge: Family<OilTypes>['judge'] = {
     };
   },
   'kick-down': ({ question, key, answer }) => {
-    const { gear, engineRpm } = keyAs(key, 'kick-down');
+    const { gear, engineRpm } = key;
     return {
       parts: [
         { part: 'kicked', right: answer.gear === gear },

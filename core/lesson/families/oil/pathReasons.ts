@@ -21,7 +21,6 @@ export function traceThoughts({
   subject: { rig },
   key,
 }: KeyedOf<'trace-oil'>): Thoughts<'trace-oil'> {
-  if (key.kind !== 'trace-oil') return [];
   const { element } = question;
   const valves = rig.plan.parts
     .filter((p) => p.kind === 'shift-valve' || p.kind === 'manual-valve' || p.kind === 'shuttle')
@@ -67,7 +66,6 @@ export function spoolThoughts({
   subject: { rig },
   key,
 }: KeyedOf<'spool-places'>): Thoughts<'spool-places'> {
-  if (key.kind !== 'spool-places') return [];
   const valves = partsOf(rig.plan, 'shift-valve').map((v) => v.id);
   const weighs = (a: OilAnswer & { kind: 'spool-places' }) =>
     valves

@@ -20,12 +20,10 @@ import type { OilTypes } from './types';
 
 /** How the right answer comes about. */
 const facts: Reasons<OilTypes>['facts'] = {
-  'trace-oil': ({ question, key }) =>
-    key.kind === 'trace-oil' ? key.parts.map((p) => comes(p, question.element, 'through')) : [],
+  'trace-oil': ({ question, key }) => key.parts.map((p) => comes(p, question.element, 'through')),
   'spool-places': ({ question, subject: { rig } }) =>
     partsOf(rig.plan, 'shift-valve').flatMap((v) => weighed(rig, question, v.id) ?? []),
   'shift-speed': ({ question: { gear, throttle, fault }, subject: { rig }, key }) => {
-    if (key.kind !== 'shift-speed') return [];
     const sound = fault
       ? linesFor(rig, null, [throttle]).find((l) => l.from === gear)?.points[0]
       : undefined;
@@ -36,31 +34,22 @@ const facts: Reasons<OilTypes>['facts'] = {
     ];
   },
   'oil-fault-row': (asked) => rowClaims(asked, () => true),
-  'which-ball': (asked) =>
-    asked.key.kind === 'which-ball'
-      ? asked.key.balls.slice(0, 1).flatMap((b) => shownBy(asked, b))
-      : [],
+  'which-ball': (asked) => asked.key.balls.slice(0, 1).flatMap((b) => shownBy(asked, b)),
   'kick-down': (asked) => kicked(asked),
-  'set-shift': (asked) =>
-    asked.key.kind === 'set-shift'
-      ? [comesTo(asked, asked.answer.setting, 'set'), comesTo(asked, asked.key.setting, 'could')]
-      : [],
-  'draw-pressures': (asked) =>
-    asked.key.kind === 'draw-pressures'
-      ? [
-          drawnComesTo(asked, asked.answer, 'drawn'),
-          ...handsOver(asked),
-          drawnComesTo(asked, asked.key, 'could'),
-        ]
-      : [],
-  'bolt-order': (asked) =>
-    asked.key.kind === 'bolt-order'
-      ? [
-          pushedOff(asked),
-          boltsComeTo(asked, asked.answer, 'turned'),
-          boltsComeTo(asked, asked.key, 'could'),
-        ]
-      : [],
+  'set-shift': (asked) => [
+    comesTo(asked, asked.answer.setting, 'set'),
+    comesTo(asked, asked.key.setting, 'could'),
+  ],
+  'draw-pressures': (asked) => [
+    drawnComesTo(asked, asked.answer, 'drawn'),
+    ...handsOver(asked),
+    drawnComesTo(asked, asked.key, 'could'),
+  ],
+  'bolt-order': (asked) => [
+    pushedOff(asked),
+    boltsComeTo(asked, asked.answer, 'turned'),
+    boltsComeTo(asked, asked.key, 'could'),
+  ],
 };
 
 export const reasons: Reasons<OilTypes> = {

@@ -40,9 +40,8 @@ export function setThoughts(asked: KeyedOf<'set-shift'>): Thoughts<'set-shift'> 
   const {
     question,
     subject: { rig },
-    key,
   } = asked;
-  if (key.kind !== 'set-shift' || !rig.vehicle) return [];
+  if (!rig.vehicle) return [];
   const fails = (s: ShiftSetting) => !keepsWithin(question, shiftedWith(rig, question, s));
   return SET_WAYS.filter((w) => fails(w.setting)).map(({ slip, setting, is }) => ({
     slip,

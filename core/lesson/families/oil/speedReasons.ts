@@ -35,7 +35,6 @@ export function speedThoughts({
   subject: { rig },
   key,
 }: KeyedOf<'shift-speed'>): Thoughts<'shift-speed'> {
-  if (key.kind !== 'shift-speed') return [];
   const { gear, throttle, fault, tolerance } = question;
   const right = (a: { up: number; down: number }) =>
     within(tolerance, key.up, a.up) && within(tolerance, key.down, a.down);
@@ -114,7 +113,6 @@ export function rowClaims(
 
 export function rowThoughts(asked: KeyedOf<'oil-fault-row'>): Thoughts<'oil-fault-row'> {
   const { key, question } = asked;
-  if (key.kind !== 'oil-fault-row') return [];
   const own = partsOf(asked.subject.rig.plan, 'shift-valve').find(
     (v) => v.id === question.fault.part,
   );
@@ -152,7 +150,6 @@ export function rowThoughts(asked: KeyedOf<'oil-fault-row'>): Thoughts<'oil-faul
 
 /** Which gear comes, and what it makes of the engine's speed. */
 export function kicked({ question, subject: { rig }, key }: KeyedOf<'kick-down'>): OilClaim[] {
-  if (key.kind !== 'kick-down') return [];
   const { gear: from, outputRpm: rpm } = question;
   const { gear: to, engineRpm: engine } = key;
   const ratio = gearsFor(rig).forward[to - 1]!.ratio;
@@ -168,7 +165,6 @@ export function kickThoughts(asked: KeyedOf<'kick-down'>): Thoughts<'kick-down'>
     subject: { rig },
     key,
   } = asked;
-  if (key.kind !== 'kick-down') return [];
   const { gear, outputRpm, tolerance } = question;
   const { forward } = gearsFor(rig);
   const engine = (g: number) => outputRpm * forward[g - 1]!.ratio;

@@ -1,4 +1,4 @@
-import type { Keyed, ThoughtOf } from '../../family';
+import type { Keyed, ThoughtOf, NamedAlike } from '../../family';
 import type { OilClaim } from './claims';
 import type { OilKey, OilKeyFault } from './key';
 import type { OilAnswer, OilQuestion, OilRig } from './kinds';
@@ -28,7 +28,7 @@ export interface OilTypes {
   question: OilQuestion;
   answer: OilAnswer;
   subject: { readonly kind: 'oil'; readonly rig: OilRig };
-  key: OilKey;
+  keys: NamedAlike<OilKey>;
   fault: OilKeyFault;
   part: OilPart;
   slip: OilSlip;

@@ -1,4 +1,5 @@
 import { allOf, type Family } from '../../family';
+import { numberGuess, orderGuess } from '../../guessing';
 import { judge } from './grade';
 import { ownKey } from './key';
 import { reasons } from './reasons';
@@ -10,6 +11,11 @@ export const OWN_FAMILY: Family<OwnTypes> = {
   reasons,
   // What the instructor asks about is the part in the hand.
   vary: { 'own-choice': null, 'own-number': null, 'own-order': null },
+  guess: {
+    'own-choice': ({ question, key }) => key.right.length / question.options.length,
+    'own-number': ({ question, key }) => numberGuess(key.value, question.tolerance),
+    'own-order': ({ key }) => orderGuess(key.order.length),
+  },
   dear: [],
   fits: {
     'own-choice': ({ question, answer }) =>

@@ -1,16 +1,16 @@
-import { keyAs, type Family } from '../../family';
+import type { Family } from '../../family';
 import { within } from '../../questionParts';
 import type { OwnTypes } from './types';
 
 export const judge: Family<OwnTypes>['judge'] = {
   'own-choice': ({ key, answer }) => ({
-    parts: [{ part: 'choice', right: keyAs(key, 'own-choice').right.includes(answer.choice) }],
+    parts: [{ part: 'choice', right: key.right.includes(answer.choice) }],
   }),
   'own-number': ({ question, key, answer }) => ({
     parts: [
       {
         part: 'value',
-        right: within(question.tolerance, keyAs(key, 'own-number').value, answer.value),
+        right: within(question.tolerance, key.value, answer.value),
       },
     ],
   }),

@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { OwnClaim } from './claims';
 import type { OwnKey, OwnKeyFault } from './key';
 import type { OwnAnswer, OwnQuestion } from './kinds';
@@ -10,7 +11,7 @@ export interface OwnTypes {
   answer: OwnAnswer;
   /** The part in the hand: no model is asked. */
   subject: { readonly kind: 'own' };
-  key: OwnKey;
+  keys: NamedAlike<OwnKey>;
   fault: OwnKeyFault;
   part: OwnPart;
   slip: OwnSlip;

@@ -19,7 +19,7 @@ import {
   limitsOf,
   pricesOf,
 } from '../../../assembly';
-import { keyAs, type Keyed, type Of, type Reasons, type ThoughtOf } from '../../family';
+import type { Keyed, Of, Reasons, ThoughtOf } from '../../family';
 import { NumberThoughts } from '../../numberClaims';
 import { effectsOffered, measuredGap } from './bench';
 import { onceRound, type StripClaim } from './claims';
@@ -36,7 +36,7 @@ type Facts = Pick<Reasons<StripTypes>['facts'], BenchKinds>;
 function wayFacts({ question, subject, key }: Keyed<StripTypes, 'way-round'>): StripClaim[] {
   const { part } = question;
   const { rule } = FACINGS[laid(question, subject).parts.get(part)!.kind]!;
-  const { becomes } = keyAs(key, 'way-round');
+  const { becomes } = key;
   return [
     { claim: 'way-in', part, rule },
     { claim: 'wrong-way-is', part, becomes },
@@ -44,7 +44,7 @@ function wayFacts({ question, subject, key }: Keyed<StripTypes, 'way-round'>): S
 }
 
 function wayRound(asked: Keyed<StripTypes, 'way-round'>): ThoughtOf<StripTypes, 'way-round'>[] {
-  const { becomes } = keyAs(asked.key, 'way-round');
+  const { becomes } = asked.key;
   const [other] = effectsOffered(laid(asked.question, asked.subject), asked.question.part).filter(
     (e) => e !== becomes,
   );
@@ -91,7 +91,7 @@ function verdictFacts({ question, subject }: Keyed<StripTypes, 'verdict'>): Stri
 type Verdict = Of<StripAnswer, 'verdict'>;
 
 function verdict(asked: Keyed<StripTypes, 'verdict'>): ThoughtOf<StripTypes, 'verdict'>[] {
-  const { right } = keyAs(asked.key, 'verdict');
+  const { right } = asked.key;
   const { job, parts } = laid(asked.question, asked.subject);
   const part = parts.get(asked.question.part)!;
   const { damage } = conditionIn(job, part);
@@ -140,7 +140,7 @@ function verdict(asked: Keyed<StripTypes, 'verdict'>): ThoughtOf<StripTypes, 've
 }
 
 function gaugeFacts({ question, key }: Keyed<StripTypes, 'read-gauge'>): StripClaim[] {
-  const { value, standing } = keyAs(key, 'read-gauge');
+  const { value, standing } = key;
   const { part, measure } = question;
   return [{ claim: 'stands', part, measure, value, way: standing }];
 }
@@ -148,7 +148,7 @@ function gaugeFacts({ question, key }: Keyed<StripTypes, 'read-gauge'>): StripCl
 type Gauge = Of<StripAnswer, 'read-gauge'>;
 
 function readGauge(asked: Keyed<StripTypes, 'read-gauge'>): ThoughtOf<StripTypes, 'read-gauge'>[] {
-  const { value, standing } = keyAs(asked.key, 'read-gauge');
+  const { value, standing } = asked.key;
   const side: Gauge['side'] = standing === 'outside' ? 'outside' : 'inside';
   const facts = gaugeFacts(asked);
   const tolerance = gaugeTolerance(asked.question.measure);
@@ -186,7 +186,7 @@ function sizeFacts(
   const part = question.part;
   return [
     { claim: 'gap-wanted', part, least: least!, most: most! },
-    ...[...sizes, keyAs(key, 'choose-size').size].map((size): StripClaim => ({
+    ...[...sizes, key.size].map((size): StripClaim => ({
       claim: 'gap-with',
       part,
       size,
@@ -198,7 +198,7 @@ function sizeFacts(
 function chooseSize(
   asked: Keyed<StripTypes, 'choose-size'>,
 ): ThoughtOf<StripTypes, 'choose-size'>[] {
-  const { size: right } = keyAs(asked.key, 'choose-size');
+  const { size: right } = asked.key;
   const job = laid(asked.question, asked.subject);
   const { selective, gap, on } = measuredGap(job, asked.question.part)!;
   const { least, most } = windowOf(selective.measure, on, limitsOf(job.job));
@@ -245,7 +245,7 @@ function worthIt(asked: Keyed<StripTypes, 'worth-it'>) {
   const back = comeBackCost(plan, prices);
   const price = priceOf(part, prices);
   const numbers = new NumberThoughts<Of<StripAnswer, 'worth-it'>, StripSlip, StripClaim>({
-    right: keyAs(key, 'worth-it').value,
+    right: key.value,
     tolerance: WORTH_TOLERANCE,
     answer: (value) => ({ kind: 'worth-it', value }),
     valueOf: (a) => a.value,

@@ -1,9 +1,11 @@
 import { allOf, among, noneTwice, type Family } from '../../family';
 import { effectsOffered, measuredGap } from './bench';
+import { numberGuess, orderGuess } from '../../guessing';
 import { judge, laid } from './grade';
 import { stripKey } from './key';
 import { rulesOffered } from './orderReasons';
 import { reasons } from './reasons';
+import { WORTH_TOLERANCE } from './tolerances';
 import type { StripTypes } from './types';
 import { vary } from './vary';
 
@@ -12,6 +14,18 @@ export const STRIP_FAMILY: Family<StripTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    'free-now': ({ question }) => 2 ** -question.offered.length,
+    'strip-order': null,
+    'why-first': null,
+    'lay-out': ({ key }) => orderGuess(key.order.length),
+    'way-round': null,
+    verdict: null,
+    'read-gauge': null,
+    'choose-size': null,
+    'worth-it': ({ key }) => numberGuess(key.value, WORTH_TOLERANCE),
+    'whole-job': null,
+  },
   dear: ['whole-job'],
   fits: {
     'free-now': ({ question, answer }) =>

@@ -6,7 +6,7 @@ import {
   type JobReport,
   type Station,
 } from '../../../assembly';
-import { keyAs, type Family, type GradedPart, type Judged } from '../../family';
+import type { Family, GradedPart, Judged } from '../../family';
 import { within } from '../../questionParts';
 import { laidJob, onlyThese, type LaidJob } from './bench';
 import { gaugeTolerance, WORTH_TOLERANCE } from './tolerances';
@@ -26,7 +26,7 @@ const one = (part: StripPart, right: boolean): GradedPart<StripPart> => ({ part,
 
 export const judge: Family<StripTypes>['judge'] = {
   'free-now': ({ key, answer }) => {
-    const { free } = keyAs(key, 'free-now');
+    const { free } = key;
     return {
       parts: [
         one(
@@ -54,11 +54,11 @@ export const judge: Family<StripTypes>['judge'] = {
     return { parts, score: 1 - Math.min(1, costOf({ violations }) / ALL_LOST) };
   },
   'why-first': ({ key, answer }) => ({
-    parts: [one('why', keyAs(key, 'why-first').rules.includes(answer.rule))],
+    parts: [one('why', key.rules.includes(answer.rule))],
   }),
   // Neighbours count.
   'lay-out': ({ key, answer }) => {
-    const { order } = keyAs(key, 'lay-out');
+    const { order } = key;
     return {
       parts: order.slice(1).map((id, k) => ({
         part: 'step' as const,
@@ -68,18 +68,15 @@ export const judge: Family<StripTypes>['judge'] = {
     };
   },
   'way-round': ({ key, answer }) => ({
-    parts: [
-      one('way', answer.way === 'right'),
-      one('becomes', answer.becomes === keyAs(key, 'way-round').becomes),
-    ],
+    parts: [one('way', answer.way === 'right'), one('becomes', answer.becomes === key.becomes)],
   }),
   verdict: ({ key, answer }) => {
-    const { right } = keyAs(key, 'verdict');
+    const { right } = key;
     const fits = judgedAgainst({ right }, answer.decision, answer.reason);
     return { parts: [one('decision', fits.decision), one('reason', fits.reason)] };
   },
   'read-gauge': ({ question, key, answer }) => {
-    const { value, standing } = keyAs(key, 'read-gauge');
+    const { value, standing } = key;
     return {
       parts: [
         one('value', within(gaugeTolerance(question.measure), value, answer.value)),
@@ -88,14 +85,14 @@ export const judge: Family<StripTypes>['judge'] = {
     };
   },
   'choose-size': ({ key, answer }) => ({
-    parts: [one('size', Math.abs(answer.size - keyAs(key, 'choose-size').size) < 1e-9)],
+    parts: [one('size', Math.abs(answer.size - key.size) < 1e-9)],
   }),
   'worth-it': ({ key, answer }) => ({
-    parts: [one('value', within(WORTH_TOLERANCE, keyAs(key, 'worth-it').value, answer.value))],
+    parts: [one('value', within(WORTH_TOLERANCE, key.value, answer.value))],
   }),
   'whole-job': ({ question, subject, key, answer }) => {
     const { job, plan } = laid(question, subject);
-    return wholeJob(reportOn(job, plan, answer.work), keyAs(key, 'whole-job').stations);
+    return wholeJob(reportOn(job, plan, answer.work), key.stations);
   },
 };
 

@@ -6,7 +6,7 @@ import {
   type StripPlan,
   type Violation,
 } from '../../../assembly';
-import { keyAs, type Asked, type Keyed, type Of, type Reasons, type ThoughtOf } from '../../family';
+import type { Asked, Keyed, Of, Reasons, ThoughtOf } from '../../family';
 import { onlyThese } from './bench';
 import type { StripClaim } from './claims';
 import { laid } from './grade';
@@ -76,7 +76,7 @@ function brokenNow(plan: StripPlan, off: readonly string[], part: string): reado
 
 function freeNow({ question, subject, key }: Keyed<StripTypes, 'free-now'>) {
   const { plan } = laid(question, subject);
-  const { free } = keyAs(key, 'free-now');
+  const { free } = key;
   type Answer = Of<StripAnswer, 'free-now'>;
   const wrongIn = (a: Answer) => a.parts.filter((id) => !free.includes(id));
   const broken = (ids: readonly string[]) =>
@@ -138,7 +138,7 @@ function before(order: readonly string[], part: string, other: string): string[]
 }
 
 function layOut({ key }: Keyed<StripTypes, 'lay-out'>): ThoughtOf<StripTypes, 'lay-out'>[] {
-  const { order } = keyAs(key, 'lay-out');
+  const { order } = key;
   const told = order
     .slice(1)
     .map((other, k): StripClaim => ({ claim: 'lies-before', part: order[k]!, other }));
@@ -185,7 +185,7 @@ export function rulesOffered({
 }
 
 function whyFirst(asked: Keyed<StripTypes, 'why-first'>): ThoughtOf<StripTypes, 'why-first'>[] {
-  const { rules } = keyAs(asked.key, 'why-first');
+  const { rules } = asked.key;
   return rulesOffered(asked)
     .filter((rule) => !rules.includes(rule))
     .map((rule) => ({
@@ -196,7 +196,7 @@ function whyFirst(asked: Keyed<StripTypes, 'why-first'>): ThoughtOf<StripTypes, 
 }
 
 const whyFacts = ({ question, key }: Keyed<StripTypes, 'why-first'>): StripClaim[] =>
-  keyAs(key, 'why-first').rules.map((rule) => ({
+  key.rules.map((rule) => ({
     claim: 'comes-first',
     part: question.part,
     first: question.first,
@@ -213,7 +213,7 @@ export const orderThoughts: Thoughts = {
 export const orderFacts: Facts = {
   'free-now': ({ question, subject, key }: Asked<StripTypes, 'free-now'>) => {
     const { plan } = laid(question, subject);
-    const { free } = keyAs(key, 'free-now');
+    const { free } = key;
     const now = new Set(freeParts(plan, new Set(question.off)));
     const stuck = question.offered.filter((id) => !now.has(id));
     return [
@@ -234,7 +234,7 @@ export const orderFacts: Facts = {
     ),
   'why-first': whyFacts,
   'lay-out': ({ key }) => {
-    const { order } = keyAs(key, 'lay-out');
+    const { order } = key;
     return order
       .slice(1)
       .map((other, k): StripClaim => ({ claim: 'lies-before', part: order[k]!, other }));

@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { StripClaim } from './claims';
 import type { StripKey, StripKeyFault } from './key';
 import type { StripAnswer, StripQuestion, StripSubject } from './kinds';
@@ -26,7 +27,7 @@ export interface StripTypes {
   question: StripQuestion;
   answer: StripAnswer;
   subject: { readonly kind: 'strip-down'; readonly subject: StripSubject };
-  key: StripKey;
+  keys: NamedAlike<StripKey>;
   fault: StripKeyFault;
   part: StripPart;
   slip: StripSlip;

@@ -18,7 +18,6 @@ export function chartThoughts({
   subject: { unit },
   key,
 }: Keyed<UnitTypes, 'fill-chart'>): ThoughtOf<UnitTypes, 'fill-chart'>[] {
-  if (key.kind !== 'fill-chart') return [];
   const driving = unit.ranges.filter((r) => solveUnit(unit, r.apply).outcome === 'drives');
   if (driving.length === 0) return [];
   const filled = (of: (apply: readonly string[]) => readonly string[]) =>

@@ -12,6 +12,13 @@ export const UNIT_FAMILY: Family<UnitTypes> = {
   judge,
   reasons,
   vary,
+  guess: {
+    'fill-chart': null,
+    'trace-path': null,
+    'row-outcome': null,
+    reaction: null,
+    'drive-or-coast': () => 1 / 2,
+  },
   dear: [],
   smaller: SMALLER_UNIT_QUESTIONS,
   fits: {

@@ -1,6 +1,6 @@
 import type { Unit } from '../../../geartrain';
 import { signOf, toNumber } from '../../../numerics';
-import { keyAs, type Family, type GradedPart, type Judged, type Of } from '../../family';
+import type { Family, GradedPart, Judged, Of } from '../../family';
 import { allowedAround } from '../../questionParts';
 import type { UnitPart, UnitTypes } from './types';
 import { rowsAlike, type UnitKey } from './key';
@@ -90,10 +90,9 @@ function coast(
 }
 
 export const judge: Family<UnitTypes>['judge'] = {
-  'fill-chart': ({ subject, key, answer }) => chart(subject.unit, keyAs(key, 'fill-chart'), answer),
-  'trace-path': ({ subject, key, answer }) => path(subject.unit, keyAs(key, 'trace-path'), answer),
-  'row-outcome': ({ question, key, answer }) =>
-    rowOutcome(question, keyAs(key, 'row-outcome'), answer),
-  reaction: ({ key, answer }) => reaction(keyAs(key, 'reaction'), answer),
-  'drive-or-coast': ({ key, answer }) => coast(keyAs(key, 'drive-or-coast'), answer),
+  'fill-chart': ({ subject, key, answer }) => chart(subject.unit, key, answer),
+  'trace-path': ({ subject, key, answer }) => path(subject.unit, key, answer),
+  'row-outcome': ({ question, key, answer }) => rowOutcome(question, key, answer),
+  reaction: ({ key, answer }) => reaction(key, answer),
+  'drive-or-coast': ({ key, answer }) => coast(key, answer),
 };

@@ -14,7 +14,6 @@ export function coastThoughts({
   subject: { unit },
   key,
 }: Keyed<UnitTypes, 'drive-or-coast'>): ThoughtOf<UnitTypes, 'drive-or-coast'>[] {
-  if (key.kind !== 'drive-or-coast') return [];
   const apply = applied(unit, question.range);
   const { elements } = solveUnit(unit, apply, 'coast');
   const oneWays = unit.elements.filter((e) => e.kind === 'one-way').map((e) => e.id);
@@ -75,7 +74,6 @@ export function reactionThoughts({
   subject: { unit },
   key,
 }: Keyed<UnitTypes, 'reaction'>): ThoughtOf<UnitTypes, 'reaction'>[] {
-  if (key.kind !== 'reaction') return [];
   const apply = applied(unit, question.range);
   const solution = solveUnit(unit, apply);
   const stateOf = (id: string): ElementState | undefined => solution.elements.get(id)?.state;
@@ -130,7 +128,6 @@ export function pathThoughts({
   subject: { unit },
   key,
 }: Keyed<UnitTypes, 'trace-path'>): ThoughtOf<UnitTypes, 'trace-path'>[] {
-  if (key.kind !== 'trace-path') return [];
   const apply = applied(unit, question.range);
   const roles = memberRoles(unit, solveUnit(unit, apply));
   const right = key.members;

@@ -16,15 +16,12 @@ export const reasons: Reasons<UnitTypes> = {
   },
   facts: {
     'fill-chart': ({ subject: { unit }, key, answer }) =>
-      key.kind === 'fill-chart'
-        ? [...wrongRows(unit, key, answer.on).map((r) => r.range), ...key.ranges]
-            .slice(0, 1)
-            .map((r) => ({ claim: 'does' as const, ...doesOf(unit, r.apply, 'drive') }))
-        : [],
-    'trace-path': ({ question, subject: { unit }, key }) =>
-      key.kind === 'trace-path'
-        ? [{ claim: 'power-goes', apply: applied(unit, question.range), members: key.members }]
-        : [],
+      [...wrongRows(unit, key, answer.on).map((r) => r.range), ...key.ranges]
+        .slice(0, 1)
+        .map((r) => ({ claim: 'does' as const, ...doesOf(unit, r.apply, 'drive') })),
+    'trace-path': ({ question, subject: { unit }, key }) => [
+      { claim: 'power-goes', apply: applied(unit, question.range), members: key.members },
+    ],
     'row-outcome': ({ question, subject: { unit } }) => [
       { claim: 'does', ...doesOf(unit, question.apply, question.load) },
       ...oneWayStates(unit, question.apply, question.load),
@@ -39,9 +36,9 @@ export const reasons: Reasons<UnitTypes> = {
     },
     'drive-or-coast': ({ question, subject: { unit }, key }) => {
       const apply = applied(unit, question.range);
-      return key.kind === 'drive-or-coast' && !key.braking
-        ? key.letGo.flatMap((id) => bothLoads(unit, apply, id))
-        : [{ claim: 'does', ...doesOf(unit, apply, 'coast') }];
+      return key.braking
+        ? [{ claim: 'does', ...doesOf(unit, apply, 'coast') }]
+        : key.letGo.flatMap((id) => bothLoads(unit, apply, id));
     },
   },
   holds: (claim, { question, subject }) => unitClaimHolds(claim, question, subject.unit),

@@ -1,3 +1,4 @@
+import type { NamedAlike } from '../../family';
 import type { UnitClaim } from './claims';
 import type { UnitSlip } from './slips';
 import type { Unit } from '../../../geartrain';
@@ -21,7 +22,7 @@ export interface UnitTypes {
   question: UnitQuestion;
   answer: UnitAnswer;
   subject: { readonly kind: 'unit'; readonly unit: Unit };
-  key: UnitKey;
+  keys: NamedAlike<UnitKey>;
   fault: UnitKeyFault;
   part: UnitPart;
   slip: UnitSlip;
