@@ -32,14 +32,14 @@ export function RevCounter({ rpm, most, band, words }: Props) {
           <path className="rev-mark" d={`M${at(v, 70)}L${at(v, 82)}`} />
           <text
             className="rev-number"
-            x={at(v, 56).split(' ')[0]}
-            y={Number(at(v, 56).split(' ')[1]) + 4}
+            x={at(v, 55).split(' ')[0]}
+            y={Number(at(v, 55).split(' ')[1]) + 6}
           >
             {v / 1000}
           </text>
         </g>
       ))}
-      <text className="rev-number" x={100} y={70}>
+      <text className="rev-unit" x={100} y={74}>
         {t('stall.dial')}
       </text>
       <path className="rev-needle" d={`M100 96L${at(rpm, 70)}`} />
@@ -47,7 +47,7 @@ export function RevCounter({ rpm, most, band, words }: Props) {
       <text className="rev-reading" x={100} y={146}>
         {Math.round(rpm / 10) * 10}
       </text>
-      <text className="rev-number" x={100} y={164}>
+      <text className="rev-unit" x={100} y={164}>
         {t('units.revPerMin')}
       </text>
     </svg>
