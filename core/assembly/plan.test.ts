@@ -1,6 +1,6 @@
 import { largestUnit } from '../geartrain/tests/largestUnit';
 import { randomUnit } from '../geartrain/tests/randomUnit';
-import type { Unit } from '../geartrain';
+import { CASE, type Unit } from '../geartrain';
 import { randomFromSeed } from '../numerics';
 import { demoFile, demoUnit, demoUnits } from '../tests/demoFile';
 import type { Clutch } from '../clutch';
@@ -64,6 +64,19 @@ test('two hundred units of no maker: no rules that wait for each other', () => {
     expect(checkOrder(plan, legalOrder(plan)).violations).toEqual([]);
     if (k % 20 === 0) expect(checkOrder(plan, randomOrder(plan, `${k}`)).violations).toEqual([]);
   }
+});
+
+test.each(UNITS)('%s: which end of a brake is written first changes nothing', (id) => {
+  const unit = demoUnit(id);
+  const turned: Unit = {
+    ...unit,
+    elements: unit.elements.map((e) =>
+      e.kind !== 'one-way' && e.between.includes(CASE)
+        ? { ...e, between: [e.between[1], e.between[0]] }
+        : e,
+    ),
+  };
+  expect(planOf(turned)).toEqual(demo.get(id));
 });
 
 test('what is free is all that any order can begin with: by trying every order of a small unit', () => {

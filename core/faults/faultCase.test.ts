@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { openText } from '../formats';
 import { unitFindings } from '../geartrain';
-import { caseProblems, type FaultCase } from './index';
+import { caseProblems, modelsIn, type FaultCase } from './index';
 
 const CASE = JSON.parse(
   readFileSync('demo/fault-cases/slipway-two-gears.json', 'utf8'),
@@ -21,6 +21,12 @@ const without = (field: keyof FaultCase): FaultCase => {
 };
 const codes = (c: FaultCase) => caseProblems(c).map((p) => p.code);
 const cause = (...faults: FaultCase['cause']) => ({ ...CASE, cause: faults });
+
+test('of a document about a machine only its models, and none that it has not', () => {
+  const { unit, engine, converter, vehicle } = CASE;
+  expect(modelsIn(CASE)).toEqual({ unit, engine, converter, vehicle });
+  expect(Object.keys(modelsIn(without('vehicle')))).toEqual(['unit', 'engine', 'converter']);
+});
 
 test('a case that can be given out has no problems', () => {
   expect(codes(CASE)).toEqual([]);

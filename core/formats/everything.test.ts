@@ -24,6 +24,14 @@ test('what was taken along comes back byte for byte, and each opens as by itself
   expect(writeEverything({ files, settings: { paper: 'night' } })).toEqual(bytes);
 });
 
+test('what is not packed yet is packed, what is packed is put in as it is', () => {
+  const bytes = new Uint8Array(50_000);
+  const sizeWith = (name: string) =>
+    writeEverything({ files: [{ folder: 'lessons', name, bytes }], settings: null }).length;
+  expect(sizeWith('a.json')).toBeLessThan(5_000);
+  expect(sizeWith('a.lesson.zip')).toBeGreaterThan(50_000);
+});
+
 test('a pack by itself is not everything, and nothing leaves its folder', () => {
   expect(isEverything(files[0].bytes)).toBe(false);
   expect(isEverything(new Uint8Array())).toBe(false);

@@ -168,6 +168,7 @@ test.each<[string, NumberAsk, object, number, string]>([
   ['a point too far', 'ratio', {}, 33.33, 'decimal-place'],
   ['3.4 for 3.33', 'ratio', {}, 3.4, 'near-miss'],
   ['a number from nowhere', 'ratio', {}, 9.1, ''],
+  ['R/S though locked together', 'ratio', { reaction: 'locked' }, 2.333, 'locked-still-geared'],
 ])('one set by hand: %s', (_name, ask, roles, value, slips) => {
   const question = {
     ...newSetQuestion('number', setup(roles)),

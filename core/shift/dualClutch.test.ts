@@ -36,6 +36,9 @@ test('each gear drives through one clutch and one side of a sleeve, whatever els
   expect(wayOf(ferry, range('D3'))).toEqual({ clutch: 'K1', side: 'S3' });
   expect(wayOf(ferry, range('R'))).toEqual({ clutch: 'K2', side: 'SR' });
   expect(wayOf(ferry, range('N'))).toBeNull();
+  // By clutches and bands alone nothing waits.
+  const other = demoUnit('skerry-three');
+  expect(other.ranges.map((r) => wayOf(other, r))).toEqual(other.ranges.map(() => null));
 });
 
 // Common practice, no source: in a sound crossing the torque never lets go, and the wheels feel no hole.
