@@ -86,17 +86,30 @@ test('drive and coast: a one-way clutch alone gives no engine braking', async ()
   expect(rows).toEqual(['–', 'yes', '–', 'none', 'none', 'yes', 'yes', 'yes']);
 });
 
-test('a wide unit is laid out away from the page, and scrolls instead of shrinking', async () => {
+test('a wide unit is laid out away from the page, scrolls instead of shrinking, and is shown whole when asked', async () => {
+  const wider = () =>
+    b.driver.executeScript<number>(
+      'const s = document.querySelector(".section-scroll"); return s ? document.querySelector(".section-view").getBoundingClientRect().width - s.clientWidth : NaN',
+    );
   await b.visit(run.at('/teach/apply/ferry-dual'));
   await shows('9.86');
-  await b.driver.wait(
-    async () => (await b.driver.findElements(By.css('.section-view'))).length === 1,
-    PATIENCE_MS,
-  );
-  const size = await b.driver.executeScript<number>(
-    'return document.querySelector(".section-view").getBoundingClientRect().width - document.querySelector(".section-scroll").clientWidth',
-  );
-  expect(size).toBeGreaterThan(100);
+  await b.role('button', 'Whole');
+  expect(await wider()).toBeGreaterThan(100);
+  // Its far end is out of sight, and then is not.
+  const end = () =>
+    b.driver.executeScript<number>(
+      'return innerWidth - [...document.querySelectorAll(".section-end")].at(-1).getBoundingClientRect().right',
+    );
+  expect(await end()).toBeLessThan(0);
+  await b.press('button', 'Whole');
+  await b.driver.wait(async () => (await wider()) <= 1, PATIENCE_MS);
+  expect(await end()).toBeGreaterThan(0);
+  await b.press('button', 'Whole');
+  await b.driver.wait(async () => (await wider()) > 100, PATIENCE_MS);
+  await b.visit(run.at('/teach/apply/skerry-three'));
+  await shows('2.44');
+  await b.role('button', 'C1, Forward clutch: applied');
+  expect(await b.count('button', 'Whole')).toBe(0);
 });
 
 test('units go out and come in as files; a broken one is refused with its paths', async () => {

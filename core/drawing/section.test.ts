@@ -136,6 +136,32 @@ test('no id runs into another id, a sign or a gear', () => {
   }
 });
 
+test('nobody else’s line runs up through a sign, however near the lines stand', () => {
+  for (const unit of [...demo, ...random]) {
+    const { elements, lines, caseY } = draw(unit);
+    const clash = elements.flatMap((e) => {
+      const own: readonly string[] = unit.elements.find((x) => x.id === e.id)!.between;
+      const { x1, x2, y1, y2 } = signBox(e, caseY);
+      return lines
+        .filter((l) => l.x1 === l.x2 && !own.includes(l.member) && l.x1 > x1 && l.x1 < x2)
+        .filter((l) => Math.min(l.y1, l.y2) < y2 && Math.max(l.y1, l.y2) > y1)
+        .map((l) => `${l.member} through ${e.id}`);
+    });
+    expect([unit.id, clash]).toEqual([unit.id, []]);
+  }
+});
+
+// By hand: a clutch between two lines needs room for its sign, two bare lines only to be told apart.
+test('lines that nothing stands at stand close, those with a sign between them do not', () => {
+  const { lines, elements } = draw(demo.find((u) => u.id === 'ferry-dual')!);
+  const uprights = [...new Set(lines.filter((l) => l.x1 === l.x2).map((l) => l.x1))];
+  const sorted = uprights.sort((a, b) => a - b);
+  const gaps = sorted.slice(1).map((x, k) => ({ from: sorted[k]!, to: x }));
+  const held = gaps.filter((g) => elements.some((e) => e.x > g.from && e.x < g.to));
+  expect(Math.min(...held.map((g) => g.to - g.from))).toBeGreaterThan(50);
+  expect(Math.min(...gaps.map((g) => g.to - g.from))).toBeLessThan(40);
+});
+
 /** Sets from left to right. */
 const columns = ({ gears }: SectionDrawing) =>
   [...gears].sort((a, b) => a.x - b.x).map((g) => `${g.set} ${g.port}`);

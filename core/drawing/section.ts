@@ -1,6 +1,13 @@
 import { CASE, type GearSet, type ShiftElement, type Unit } from '../geartrain';
 import { orderGap, type GapOrder } from './sectionGap';
-import { liveMember, portPlaces, risersOf, runsPast, type Planned } from './sectionPlan';
+import {
+  liveMember,
+  portPlaces,
+  risersOf,
+  runsPast,
+  type Planned,
+  type Riser,
+} from './sectionPlan';
 import { labelPlace } from './sectionLabels';
 import { searchPlan, type Effort } from './sectionSearch';
 import type { SectionDrawing, SectionElement, SectionGear, SectionLine } from './sectionShapes';
@@ -12,9 +19,11 @@ import type { SectionDrawing, SectionElement, SectionGear, SectionLine } from '.
  */
 const UNIT = 26;
 const SLOT = 62;
-const PAD = 26;
+/** Between two risers that nothing stands at. */
+const BARE_SLOT = 30;
+const PAD = 20;
 const EMPTY_GAP = 44;
-const COLUMN = 84;
+const COLUMN = 76;
 const GEAR = 46;
 const MARGIN = 108;
 /** Brakes take this much below the case. */
@@ -77,11 +86,30 @@ function line(sheet: Draft, member: string, x1: number, y1: number, x2: number, 
   if (x1 !== x2 || y1 !== y2) sheet.lines.push({ member, x1, y1, x2, y2 });
 }
 
-const slotsOf = (gap: GapOrder): number[] => gap.order.map((r) => Math.max(1, r.grounded.length));
+/** Where each riser of a gap stands, from its first, and how far the last of what stands at them reaches. */
+function standing({ order }: GapOrder): { at: ReadonlyMap<string, number>; reach: number } {
+  const at = new Map<string, number>();
+  let reach = 0;
+  order.forEach((riser, k) => {
+    if (k > 0) reach += isBare(order, k) ? BARE_SLOT : SLOT;
+    at.set(riser.member, reach);
+    reach += Math.max(0, riser.grounded.length - 1) * SLOT;
+  });
+  return { at, reach };
+}
+
+/** Nothing holds this riser or the one to its left, and no clutch's sign stands between: it stands beside the left one of its two. */
+function isBare(order: readonly Riser[], k: number): boolean {
+  const [left, right] = [order[k - 1]!, order[k]!];
+  const earlier = order.slice(0, k - 1).flatMap((r) => r.clutches);
+  return (
+    left.grounded.length + right.grounded.length === 0 &&
+    left.clutches.every((c) => earlier.includes(c))
+  );
+}
 
 function widthOf(gap: GapOrder): number {
-  const slots = slotsOf(gap).reduce((a, b) => a + b, 0);
-  return slots === 0 ? EMPTY_GAP : 2 * PAD + (slots - 1) * SLOT + 1;
+  return gap.order.length === 0 ? EMPTY_GAP : 2 * PAD + standing(gap).reach + 1;
 }
 
 interface GapFrame {
@@ -92,13 +120,7 @@ interface GapFrame {
 
 function drawGap(sheet: Draft, gap: GapOrder, { levels }: Planned, frame: GapFrame): void {
   const { left, right, y } = frame;
-  const at = new Map<string, number>();
-  const widths = slotsOf(gap);
-  let slot = 0;
-  gap.order.forEach((riser, k) => {
-    at.set(riser.member, left + PAD + slot * SLOT);
-    slot += widths[k]!;
-  });
+  const at = new Map([...standing(gap).at].map(([member, x]) => [member, left + PAD + x]));
   for (const riser of gap.order) {
     const x = at.get(riser.member)!;
     const brakeLevel = levels.top - BRAKE_ROOM;

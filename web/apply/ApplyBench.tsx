@@ -169,7 +169,12 @@ function Bench({ unit, door, units, onUnit }: Props) {
           onApplied={onApplied}
         />
       </div>
-      <div className="apply-chart-scroll" tabIndex={0} role="region" aria-label={t('apply.chart')}>
+      <div
+        className="apply-chart-scroll more-beside"
+        tabIndex={0}
+        role="region"
+        aria-label={t('apply.chart')}
+      >
         {chart && <ChangedChart unit={unit} chart={chart} />}
         <ApplyChart {...shownChart} />
       </div>

@@ -18,6 +18,7 @@ import { formatRatio } from '../shared/numbers';
 import { linePath } from './linePath';
 import { MemberTargets } from './MemberTargets';
 import { pressable } from './pressKey';
+import { READABLE, sectionBox } from './sectionFit';
 import { PowerFlowLines, ToothStrips } from './SectionMotion';
 import './SectionView.css';
 import { memberName } from '../shared/unitNames';
@@ -38,8 +39,6 @@ interface Props {
   chosen?: readonly string[];
 }
 
-/** Smaller than this share of its size its words can't be read; a wider unit scrolls instead. */
-const READABLE = 0.64;
 /** Lines of a drawing that still moves. */
 const MOST_MOVING = 400;
 const STANDS: Pick<Turning, 'subscribe'> = { subscribe: () => () => undefined };
@@ -48,7 +47,8 @@ const STANDS: Pick<Turning, 'subscribe'> = { subscribe: () => () => undefined };
 export function SectionView(props: Props) {
   const { unit, drawing, solution, roles, path, turning, onElement, onMember, chosen = [] } = props;
   const { t } = useTranslation();
-  const { width, height, caseY, centreY, lines, gears, elements } = drawing;
+  const { caseY, centreY, lines, gears, elements } = drawing;
+  const { top, width, height } = sectionBox(drawing);
   const role = (member: string | null) =>
     member === null ? 'idle' : (roles.get(member) ?? 'idle');
   const words = unit.members.map((m) => `${m.name}: ${t(`memberRoles.${role(m.id)}`)}`).join(', ');
@@ -56,16 +56,15 @@ export function SectionView(props: Props) {
   const moves = lines.length <= MOST_MOVING;
   // Gears and members first, the signs on them when those stand.
   const signs = useAfterwards(isLarge(unit));
-  const top = caseY - 34;
   return (
     <svg
       className="section-view"
       {...fingerReach}
       style={{
         // Where it is low it is drawn small: more width than that would stand empty beside it.
-        minWidth: `min(calc(${width}px * var(--readable, ${READABLE})), ${(100 * width) / (height - top)}cqh)`,
+        minWidth: `min(calc(${width}px * var(--readable, ${READABLE})), ${(100 * width) / height}cqh)`,
       }}
-      viewBox={`0 ${top} ${width} ${height - top}`}
+      viewBox={`0 ${top} ${width} ${height}`}
       preserveAspectRatio="xMidYMid meet"
       role="group"
       aria-label={t('apply.sectionShows', { words })}

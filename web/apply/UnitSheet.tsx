@@ -1,8 +1,17 @@
-import { Segmented, Select } from 'antd';
-import { memo, useDeferredValue, useMemo } from 'react';
+import { Button, Segmented, Select } from 'antd';
+import {
+  memo,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type CSSProperties,
+  type ReactNode,
+} from 'react';
 import { lazyPart } from '../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
-import { powerPath } from '../../core/drawing';
+import { powerPath, type SectionDrawing } from '../../core/drawing';
 import {
   isDualClutch,
   memberRoles,
@@ -14,10 +23,12 @@ import {
 import { Transport } from '../bench/Transport';
 import type { Turning } from '../bench/useTurning';
 import { Sheet } from '../shared/Sheet';
+import { useElementSize } from '../shared/useElementSize';
 import { useLatest } from '../shared/useLatest';
 import { isLarge } from '../workers/unitWorker';
 import { LaidOut } from '../bench/LaidOut';
 import { CROSSING, LEVER, SECTION, SLEEVES } from './applySlice';
+import { READABLE, sectionFit } from './sectionFit';
 import { SectionView } from './SectionView';
 import { SleevesView } from './SleevesView';
 import { UnitLever } from './UnitLever';
@@ -71,6 +82,9 @@ export function UnitSheet(props: Props) {
     [props, roles, latest],
   );
   const shownSection = useDeferredValue(section, isLarge(unit) ? null : section);
+  const [wider, setWider] = useState(false);
+  const [whole, setWhole] = useState(false);
+  const isSection = !set && !own.some((v) => v.view === view);
   return (
     <div className="unit-sheet">
       <Sheet label={t('apply.sheet')}>
@@ -89,18 +103,13 @@ export function UnitSheet(props: Props) {
         ) : set ? (
           <UnitSetView unit={unit} set={set} solution={solution} roles={roles} turning={turning} />
         ) : (
-          shownSection && <SectionSheet {...shownSection} />
+          shownSection && <SectionSheet {...shownSection} whole={whole} onWider={setWider} />
         )}
       </Sheet>
       {!sealed && (
         <div className="unit-sheet-bar">
           {onView && (
-            <Views
-              value={set || own.some((v) => v.view === view) ? view : SECTION}
-              sets={planetary}
-              own={own}
-              onView={onView}
-            />
+            <Views value={isSection ? SECTION : view} sets={planetary} own={own} onView={onView} />
           )}
           <Transport
             turning={turning}
@@ -108,6 +117,16 @@ export function UnitSheet(props: Props) {
             back={t('apply.stepBack')}
             on={t('apply.stepOn')}
           />
+          {isSection && wider && (
+            <Button
+              aria-pressed={whole}
+              type={whole ? 'primary' : 'default'}
+              title={t('apply.wholeWhy')}
+              onClick={() => setWhole(!whole)}
+            >
+              {t('apply.whole')}
+            </Button>
+          )}
           <Legend />
         </div>
       )}
@@ -165,20 +184,20 @@ function Legend() {
   );
 }
 
-const SectionSheet = memo(function SectionSheet(
-  props: Props & { roles: ReturnType<typeof memberRoles> },
-) {
+interface SectionSheetProps extends Props {
+  roles: ReturnType<typeof memberRoles>;
+  /** All of it is shown, however small. */
+  whole: boolean;
+  /** Told whether it is wider than its place as large as it can be read. */
+  onWider: (wider: boolean) => void;
+}
+
+const SectionSheet = memo(function SectionSheet(props: SectionSheetProps) {
   const { unit, solution, turning, onElement, onMember, chosen, roles, sealed } = props;
-  const { t } = useTranslation();
   return (
     <LaidOut unit={unit}>
       {(drawing) => (
-        <div
-          className="section-scroll"
-          tabIndex={0}
-          role="region"
-          aria-label={t('apply.section', { name: unit.name })}
-        >
+        <SectionPlace {...props} drawing={drawing}>
           <Section
             drawing={drawing}
             unit={unit}
@@ -190,11 +209,47 @@ const SectionSheet = memo(function SectionSheet(
             sealed={sealed ?? false}
             {...(chosen ? { chosen } : {})}
           />
-        </div>
+        </SectionPlace>
       )}
     </LaidOut>
   );
 });
+
+interface SectionPlaceProps extends Pick<SectionSheetProps, 'unit' | 'whole' | 'onWider'> {
+  drawing: SectionDrawing;
+  children: ReactNode;
+}
+
+/** Where the section lies: as large as it can be read and moved sideways, or all of it at once. */
+function SectionPlace({ unit, drawing, whole, onWider, children }: SectionPlaceProps) {
+  const { t } = useTranslation();
+  const ref = useRef<HTMLDivElement>(null);
+  const place = useElementSize(ref);
+  const [readable, setReadable] = useState(READABLE);
+  useEffect(() => {
+    // A wall wants larger letters than a desk.
+    const around = ref.current?.parentElement;
+    const set = around ? getComputedStyle(around).getPropertyValue('--readable') : '';
+    setReadable(Number.parseFloat(set) || READABLE);
+  }, [place]);
+  const { wider, least } = sectionFit(drawing, place, readable);
+  useEffect(() => onWider(wider), [wider, onWider]);
+  useEffect(() => () => onWider(false), [onWider]);
+  return (
+    <div
+      ref={ref}
+      className="section-scroll more-beside"
+      tabIndex={0}
+      role="region"
+      aria-label={t('apply.section', { name: unit.name })}
+      style={
+        whole && wider ? ({ '--readable': 0, '--least': `${least}px` } as CSSProperties) : undefined
+      }
+    >
+      {children}
+    </div>
+  );
+}
 
 type SectionProps = Omit<Parameters<typeof SectionView>[0], 'path'> & { sealed: boolean };
 

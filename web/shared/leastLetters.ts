@@ -2,7 +2,7 @@ import type { CSSProperties } from 'react';
 import type { Size } from './useElementSize';
 
 /** How small letters on a drawing may come to the screen, px. */
-const LEAST = 9.5;
+export const LEAST = 9.5;
 
 /** Screen px for a unit of a drawing that is fitted into a place; 1 before it is measured. */
 export function fittedScale(place: Size, drawing: Size): number {
