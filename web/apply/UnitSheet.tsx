@@ -117,20 +117,32 @@ export function UnitSheet(props: Props) {
             back={t('apply.stepBack')}
             on={t('apply.stepOn')}
           />
-          {isSection && wider && (
-            <Button
-              aria-pressed={whole}
-              type={whole ? 'primary' : 'default'}
-              title={t('apply.wholeWhy')}
-              onClick={() => setWhole(!whole)}
-            >
-              {t('apply.whole')}
-            </Button>
-          )}
+          {isSection && wider && <WholeSwitch whole={whole} onWhole={setWhole} />}
           <Legend />
         </div>
       )}
+      {sealed && isSection && wider && <WholeSwitch whole={whole} onWhole={setWhole} />}
     </div>
+  );
+}
+
+interface WholeSwitchProps {
+  whole: boolean;
+  onWhole: (whole: boolean) => void;
+}
+
+function WholeSwitch({ whole, onWhole }: WholeSwitchProps) {
+  const { t } = useTranslation();
+  return (
+    <Button
+      className="unit-sheet-whole"
+      aria-pressed={whole}
+      type={whole ? 'primary' : 'default'}
+      title={t('apply.wholeWhy')}
+      onClick={() => onWhole(!whole)}
+    >
+      {t('apply.whole')}
+    </Button>
   );
 }
 
@@ -233,7 +245,14 @@ function SectionPlace({ unit, drawing, whole, onWider, children }: SectionPlaceP
     setReadable(Number.parseFloat(set) || READABLE);
   }, [place]);
   const { wider, least } = sectionFit(drawing, place, readable);
-  useEffect(() => onWider(wider), [wider, onWider]);
+  // The switch itself makes the place lower, and the drawing with it: once offered at this width, it stays.
+  const here = `${drawing.width} ${place.width}`;
+  const [widerAt, setWiderAt] = useState('');
+  const offered = wider || widerAt === here;
+  useEffect(() => {
+    if (wider) setWiderAt(here);
+  }, [wider, here]);
+  useEffect(() => onWider(offered), [offered, onWider]);
   useEffect(() => () => onWider(false), [onWider]);
   return (
     <div
@@ -243,7 +262,9 @@ function SectionPlace({ unit, drawing, whole, onWider, children }: SectionPlaceP
       role="region"
       aria-label={t('apply.section', { name: unit.name })}
       style={
-        whole && wider ? ({ '--readable': 0, '--least': `${least}px` } as CSSProperties) : undefined
+        whole && offered
+          ? ({ '--readable': 0, '--least': `${least}px` } as CSSProperties)
+          : undefined
       }
     >
       {children}
