@@ -249,9 +249,7 @@ function SectionPlace({ unit, drawing, whole, onWider, children }: SectionPlaceP
   const here = `${drawing.width} ${place.width}`;
   const [widerAt, setWiderAt] = useState('');
   const offered = wider || widerAt === here;
-  useEffect(() => {
-    if (wider) setWiderAt(here);
-  }, [wider, here]);
+  if (wider && widerAt !== here) setWiderAt(here);
   useEffect(() => onWider(offered), [offered, onWider]);
   useEffect(() => () => onWider(false), [onWider]);
   return (
