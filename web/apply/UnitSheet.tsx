@@ -1,17 +1,7 @@
 import { Button, Segmented, Select } from 'antd';
-import {
-  memo,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type CSSProperties,
-  type ReactNode,
-} from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { lazyPart } from '../shared/lazyPart';
 import { useTranslation } from 'react-i18next';
-import { powerPath, type SectionDrawing } from '../../core/drawing';
 import {
   isDualClutch,
   memberRoles,
@@ -23,13 +13,10 @@ import {
 import { Transport } from '../bench/Transport';
 import type { Turning } from '../bench/useTurning';
 import { Sheet } from '../shared/Sheet';
-import { useElementSize } from '../shared/useElementSize';
 import { useLatest } from '../shared/useLatest';
 import { isLarge } from '../workers/unitWorker';
-import { LaidOut } from '../bench/LaidOut';
 import { CROSSING, LEVER, SECTION, SLEEVES } from './applySlice';
-import { READABLE, sectionFit } from './sectionFit';
-import { SectionView } from './SectionView';
+import { SectionSheet } from './SectionSheet';
 import { SleevesView } from './SleevesView';
 import { UnitLever } from './UnitLever';
 import { UnitSetView } from './UnitSetView';
@@ -194,89 +181,4 @@ function Legend() {
       ))}
     </ul>
   );
-}
-
-interface SectionSheetProps extends Props {
-  roles: ReturnType<typeof memberRoles>;
-  /** All of it is shown, however small. */
-  whole: boolean;
-  /** Told whether it is wider than its place as large as it can be read. */
-  onWider: (wider: boolean) => void;
-}
-
-const SectionSheet = memo(function SectionSheet(props: SectionSheetProps) {
-  const { unit, solution, turning, onElement, onMember, chosen, roles, sealed } = props;
-  return (
-    <LaidOut unit={unit}>
-      {(drawing) => (
-        <SectionPlace {...props} drawing={drawing}>
-          <Section
-            drawing={drawing}
-            unit={unit}
-            solution={solution}
-            roles={roles}
-            turning={turning}
-            onElement={onElement}
-            onMember={onMember}
-            sealed={sealed ?? false}
-            {...(chosen ? { chosen } : {})}
-          />
-        </SectionPlace>
-      )}
-    </LaidOut>
-  );
-});
-
-interface SectionPlaceProps extends Pick<SectionSheetProps, 'unit' | 'whole' | 'onWider'> {
-  drawing: SectionDrawing;
-  children: ReactNode;
-}
-
-/** Where the section lies: as large as it can be read and moved sideways, or all of it at once. */
-function SectionPlace({ unit, drawing, whole, onWider, children }: SectionPlaceProps) {
-  const { t } = useTranslation();
-  const ref = useRef<HTMLDivElement>(null);
-  const place = useElementSize(ref);
-  const [readable, setReadable] = useState(READABLE);
-  useEffect(() => {
-    // A wall wants larger letters than a desk.
-    const around = ref.current?.parentElement;
-    const set = around ? getComputedStyle(around).getPropertyValue('--readable') : '';
-    setReadable(Number.parseFloat(set) || READABLE);
-  }, [place]);
-  const { wider, least } = sectionFit(drawing, place, readable);
-  // The switch itself makes the place lower, and the drawing with it: once offered at this width, it stays.
-  const here = `${drawing.width} ${place.width}`;
-  const [widerAt, setWiderAt] = useState('');
-  const offered = wider || widerAt === here;
-  if (wider && widerAt !== here) setWiderAt(here);
-  useEffect(() => onWider(offered), [offered, onWider]);
-  useEffect(() => () => onWider(false), [onWider]);
-  return (
-    <div
-      ref={ref}
-      className="section-scroll more-beside"
-      tabIndex={0}
-      role="region"
-      aria-label={t('apply.section', { name: unit.name })}
-      style={
-        whole && offered
-          ? ({ '--readable': 0, '--least': `${least}px` } as CSSProperties)
-          : undefined
-      }
-    >
-      {children}
-    </div>
-  );
-}
-
-type SectionProps = Omit<Parameters<typeof SectionView>[0], 'path'> & { sealed: boolean };
-
-function Section({ sealed, ...props }: SectionProps) {
-  const { drawing, unit, solution } = props;
-  const path = useMemo(
-    () => (sealed ? [] : powerPath(drawing, unit, solution)),
-    [sealed, drawing, unit, solution],
-  );
-  return <SectionView {...props} path={path} />;
 }
