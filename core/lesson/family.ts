@@ -97,7 +97,7 @@ export type Of<T extends { kind: string }, K> = Extract<T, { kind: K }>;
 export type NamedAlike<U extends { kind: string }> = { readonly [K in U['kind']]: Of<U, K> };
 /** The right answer to a question of this kind. */
 export type KeyTo<T extends FamilyTypes, K> = K extends keyof T['keys'] ? T['keys'][K] : never;
-/** The right answer to a question of any kind of the family. */
+/** The right answer to a question of any kind of the family, or of one of several families. */
 export type AnyKeyOf<T extends FamilyTypes> = T extends FamilyTypes
   ? KeyTo<T, T['question']['kind']>
   : never;

@@ -29,10 +29,11 @@ interface Props extends Pick<
 /** The section on its sheet: laid out, as large as it can be read or whole, with the power on its way. */
 export const SectionSheet = memo(function SectionSheet(props: Props) {
   const { unit, solution, turning, onElement, onMember, chosen, roles, sealed } = props;
+  const { whole, onWider } = props;
   return (
     <LaidOut unit={unit}>
       {(drawing) => (
-        <SectionPlace {...props} drawing={drawing}>
+        <SectionPlace unit={unit} drawing={drawing} whole={whole} onWider={onWider}>
           <Section
             drawing={drawing}
             unit={unit}

@@ -72,6 +72,7 @@ export function UnitSheet(props: Props) {
   const [wider, setWider] = useState(false);
   const [whole, setWhole] = useState(false);
   const isSection = !set && !own.some((v) => v.view === view);
+  const wholeSwitch = isSection && wider && <WholeSwitch whole={whole} onWhole={setWhole} />;
   return (
     <div className="unit-sheet">
       <Sheet label={t('apply.sheet')}>
@@ -104,11 +105,11 @@ export function UnitSheet(props: Props) {
             back={t('apply.stepBack')}
             on={t('apply.stepOn')}
           />
-          {isSection && wider && <WholeSwitch whole={whole} onWhole={setWhole} />}
+          {wholeSwitch}
           <Legend />
         </div>
       )}
-      {sealed && isSection && wider && <WholeSwitch whole={whole} onWhole={setWhole} />}
+      {sealed && wholeSwitch}
     </div>
   );
 }

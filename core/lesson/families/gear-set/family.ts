@@ -1,7 +1,7 @@
 import { noneTwice, type Family } from '../../family';
 import { numberGuess } from '../../guessing';
 import { judge } from './grade';
-import { setKey } from './key';
+import { HELD_ARRANGEMENTS, setKey } from './key';
 import { reasons } from './reasons';
 import { SMALLER_SET_QUESTIONS } from './smaller';
 import type { GearSetTypes } from './types';
@@ -16,7 +16,7 @@ export const GEAR_SET_FAMILY: Family<GearSetTypes> = {
     number: ({ question, key }) =>
       numberGuess(key.value, question.tolerance) / (question.direction ? 2 : 1),
     choice: ({ key }) => key.right.length / key.options.length,
-    roles: ({ key }) => key.right.length / 6,
+    roles: ({ key }) => key.right.length / HELD_ARRANGEMENTS.length,
   },
   dear: [],
   smaller: SMALLER_SET_QUESTIONS,

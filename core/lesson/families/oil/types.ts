@@ -1,4 +1,4 @@
-import type { Keyed, ThoughtOf, NamedAlike } from '../../family';
+import type { Keyed, NamedAlike, ThoughtOf } from '../../family';
 import type { OilClaim } from './claims';
 import type { OilKey, OilKeyFault } from './key';
 import type { OilAnswer, OilQuestion, OilRig } from './kinds';
