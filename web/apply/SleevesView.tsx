@@ -299,7 +299,7 @@ function OneGear({ gear, name, role, carries, waits, speed, onPress }: GearProps
         className="sleeve-gear-speed"
         data-waits={waits}
         x={x}
-        y={NAMES_AT + 18}
+        y={NAMES_AT + 20}
         textAnchor="middle"
       >
         {waits ? t('sleeves.waits') : speed === null ? t('apply.floats') : `× ${speed}`}

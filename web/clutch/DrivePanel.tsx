@@ -13,7 +13,7 @@ import { EngagementSweep } from './EngagementSweep';
 import { FeetPads } from './FeetPads';
 import { StartsInARow } from './StartsInARow';
 import { RunSummary } from './RunSummary';
-import { rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
+import { aboutRig, rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
 import { SmallSlider } from '../bench/SmallSlider';
 import { useKept } from '../shared/kept';
 import './DrivePanel.css';
@@ -31,7 +31,8 @@ type View = Traced | 'row' | 'sweep';
 export function DrivePanel({ rig, bench, onBench }: Props) {
   const { t } = useTranslation();
   const request = useEngagementRequest(rig, bench);
-  const { result, failure } = useSettledRun(request, runEngagement);
+  const about = aboutRig(rig, bench.rangeId);
+  const { result, failure } = useSettledRun(request, runEngagement, about);
   const [view, setView] = useKept<View>('DrivePanel view', 'speeds');
   const [kept, setKept] = useState<readonly EngagementResult[]>([]);
   if (!rig || !request) return <p className="quiet">{t('clutch.noRig')}</p>;
@@ -99,7 +100,7 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
         </div>
         {failure !== '' && <p role="alert">{t('clutch.failed', { reason: failure })}</p>}
         {view === 'row' ? (
-          <StartsInARow request={request} />
+          <StartsInARow request={request} about={about} />
         ) : view === 'sweep' ? (
           <EngagementSweep
             request={request}

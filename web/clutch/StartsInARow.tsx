@@ -11,8 +11,14 @@ import { useSettledRun } from '../workers/useSettledRun';
 import { SmallSlider } from '../bench/SmallSlider';
 import { useKept } from '../shared/kept';
 
+interface Props {
+  request: EngagementRequest;
+  /** Which machine in which gear. */
+  about: string;
+}
+
 /** The same start again and again with a wait between: the iron keeps what it can't give to the air in time. */
-export function StartsInARow({ request }: { request: EngagementRequest }) {
+export function StartsInARow({ request, about }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const [times, setTimes] = useKept('StartsInARow times', 6);
@@ -22,7 +28,7 @@ export function StartsInARow({ request }: { request: EngagementRequest }) {
     () => ({ request: { ...request, airC }, times, wait }),
     [request, airC, times, wait],
   );
-  const { result, failure } = useSettledRun(row, runStartsInARow);
+  const { result, failure } = useSettledRun(row, runStartsInARow, about);
   const celsius = (value: number) => numbers.toDisplay(value, 'temperature');
   const axis = `${t('clutch.row.iron')}, ${numbers.unit('temperature')}`;
   return (

@@ -24,6 +24,14 @@ export function rangeOf(unit: Unit, rangeId: string | null) {
   );
 }
 
+/** Which machine stands in which gear: runs of one are not shown as another's. */
+export const aboutRig = (rig: DriveRig | null, rangeId: string | null): string =>
+  rig
+    ? [rig.clutch, rig.engine, rig.vehicle, rig.unit, rangeOf(rig.unit, rangeId)]
+        .map((part) => part?.id)
+        .join(' ')
+    : '';
+
 /** What the feet do, on this rig; `null` when a part of it is missing. */
 export function useEngagementRequest(
   rig: DriveRig | null,

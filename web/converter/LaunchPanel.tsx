@@ -47,8 +47,7 @@ export function LaunchPanel(props: DrivingProps) {
       },
     [plan, gears, engine, unit],
   );
-  const mapped = useSettledRun(mapRequest, runOilMap);
-  const map = plan ? mapped.result : null;
+  const { result: map } = useSettledRun(mapRequest, runOilMap, plan);
   const request = useMemo<LaunchRequest | null>(
     () =>
       vehicle && gears.length > 0
@@ -70,7 +69,11 @@ export function LaunchPanel(props: DrivingProps) {
         : null,
     [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp, map],
   );
-  const { result, failure } = useSettledRun(request, runLaunch);
+  const { result, failure } = useSettledRun(
+    request,
+    runLaunch,
+    [engine, converter, vehicle, unit, plan].map((m) => m?.id).join(' '),
+  );
   const model = useMemo(() => engineModel(engine), [engine]);
   if (!request) return <p className="quiet">{t('launch.noVehicle')}</p>;
   return (

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { CaseProblem, FaultCase } from '../../core/faults';
+import { faultKey, type CaseProblem, type FaultCase } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { CautionBox } from '../bench/CautionBox';
 import { useNumbers } from '../shared/numbers';
@@ -13,8 +13,9 @@ import './Desk.css';
 export function CasePreview({ faultCase }: { faultCase: FaultCase }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const { result, failure } = useSettledRun(faultCase, reportOn);
   const unit = faultCase.unit ?? null;
+  const about = `${unit?.id} ${faultKey(faultCase.cause)}`;
+  const { result, failure } = useSettledRun(faultCase, reportOn, about);
   if (!result) return <p className="sheet-wait">{failure || t('casePreview.working')}</p>;
   const { problems, complaint, alike, expert } = result;
   return (

@@ -90,8 +90,7 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
     () => (works ? { pack, duty: bench.duty } : null),
     [pack, bench.duty, works],
   );
-  const { result, failure } = useSettledRun(request, heated);
-  const report = works ? result : null;
+  const { result: report, failure } = useSettledRun(request, heated, stored.id);
   const sound = openModel(pack).ok;
   const changed = whole !== stored;
   return (

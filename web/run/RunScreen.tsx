@@ -1,5 +1,5 @@
 import { ConfigProvider } from 'antd';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { lessonHash } from '../../core/formats';
@@ -30,7 +30,25 @@ import { questionOn, slidesOf, type Slide } from './slides';
 import './Run.css';
 
 /** Letters of the library's controls on the wall, px. */
-const WALL_TOKENS = { fontSize: 26, fontSizeLG: 28, fontSizeSM: 24, controlHeight: 56 };
+function onResize(told: () => void): () => void {
+  addEventListener('resize', told);
+  return () => removeEventListener('resize', told);
+}
+
+/** What is pressed on a wall of this width, in the sizes of `Run.css`. */
+function useWallTokens() {
+  const width = useSyncExternalStore(onResize, () => innerWidth);
+  return useMemo(() => {
+    const share = Math.min(2880, Math.max(1280, width)) / 1920;
+    const of = (px: number) => Math.round(px * share);
+    return {
+      fontSize: of(26),
+      fontSizeLG: of(28),
+      fontSizeSM: of(24),
+      controlHeight: Math.max(44, of(56)),
+    };
+  }, [width]);
+}
 
 /** A lesson at the projector: one thing fills the wall, led by keys; nothing is recorded. */
 export function RunScreen() {
@@ -94,6 +112,7 @@ function Wall({ lesson }: { lesson: Lesson }) {
   const [counts, setCounts] = useState(true);
   const [pointer, setPointer] = useState(false);
   const [blank, setBlank] = useState(false);
+  const wallTokens = useWallTokens();
   const slide = slides[at]!;
   const question = questionOn(slide);
   const called = (question && board[question.id]) ?? NOTHING;
@@ -144,7 +163,7 @@ function Wall({ lesson }: { lesson: Lesson }) {
   // What is committed is written onto the board; once the answer is shown nothing is.
   const room = revealed ? null : { sent: null, commit: callOut, trouble: '' };
   return (
-    <ConfigProvider theme={{ token: WALL_TOKENS }}>
+    <ConfigProvider theme={{ token: wallTokens }}>
       <OnWallContext.Provider value>
         <RoomTurnContext.Provider value={room}>
           <main className="run" id="main" data-pointer={pointer}>

@@ -39,7 +39,7 @@ export function TypedNumber(props: Props) {
   };
   const bad = doubt ? 'error' : status;
   return (
-    <>
+    <span className="typed-number">
       <InputNumber<number>
         {...rest}
         {...(bad ? { status: bad } : {})}
@@ -77,6 +77,6 @@ export function TypedNumber(props: Props) {
           ))}
         </span>
       )}
-    </>
+    </span>
   );
 }

@@ -10,6 +10,8 @@ export function fittedScale(place: Size, drawing: Size): number {
   return scale > 0 ? scale : 1;
 }
 
-/** For a drawing that is fitted into a small place: its letters take `max(their size, var(--least))`. */
+/** For a drawing that is fitted into its place: its letters take `max(their size, var(--least))`. A wall asks for more. */
 export const leastLetters = (place: Size, drawing: Size): CSSProperties =>
-  ({ '--least': `${(LEAST / fittedScale(place, drawing)).toFixed(2)}px` }) as CSSProperties;
+  ({
+    '--least': `calc(var(--least-letter, ${LEAST}px) / ${fittedScale(place, drawing).toFixed(3)})`,
+  }) as CSSProperties;

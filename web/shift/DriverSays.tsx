@@ -39,7 +39,7 @@ export function DriverSays({
         : null,
     [changed, unit, vehicle, base, plan, fault, throttle, celsius, idleRpm, engine],
   );
-  const { result, failure } = useSettledRun(request, runOilComplaint);
+  const { result, failure } = useSettledRun(request, runOilComplaint, unit);
   if (!request) return null;
   const said = result && sentences(t, result);
   return (

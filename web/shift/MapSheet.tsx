@@ -38,8 +38,8 @@ export function MapSheet({
       before && { unit, plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
     [unit, before, setting],
   );
-  const { result, failure } = useSettledRun(request, runOilMap);
-  const was = useSettledRun(earlier, runOilMap);
+  const { result, failure } = useSettledRun(request, runOilMap, unit);
+  const was = useSettledRun(earlier, runOilMap, unit);
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
   const { shifts, lockUp } = result;
@@ -62,14 +62,12 @@ export function MapSheet({
     : [];
   const lines = [...shifts, ...(lockUp ? [lockUp] : [])];
   const kept =
-    before && was.result
-      ? was.result.shifts.map((l): Curve => ({
-          label: t('oil.map.before', names(l)),
-          ink: '--idle',
-          look: 'thin',
-          points: line(l, 'up'),
-        }))
-      : [];
+    was.result?.shifts.map((l): Curve => ({
+      label: t('oil.map.before', names(l)),
+      ink: '--idle',
+      look: 'thin',
+      points: line(l, 'up'),
+    })) ?? [];
   const never = shifts.filter((l) => l.points.every((p) => p.up === null));
   return (
     <>

@@ -22,7 +22,11 @@ export function SchoolsSheet({ setup, plan, engine }: Props) {
     () => ({ ...setup, plan, wishes: engineWishes(engine) }),
     [setup, plan, engine],
   );
-  const { result, failure } = useSettledRun(request, runOilSchools);
+  const { result, failure } = useSettledRun(
+    request,
+    runOilSchools,
+    `${setup.unit.id} ${setup.from.range}`,
+  );
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
   return (

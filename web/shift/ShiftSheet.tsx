@@ -55,8 +55,9 @@ export function ShiftSheet(props: ShiftBenchProps) {
         : null,
     [setup, before],
   );
-  const now = useSettledRun(request, runOilShift);
-  const was = useSettledRun(earlier, runOilShift);
+  const about = `${unit.id} ${pair.gear}`;
+  const now = useSettledRun(request, runOilShift, about);
+  const was = useSettledRun(earlier, runOilShift, about);
   return (
     <div className="shift-over-time">
       <ShiftTools {...props} gear={pair.gear} side={side} onSide={setSide} now={now.result} />
@@ -76,8 +77,8 @@ export function ShiftSheet(props: ShiftBenchProps) {
         <p role="alert">{now.failure}</p>
       ) : now.result ? (
         <div className="shift-run">
-          <Verdicts now={now.result} before={before && was.result} />
-          <Traces now={now.result} before={before && was.result} side={side} />
+          <Verdicts now={now.result} before={was.result} />
+          <Traces now={now.result} before={was.result} side={side} />
         </div>
       ) : (
         <Spin />

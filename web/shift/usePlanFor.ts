@@ -16,7 +16,6 @@ export function usePlanFor(
     () => ({ unit, wishes: { throttle, shifting, lockUp, ...engineWishes(engine) } }),
     [unit, engine, throttle, shifting, lockUp],
   );
-  const { result, failure } = useSettledRun(request, runOilPlan);
-  // The one before stays until the next is there, but never under another unit.
-  return { plan: result?.unit === unit.id ? result : null, failure };
+  const { result: plan, failure } = useSettledRun(request, runOilPlan, unit);
+  return { plan, failure };
 }

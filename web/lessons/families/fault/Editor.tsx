@@ -117,9 +117,8 @@ function CaseFrame({
     () => (question.kind === 'which-test' ? { question, faultCase } : null),
     [question, faultCase],
   );
-  const { result: ranked } = useSettledRun(request, rankIn);
-  const { result: report } = useSettledRun(faultCase, reportOn);
-  const key = request ? ranked : null;
+  const { result: key } = useSettledRun(request, rankIn, faultCase);
+  const { result: report } = useSettledRun(faultCase, reportOn, faultCase);
   const broken = report !== null && report.problems.length > 0;
   return (
     <QuestionFrame
