@@ -29,8 +29,10 @@ export {
   MOST_NAME,
   MOST_PACK_BYTES,
   MOST_PICTURE_BYTES,
+  MOST_SPEED_RPM,
   MOST_TAGS,
   MOST_TEXT,
+  MOST_TORQUE_NM,
 } from './limits';
 export { openFile, type FileFailure, type OpenedFile, type OpenFileResult } from './openFile';
 export { openText, openValue } from './openDocument';

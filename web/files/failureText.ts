@@ -36,10 +36,7 @@ export function failureText(t: TFunction, failure: FileFailure): string {
     case 'too-new':
       return t('failures.too-new', { version: failure.version, newest: failure.newest });
     case 'invalid':
-      return `${t('failures.invalid', { count: failure.problems.length })} ${failure.problems
-        .slice(0, SHOWN_PROBLEMS)
-        .map((p) => problemText(t, p))
-        .join('; ')}`;
+      return `${t('failures.invalid', { count: failure.problems.length })} ${problemsText(t, failure.problems)}`;
     case 'migration-failed':
       return t('failures.migration-failed', { step: failure.step });
     case 'pack-too-many':
@@ -64,6 +61,12 @@ export function failureText(t: TFunction, failure: FileFailure): string {
       return t(`failures.${failure.cause}`);
   }
 }
+
+export const problemsText = (t: TFunction, problems: readonly Problem[]): string =>
+  problems
+    .slice(0, SHOWN_PROBLEMS)
+    .map((p) => problemText(t, p))
+    .join('; ');
 
 function problemText(t: TFunction, problem: Problem): string {
   const { expected } = problem.values;

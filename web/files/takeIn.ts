@@ -44,6 +44,8 @@ export async function takeIn<T>(incoming: Incoming<T>, asking: Asking): Promise<
     await save(incoming.copy(), null);
     return good(asking.word('import.besideNewer', { title }));
   }
+  // What comes in was opened before.
+  if (first.outcome === 'refused') throw new Error(`refused: ${first.problems[0]?.path}`);
   const { stored } = first;
   const stands = incoming.against(stored);
   if (stands === 'same') return good(words.same);

@@ -1,3 +1,5 @@
+import { reasonOf } from './reasonOf';
+
 /** waiting: a moment from now · stopped: something must be decided first, and nothing is saved until then */
 export type SaverState = 'saved' | 'waiting' | 'saving' | 'failed' | 'stopped';
 
@@ -87,8 +89,7 @@ export function draftSaver<T>(stored: T): DraftSaver<T> {
     } catch (error) {
       refused = tried;
       since = null;
-      const reason = error instanceof Error ? `${error.name}: ${error.message}` : String(error);
-      set({ state: 'failed', reason });
+      set({ state: 'failed', reason: reasonOf(error) });
       return false;
     }
   }

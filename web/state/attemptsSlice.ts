@@ -61,7 +61,7 @@ const slice = createSlice({
   },
   extraReducers: (builder) => {
     builder.addCase(saveAttempt.fulfilled, (state, { payload }) => {
-      if (payload.outcome === 'unreadable') return;
+      if (payload.outcome === 'unreadable' || payload.outcome === 'refused') return;
       const record = payload.outcome === 'saved' ? payload.record : payload.stored;
       state.byId[record.attempt.id] = record;
     });

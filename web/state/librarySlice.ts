@@ -103,7 +103,7 @@ const slice = createSlice({
   extraReducers: (builder) => {
     builder.addCase(saveLesson.fulfilled, (state, action: PayloadAction<SaveResult>) => {
       const { payload } = action;
-      if (payload.outcome === 'unreadable') return;
+      if (payload.outcome === 'unreadable' || payload.outcome === 'refused') return;
       put(state, payload.outcome === 'saved' ? payload.record : payload.stored);
     });
     builder.addCase(refreshLesson.fulfilled, (state, action) => {

@@ -35,6 +35,21 @@ test('a new lesson never lands on one of the same id', async () => {
   expect((await store.saveLesson(record('other'), 0)).outcome).toBe('conflict');
 });
 
+test('what could not be opened again is not written: the version before stays, and the next good one is saved', async () => {
+  const kv = memoryStore();
+  const store = documentStore(kv, direct);
+  const first = await store.saveLesson(record('good'), 0);
+  const tooLong = await store.saveLesson(record('x'.repeat(100_000)), 1);
+  expect(tooLong).toMatchObject({ outcome: 'refused', problems: [{ path: 'title' }] });
+  expect(first).toMatchObject({ record: { revision: 1 } });
+  expect((await store.readLesson('l1'))?.lesson.title).toBe('good');
+  expect((await store.saveLesson(record('better'), 1)).outcome).toBe('saved');
+  const engine = demoFile<Engine>('engines/yard-diesel');
+  expect((await store.saveModel({ ...engine, idleRpm: -5 }, null)).outcome).toBe('refused');
+  expect((await store.saveModel(engine, null)).outcome).toBe('saved');
+  expect((await store.load()).unreadable).toEqual([]);
+});
+
 test('what cannot be read is named and left where it is', async () => {
   const keep = { lesson: { format: 'fair-sprocket/lesson', version: 99 }, revision: 1 };
   const kv = memoryStore({

@@ -104,6 +104,7 @@ function lessonsIn(store: KeyValueStore, now: () => number): Lessons {
               revision: Math.max(now(), (there?.revision ?? 0) + 1, baseRevision + 1),
             };
           },
+          (kept) => kept.lesson,
         ),
       );
       if (result.outcome === 'saved') await aside(key, before, record.lesson);
@@ -125,6 +126,7 @@ const attemptsIn = (store: KeyValueStore): Attempts => ({
         attemptRecord,
         (there) => same(there?.attempt, base),
         () => record,
+        (kept) => kept.attempt,
       ),
     ),
   readAttempt: async (id) => attemptRecord(await store.get(ATTEMPT + id)),
@@ -151,6 +153,7 @@ function modelsIn(store: KeyValueStore, now: () => number): Models {
             before = there;
             return model;
           },
+          (kept) => kept,
         ),
       );
       if (result.outcome === 'saved') await aside(key, before, model);

@@ -1,4 +1,4 @@
-import type { Model, ModelKind } from '../../core/formats';
+import type { Model, ModelKind, Problem } from '../../core/formats';
 import type { Attempt, Lesson } from '../../core/lesson';
 
 /** What is kept of a document beside itself, and what comes of a save. */
@@ -20,11 +20,15 @@ export interface AttemptRecord {
   source: AttemptSource;
 }
 
-/** unreadable: something stands there that this program can't read, such as a newer version's. */
+/**
+ * unreadable: something stands there that this program can't read, such as a newer version's. refused: what was to be saved
+ * could not be opened again. Of both nothing is written.
+ */
 export type SaveOutcome<T> =
   | { readonly outcome: 'saved'; readonly record: T }
   | { readonly outcome: 'conflict'; readonly stored: T }
-  | { readonly outcome: 'unreadable' };
+  | { readonly outcome: 'unreadable' }
+  | { readonly outcome: 'refused'; readonly problems: readonly Problem[] };
 
 export type SaveResult = SaveOutcome<LessonRecord>;
 

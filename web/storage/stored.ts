@@ -1,5 +1,12 @@
 import { stringify } from 'safe-stable-stringify';
-import { openValue, type Documents, type Model, type ModelKind } from '../../core/formats';
+import {
+  openValue,
+  type DocumentKind,
+  type Documents,
+  type Model,
+  type ModelKind,
+  type Problem,
+} from '../../core/formats';
 import type { Decision } from './keyValueStore';
 import type { AttemptRecord, HistoryKind, LessonRecord, SaveOutcome } from './records';
 
@@ -17,19 +24,29 @@ export const same = (a: unknown, b: unknown): boolean => stringify(a) === string
 /**
  * @param read what is stored, or `null` where it can't be read
  * @param allowed what stands there may be written over
+ * @param document what of a record has to be opened again: nothing is written that could not be
  */
 export function decided<T>(
   stored: unknown,
   read: (stored: unknown) => T | null,
   allowed: (now: T | null) => boolean,
   next: (now: T | null) => T,
+  document: (record: T) => { readonly format: DocumentKind },
 ): Decision<SaveOutcome<T>> {
   const now = stored === null ? null : read(stored);
   if (stored !== null && now === null) return { do: 'nothing', result: { outcome: 'unreadable' } };
   if (now !== null && !allowed(now))
     return { do: 'nothing', result: { outcome: 'conflict', stored: now } };
   const record = next(now);
+  const problems = problemsOf(document(record));
+  if (problems) return { do: 'nothing', result: { outcome: 'refused', problems } };
   return { do: 'write', value: record, result: { outcome: 'saved', record } };
+}
+
+function problemsOf(document: { readonly format: DocumentKind }): readonly Problem[] | null {
+  const opened = openValue(document, document.format);
+  if (opened.ok) return null;
+  return opened.failure.cause === 'invalid' ? opened.failure.problems : [];
 }
 
 export const unless = (changed: boolean): Decision<boolean> =>

@@ -1,7 +1,9 @@
 import { useCallback, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
 import type { Lesson } from '../../../core/lesson';
 import { useAppDispatch } from '../../state/hooks';
 import { exportLessonText } from '../../files/exportFiles';
+import { writtenOrNot } from '../../files/refusalText';
 import { useSaver, type Saver } from '../../shared/useSaver';
 import type { LessonRecord } from '../../storage/records';
 import { saveLesson } from '../../state/librarySlice';
@@ -18,21 +20,29 @@ export interface Autosave extends Omit<Saver<Lesson>, 'rebase'> {
  * @param record the stored lesson that the draft was opened from
  */
 export function useAutosave(draft: Lesson, record: LessonRecord): Autosave {
+  const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const revision = useRef(record.revision);
   const [other, setOther] = useState<LessonRecord | null>(null);
   const { origin } = record;
   const save = useCallback(
     async (lesson: Lesson) => {
-      const result = await dispatch(
-        saveLesson({ lesson, origin, changed: origin === 'demo', baseRevision: revision.current }),
-      ).unwrap();
-      if (result.outcome === 'unreadable') throw new Error('unreadable');
+      const result = writtenOrNot(
+        t,
+        await dispatch(
+          saveLesson({
+            lesson,
+            origin,
+            changed: origin === 'demo',
+            baseRevision: revision.current,
+          }),
+        ).unwrap(),
+      );
       if (result.outcome === 'conflict') setOther(result.stored);
       else revision.current = result.record.revision;
       return result.outcome === 'saved';
     },
-    [dispatch, origin],
+    [dispatch, origin, t],
   );
   const saver = useSaver({
     draft,

@@ -1,6 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
 import { mergedAttempt, type Attempt } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
+import { writtenOrNot } from '../../files/refusalText';
 import { reasonOf } from '../../shared/reasonOf';
 import type { Services } from '../../state/services';
 import { saveAttempt } from '../../state/attemptsSlice';
@@ -22,6 +24,7 @@ async function withSeal(attempt: Attempt, services: Services): Promise<Attempt> 
 
 /** Seals and keeps the record of the attempt that runs; answers that another tab has kept meanwhile stay in it. */
 export function useKeepAttempt() {
+  const { t } = useTranslation();
   const dispatch = useAppDispatch();
   const services = useServices();
   const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
@@ -35,8 +38,8 @@ export function useKeepAttempt() {
           const stored = (await services.documents.readAttempt(own.id))?.attempt ?? null;
           if (stored) own = await withSeal(mergedAttempt(stored, attempt), services);
           const record = { attempt: own, source: 'mine' as const };
-          const { outcome } = await dispatch(saveAttempt({ record, base: stored })).unwrap();
-          if (outcome === 'unreadable') throw new Error('unreadable');
+          const saving = dispatch(saveAttempt({ record, base: stored }));
+          const { outcome } = writtenOrNot(t, await saving.unwrap());
           if (outcome === 'conflict') continue;
           dispatch(attemptMerged(own));
           services.waiting.done(attempt.id, text);
@@ -50,7 +53,7 @@ export function useKeepAttempt() {
         return own;
       }
     },
-    [dispatch, services],
+    [dispatch, services, t],
   );
   return { keep, unsaved };
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { BEARINGS, MEASURED, selectiveChoices, UPGRADES } from '../../../../core/clutch';
+import { MOST_TORQUE_NM } from '../../../../core/formats';
 import {
   clutchKey,
   HOLD_ASKS,
@@ -20,6 +21,9 @@ import { QuestionFrame } from '../../builder/QuestionFrame';
 import { useClutchRig } from '../../builder/useClutchRig';
 
 type Props = EditorProps<'clutch'>;
+
+/** J of so many kJ, as far as a question goes. */
+const joulesOf = (kJ: number): number => Math.min(1e8, Math.max(1, 1000 * kJ));
 
 /** What is asked about a clutch or a pack, and the answer that the model gives at this moment. */
 export function ClutchEditor({ question, onQuestion }: Props) {
@@ -205,7 +209,7 @@ function StartFields({ question, rig, onQuestion }: Of<'draw-start'>) {
         label={t('clutchBlock.heat')}
         quantity="energy"
         value={question.heat / 1000}
-        onValue={(v) => onQuestion({ ...question, heat: Math.max(1, 1000 * v) })}
+        onValue={(v) => onQuestion({ ...question, heat: joulesOf(v) })}
       />
     </>
   );
@@ -265,7 +269,7 @@ function UpgradeFields({ question, onQuestion }: Of<'upgrade-limit'>) {
           onValue={(v) =>
             onQuestion({
               ...question,
-              duty: { ...question.duty, joules: Math.max(1, 1000 * v) },
+              duty: { ...question.duty, joules: joulesOf(v) },
             })
           }
         />
@@ -275,7 +279,8 @@ function UpgradeFields({ question, onQuestion }: Of<'upgrade-limit'>) {
           quantity="torque"
           step={10}
           value={question.load}
-          onValue={(load) => onQuestion({ ...question, load: Math.max(0, load) })}
+          within={[0, MOST_TORQUE_NM]}
+          onValue={(load) => onQuestion({ ...question, load })}
         />
       )}
     </>

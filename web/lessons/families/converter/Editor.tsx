@@ -2,6 +2,7 @@ import { ValueSlider } from '../../../shared/ValueSlider';
 import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
+import { MOST_SPEED_RPM } from '../../../../core/formats';
 import {
   CHANGED,
   converterKey,
@@ -95,6 +96,7 @@ function OperateFields({ question, onQuestion }: KindProps<'operate'>) {
         {...(quantity ? { quantity } : {})}
         value={question.target}
         step={quantity ? 10 : 0.05}
+        within={[0, 1e6]}
         onValue={(target) => onQuestion({ ...question, target })}
       />
       <Within
@@ -125,7 +127,7 @@ function MatchFields({ question, onQuestion }: KindProps<'read-match'>) {
         quantity="speed"
         value={question.turbineRpm}
         step={50}
-        within={[0, Infinity]}
+        within={[0, MOST_SPEED_RPM]}
         onValue={(turbineRpm) => onQuestion({ ...question, turbineRpm })}
       />
       <Within
