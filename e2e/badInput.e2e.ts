@@ -1,5 +1,6 @@
 import { closeSync, openSync, readFileSync, truncateSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
+import { Key } from 'selenium-webdriver';
 import { openBrowser, type Browser } from './browser';
 import { bytesOf, chooseFile, downloaded, writeFile } from './files';
 import { startFullDisk } from './fullDisk';
@@ -212,4 +213,18 @@ test('storage refused is told; the demo world still opens, from memory', async (
   } finally {
     await refused.quit();
   }
+});
+
+test('a number beyond what a question takes stays within it, and the lesson opens again', async () => {
+  await b.visit(run.at('/teach/lessons/why-it-multiplies'));
+  await b.press('button', /^3 Make it multiply/);
+  await b.fill('spinbutton', 'Target', `-5${Key.TAB}`);
+  await b.holds('spinbutton', 'Target', '0.00');
+  await b.fill('spinbutton', 'Target', `1.5${Key.TAB}`);
+  await b.see('Saved');
+  await b.open(run.at('/teach/lessons/why-it-multiplies'));
+  await b.see('Saved');
+  expect(await b.text()).not.toContain('can’t be read');
+  await b.press('button', /^3 Make it multiply/);
+  await b.holds('spinbutton', 'Target', '1.50');
 });

@@ -1,10 +1,9 @@
 import type { TFunction } from 'i18next';
-import type { Problem } from '../../core/formats';
 import { formatNumber } from '../shared/numbers';
+import { problemsText } from '../shared/problemsText';
 import type { FileFailure } from '../../core/formats';
 
 const MEGABYTE = 1024 * 1024;
-const SHOWN_PROBLEMS = 6;
 
 const size = (bytes: number): string =>
   formatNumber(bytes / MEGABYTE, bytes < 10 * MEGABYTE ? 1 : 0);
@@ -60,22 +59,4 @@ export function failureText(t: TFunction, failure: FileFailure): string {
     case 'pack-encrypted':
       return t(`failures.${failure.cause}`);
   }
-}
-
-export const problemsText = (t: TFunction, problems: readonly Problem[]): string =>
-  problems
-    .slice(0, SHOWN_PROBLEMS)
-    .map((p) => problemText(t, p))
-    .join('; ');
-
-function problemText(t: TFunction, problem: Problem): string {
-  const { expected } = problem.values;
-  const values = {
-    ...problem.values,
-    ...(expected === undefined
-      ? {}
-      : { expected: t(`expected.${expected}`, { defaultValue: String(expected) }) }),
-  };
-  const words = t(`problems.${problem.code}`, { ...values, defaultValue: problem.code });
-  return `${problem.path || t('problems.top')}: ${words}`;
 }

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import type { Model } from '../../core/formats';
 import { useAppDispatch } from '../state/hooks';
 import { exportModel } from '../files/exportFiles';
-import { writtenOrNot } from '../files/refusalText';
+import { writtenOrNot } from '../state/written';
 import type { SaverState } from '../shared/draftSaver';
 import { useSaver } from '../shared/useSaver';
 import { saveModel } from '../state/modelsSlice';

@@ -4,8 +4,10 @@ import type { Model } from '../../core/formats';
 import { removeAttempt, saveAttempt } from './attemptsSlice';
 import { removeLesson, saveLesson, type SaveRequest } from './librarySlice';
 import { removeModel, saveModel } from './modelsSlice';
-import type { AttemptRecord, LessonRecord } from '../storage/records';
+import { InWords, reasonOf } from '../shared/reasonOf';
+import type { AttemptRecord, LessonRecord, SaveOutcome } from '../storage/records';
 import { useAppDispatch } from './hooks';
+import { writtenOrNot } from './written';
 
 /**
  * Keeps and deletes documents. Where that can't be done the user is told why, and what follows is not done: every function
@@ -16,26 +18,31 @@ export function useKeep() {
   const { message } = App.useApp();
   const dispatch = useAppDispatch();
 
-  async function told(saving: Promise<{ readonly outcome: string }>): Promise<boolean> {
+  async function told(done: Promise<boolean>): Promise<boolean> {
     try {
-      const { outcome } = await saving;
-      if (outcome === 'saved') return true;
-      message.error(t(outcome === 'conflict' ? 'storage.changedElsewhere' : 'storage.newerThere'));
-    } catch (reason) {
-      message.error(t('storage.saveFailed', { reason: String(reason) }));
+      if (await done) return true;
+      message.error(t('storage.changedElsewhere'));
+    } catch (error) {
+      message.error(
+        error instanceof InWords
+          ? error.message
+          : t('storage.saveFailed', { reason: reasonOf(error) }),
+      );
     }
     return false;
   }
+  const kept = <T>(saving: Promise<SaveOutcome<T>>) =>
+    told(saving.then((result) => writtenOrNot(t, result).outcome === 'saved'));
   const gone = (removing: Promise<{ readonly removed: boolean }>) =>
-    told(removing.then(({ removed }) => ({ outcome: removed ? 'saved' : 'conflict' })));
+    told(removing.then(({ removed }) => removed));
 
   return {
     /** @param base what the change was made on; `null` for a new model */
     model: (model: Model, base: Model | null) =>
-      told(dispatch(saveModel({ model, base })).unwrap()),
-    lesson: (request: SaveRequest) => told(dispatch(saveLesson(request)).unwrap()),
+      kept(dispatch(saveModel({ model, base })).unwrap()),
+    lesson: (request: SaveRequest) => kept(dispatch(saveLesson(request)).unwrap()),
     attempt: (record: AttemptRecord, base: AttemptRecord | null) =>
-      told(dispatch(saveAttempt({ record, base: base?.attempt ?? null })).unwrap()),
+      kept(dispatch(saveAttempt({ record, base: base?.attempt ?? null })).unwrap()),
     without: {
       model: (model: Model) => gone(dispatch(removeModel(model)).unwrap()),
       lesson: (record: LessonRecord) => gone(dispatch(removeLesson(record)).unwrap()),

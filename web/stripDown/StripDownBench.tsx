@@ -141,7 +141,11 @@ function Checked({ job, plan, bar }: { job: Job; plan: StripPlan | null; bar?: R
       <div className="strip-down-sheet">
         <div className="strip-down-bar">{bar}</div>
         <div className="strip-told" role="alert">
-          <strong>{t('strip.doesNotFit', { machine: machineOf(job) })}</strong>
+          <strong>
+            {machineOf(job)
+              ? t('strip.doesNotFit', { machine: machineOf(job) })
+              : t('strip.cantBeDone')}
+          </strong>
           <ul>
             {problems.map((p) => (
               <li key={JSON.stringify(p)}>

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import type { Lesson } from '../../../core/lesson';
 import { useAppDispatch } from '../../state/hooks';
 import { exportLessonText } from '../../files/exportFiles';
-import { writtenOrNot } from '../../files/refusalText';
+import { writtenOrNot } from '../../state/written';
 import { useSaver, type Saver } from '../../shared/useSaver';
 import type { LessonRecord } from '../../storage/records';
 import { saveLesson } from '../../state/librarySlice';

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { mergedAttempt, type Attempt } from '../../../core/lesson';
 import { useAppDispatch, useServices } from '../../state/hooks';
-import { writtenOrNot } from '../../files/refusalText';
+import { writtenOrNot } from '../../state/written';
 import { reasonOf } from '../../shared/reasonOf';
 import type { Services } from '../../state/services';
 import { saveAttempt } from '../../state/attemptsSlice';
