@@ -55,9 +55,7 @@ const HEAVY: LeftOut = [
 const light = process.env['SINGLE'] === 'light';
 
 /** Words of screens that a page does not have, by their first name, besides the parts that it leaves out whole. */
-const NO_SCREENS = new Set(
-  'import keys models everything failures tells newVersion'.split(' '),
-);
+const NO_SCREENS = new Set('import keys models everything failures tells newVersion'.split(' '));
 const fewerWords: Plugin = {
   name: 'fewer-words',
   enforce: 'pre',

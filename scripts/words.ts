@@ -19,6 +19,21 @@ const keysIn = (value: object, prefix = ''): string[] =>
   );
 const withoutCount = (key: string): string => key.replace(/_(one|other)$/, '');
 const PARTS = ['start.en', 'en', 'bench.en', 'strip.en', 'teach.en'];
+
+/** Names that an object of the catalogue has twice: the first of them is lost without a word when it is read. */
+function twiceIn(part: string): string[] {
+  const file = `web/app/words/${part}.json`;
+  const found: string[] = [];
+  const look = (node: ts.Node): void => {
+    if (ts.isObjectLiteralExpression(node)) {
+      const names = node.properties.map((p) => (p.name as ts.StringLiteral).text);
+      found.push(...names.filter((n, k) => names.indexOf(n) < k).map((n) => `${part}: ${n}`));
+    }
+    ts.forEachChild(node, look);
+  };
+  look(ts.parseJsonText(file, readFileSync(file, 'utf8')));
+  return found;
+}
 const catalogue = new Set(PARTS.flatMap((part) => keysIn(read(part))).map(withoutCount));
 
 const config = ts.readConfigFile('tsconfig.json', (file) => readFileSync(file, 'utf8'));
@@ -119,6 +134,9 @@ const missing = exact.filter((a) => !a.falls && !catalogue.has(a.key));
 const wanted = new Set([...exact.map((a) => a.key), ...named]);
 const unused = [...catalogue].filter((k) => !wanted.has(k) && !open.some((p) => p.test(k)));
 
+const twice = PARTS.flatMap(twiceIn);
+
+for (const name of twice) console.log(`twice ${name}`);
 for (const { key, at } of missing) console.log(`missing ${key} (${at})`);
 for (const key of unused) console.log(`unused ${key}`);
 if (process.argv.includes('--open'))
@@ -127,4 +145,4 @@ if (process.argv.includes('--open'))
 console.log(
   `${catalogue.size} words, ${new Set(exact.map((a) => a.key)).size} asked for by name, ${open.length} open`,
 );
-process.exitCode = missing.length + unused.length > 0 ? 1 : 0;
+process.exitCode = missing.length + unused.length + twice.length > 0 ? 1 : 0;
