@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { BEARINGS, CLUTCH_FAULTS, MEASURED, UPGRADE_LIMITS, UPGRADES } from '../clutch';
 import { HOLD_ASKS, UPGRADE_ASKS } from '../lesson';
 import { FEET_AT } from '../shift';
-import { MOST_PLATES, MOST_TORQUE_NM } from './limits';
+import { MOST_JOULES, MOST_PLATES, MOST_TORQUE_NM } from './limits';
 import { answerNumbers, id, markdown, reference, tolerance } from './parts';
 
 /** Questions, blocks and answers about clutches and packs: parts of lesson and attempt, version 1. */
@@ -10,7 +10,7 @@ const share = z.number().min(0).max(1);
 const small = z.number().min(-0.2).max(0.2);
 const grade = z.number().min(-1).max(1);
 const wear = z.number().min(0).max(0.1);
-const joules = z.number().positive().max(1e8);
+const joules = z.number().positive().max(MOST_JOULES);
 const bearing = z.enum(BEARINGS);
 const vary = z.exactOptional(z.boolean());
 const clutchBase = { prompt: markdown, clutch: reference, vary };

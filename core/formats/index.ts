@@ -26,11 +26,13 @@ export { isModel, MODEL_KINDS, type Model, type ModelKind } from './modelKinds';
 export { contentHash, lessonHash } from './lessonHash';
 export {
   MOST_JSON_BYTES,
+  MOST_JOULES,
   MOST_NAME,
   MOST_PACK_BYTES,
   MOST_PICTURE_BYTES,
   MOST_SPEED_RPM,
   MOST_TAGS,
+  MOST_TARGET,
   MOST_TEXT,
   MOST_TORQUE_NM,
 } from './limits';

@@ -32,6 +32,7 @@ import {
   MOST_SPEED_RPM,
   MOST_STEPS,
   MOST_TAGS,
+  MOST_TARGET,
 } from './limits';
 import { id, markdown, name, reference, refuseDuplicates, tolerance } from './parts';
 import { unitV1 } from './unitV1';
@@ -91,7 +92,7 @@ const question = z.discriminatedUnion('kind', [
     ...converterBase,
     kind: z.literal('operate'),
     measure: z.enum(MEASURES),
-    target: z.number().min(0).max(1e6),
+    target: z.number().min(0).max(MOST_TARGET),
     tolerance,
     start: converterSetting,
   }),

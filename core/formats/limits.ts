@@ -31,6 +31,10 @@ export const MOST_ELEMENTS = 30;
 /** One-way clutches of a unit: all choices of those that hold are tried. */
 export const MOST_ONE_WAYS = 6;
 
+/** J that a question or a duty may ask for. */
+export const MOST_JOULES = 1e8;
+/** What a student may be asked to set a reading to, in its own unit. */
+export const MOST_TARGET = 1e6;
 export const MOST_SPEED_RPM = 100_000;
 export const MOST_TORQUE_NM = 1_000_000;
 

@@ -13,7 +13,7 @@ import { EngagementSweep } from './EngagementSweep';
 import { FeetPads } from './FeetPads';
 import { StartsInARow } from './StartsInARow';
 import { RunSummary } from './RunSummary';
-import { aboutRig, rangeOf, useEngagementRequest, type DriveRig } from './useDriveRig';
+import { rangeOf, sameMachine, useEngagementRequest, type DriveRig } from './useDriveRig';
 import { SmallSlider } from '../bench/SmallSlider';
 import { useKept } from '../shared/kept';
 import './DrivePanel.css';
@@ -31,8 +31,7 @@ type View = Traced | 'row' | 'sweep';
 export function DrivePanel({ rig, bench, onBench }: Props) {
   const { t } = useTranslation();
   const request = useEngagementRequest(rig, bench);
-  const about = aboutRig(rig, bench.rangeId);
-  const { result, failure } = useSettledRun(request, runEngagement, about);
+  const { result, failure } = useSettledRun(request, runEngagement, sameMachine);
   const [view, setView] = useKept<View>('DrivePanel view', 'speeds');
   const [kept, setKept] = useState<readonly EngagementResult[]>([]);
   if (!rig || !request) return <p className="quiet">{t('clutch.noRig')}</p>;
@@ -100,7 +99,7 @@ export function DrivePanel({ rig, bench, onBench }: Props) {
         </div>
         {failure !== '' && <p role="alert">{t('clutch.failed', { reason: failure })}</p>}
         {view === 'row' ? (
-          <StartsInARow request={request} about={about} />
+          <StartsInARow request={request} />
         ) : view === 'sweep' ? (
           <EngagementSweep
             request={request}

@@ -8,17 +8,12 @@ import { formatNumber, useNumbers } from '../shared/numbers';
 import { runStartsInARow } from '../workers/clutchWorker';
 import type { EngagementRequest } from '../workers/protocol';
 import { useSettledRun } from '../workers/useSettledRun';
+import { sameMachine } from './useDriveRig';
 import { SmallSlider } from '../bench/SmallSlider';
 import { useKept } from '../shared/kept';
 
-interface Props {
-  request: EngagementRequest;
-  /** Which machine in which gear. */
-  about: string;
-}
-
 /** The same start again and again with a wait between: the iron keeps what it can't give to the air in time. */
-export function StartsInARow({ request, about }: Props) {
+export function StartsInARow({ request }: { request: EngagementRequest }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const [times, setTimes] = useKept('StartsInARow times', 6);
@@ -28,7 +23,9 @@ export function StartsInARow({ request, about }: Props) {
     () => ({ request: { ...request, airC }, times, wait }),
     [request, airC, times, wait],
   );
-  const { result, failure } = useSettledRun(row, runStartsInARow, about);
+  const { result, failure } = useSettledRun(row, runStartsInARow, (a, b) =>
+    sameMachine(a.request, b.request),
+  );
   const celsius = (value: number) => numbers.toDisplay(value, 'temperature');
   const axis = `${t('clutch.row.iron')}, ${numbers.unit('temperature')}`;
   return (

@@ -24,13 +24,10 @@ export function rangeOf(unit: Unit, rangeId: string | null) {
   );
 }
 
-/** Which machine stands in which gear: runs of one are not shown as another's. */
-export const aboutRig = (rig: DriveRig | null, rangeId: string | null): string =>
-  rig
-    ? [rig.clutch, rig.engine, rig.vehicle, rig.unit, rangeOf(rig.unit, rangeId)]
-        .map((part) => part?.id)
-        .join(' ')
-    : '';
+/** The same machine in the same gear: a run of one is not shown as another's. */
+export const sameMachine = (a: EngagementRequest, b: EngagementRequest): boolean =>
+  (['clutch', 'engine', 'vehicle', 'unit'] as const).every((part) => a[part].id === b[part].id) &&
+  a.apply === b.apply;
 
 /** What the feet do, on this rig; `null` when a part of it is missing. */
 export function useEngagementRequest(

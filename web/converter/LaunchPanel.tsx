@@ -28,6 +28,9 @@ const VIEWS = ['speeds', 'pull', 'heat', 'map', 'sweep'] as const;
 /** Oil as warm as it is driven, and every twentieth of the pedal. */
 const MAPPED = { celsius: 80, throttles: Array.from({ length: 21 }, (_v, k) => k / 20) };
 
+/** What a launch is of: with another, the one before does not stay. */
+const DRIVEN = ['engine', 'converter', 'vehicle', 'gears', 'map'] as const;
+
 /** Fifteen seconds from standing: speeds, pull, heat, the shift map with the run on it, and sweeps. */
 export function LaunchPanel(props: DrivingProps) {
   const { engine, converter, vehicle, bench, fault, onBench } = props;
@@ -47,7 +50,7 @@ export function LaunchPanel(props: DrivingProps) {
       },
     [plan, gears, engine, unit],
   );
-  const { result: map } = useSettledRun(mapRequest, runOilMap, plan);
+  const { result: map } = useSettledRun(mapRequest, runOilMap, (a, b) => a.plan === b.plan);
   const request = useMemo<LaunchRequest | null>(
     () =>
       vehicle && gears.length > 0
@@ -69,10 +72,8 @@ export function LaunchPanel(props: DrivingProps) {
         : null,
     [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp, map],
   );
-  const { result, failure } = useSettledRun(
-    request,
-    runLaunch,
-    [engine, converter, vehicle, unit, plan].map((m) => m?.id).join(' '),
+  const { result, failure } = useSettledRun(request, runLaunch, (a, b) =>
+    DRIVEN.every((part) => a[part] === b[part]),
   );
   const model = useMemo(() => engineModel(engine), [engine]);
   if (!request) return <p className="quiet">{t('launch.noVehicle')}</p>;

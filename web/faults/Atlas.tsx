@@ -40,7 +40,7 @@ export function Atlas({ unit, state }: { unit: Unit; state: AtlasState }) {
   const dispatch = useAppDispatch();
   const change = (next: Partial<AtlasState>) => dispatch(atlasChanged(next));
   const sound = useMemo(() => unitFindings(unit).every((f) => f.weight !== 'wrong'), [unit]);
-  const { result: own, failure } = useSettledRun(sound ? unit : null, atlasOf, unit);
+  const { result: own, failure } = useSettledRun(sound ? unit : null, atlasOf);
   const pairs = usePairs(unit);
   const fits = (row: Pick<SymptomRow, 'cells'>) =>
     row.cells.every((c) => state.seen[c.range] === undefined || state.seen[c.range] === c.drive);

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { faultKey, type CaseProblem, type FaultCase } from '../../core/faults';
+import type { CaseProblem, FaultCase } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
 import { CautionBox } from '../bench/CautionBox';
 import { useNumbers } from '../shared/numbers';
@@ -14,8 +14,11 @@ export function CasePreview({ faultCase }: { faultCase: FaultCase }) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const unit = faultCase.unit ?? null;
-  const about = `${unit?.id} ${faultKey(faultCase.cause)}`;
-  const { result, failure } = useSettledRun(faultCase, reportOn, about);
+  const { result, failure } = useSettledRun(
+    faultCase,
+    reportOn,
+    (a, b) => a.unit === b.unit && a.cause === b.cause,
+  );
   if (!result) return <p className="sheet-wait">{failure || t('casePreview.working')}</p>;
   const { problems, complaint, alike, expert } = result;
   return (

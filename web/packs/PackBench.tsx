@@ -90,7 +90,11 @@ function Bench({ stored, bench }: { stored: ClutchPack; bench: PackBenchState })
     () => (works ? { pack, duty: bench.duty } : null),
     [pack, bench.duty, works],
   );
-  const { result: report, failure } = useSettledRun(request, heated, stored.id);
+  const { result: report, failure } = useSettledRun(
+    request,
+    heated,
+    (a, b) => a.pack.id === b.pack.id,
+  );
   const sound = openModel(pack).ok;
   const changed = whole !== stored;
   return (

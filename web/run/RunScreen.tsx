@@ -29,13 +29,12 @@ import { KEYS_OF, RUN_KEYS, useRunChannel, type OnWall, type RunKey } from './ru
 import { questionOn, slidesOf, type Slide } from './slides';
 import './Run.css';
 
-/** Letters of the library's controls on the wall, px. */
 function onResize(told: () => void): () => void {
   addEventListener('resize', told);
   return () => removeEventListener('resize', told);
 }
 
-/** What is pressed on a wall of this width, in the sizes of `Run.css`. */
+/** Letters of the library's controls on a wall of this width, px, as `Run.css` has them for ours. */
 function useWallTokens() {
   const width = useSyncExternalStore(onResize, () => innerWidth);
   return useMemo(() => {

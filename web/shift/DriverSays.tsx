@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import type { Complaint } from '../../core/hydraulics';
 import { runOilComplaint } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
+import { sameUnit } from './sameUnit';
 import { enginePush } from './enginePush';
 import type { ShiftBenchProps } from './shiftBenchProps';
 
@@ -39,7 +40,7 @@ export function DriverSays({
         : null,
     [changed, unit, vehicle, base, plan, fault, throttle, celsius, idleRpm, engine],
   );
-  const { result, failure } = useSettledRun(request, runOilComplaint, unit);
+  const { result, failure } = useSettledRun(request, runOilComplaint, sameUnit);
   if (!request) return null;
   const said = result && sentences(t, result);
   return (

@@ -7,6 +7,7 @@ import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber } from '../shared/numbers';
 import { runOilMap } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
+import { sameUnit } from './sameUnit';
 import type { ShiftBenchProps } from './shiftBenchProps';
 
 const INKS = ['--drives', '--driven', '--held', '--idle', '--oil'] as const;
@@ -38,8 +39,8 @@ export function MapSheet({
       before && { unit, plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
     [unit, before, setting],
   );
-  const { result, failure } = useSettledRun(request, runOilMap, unit);
-  const was = useSettledRun(earlier, runOilMap, unit);
+  const { result, failure } = useSettledRun(request, runOilMap, sameUnit);
+  const was = useSettledRun(earlier, runOilMap, sameUnit);
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
   const { shifts, lockUp } = result;

@@ -5,6 +5,7 @@ import type { Engine } from '../../core/converter';
 import type { HydraulicPlan, OilShift } from '../../core/hydraulics';
 import { runOilSchools } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
+import { sameShift } from './sameUnit';
 import { engineWishes } from './enginePush';
 import { Verdicts } from './ShiftRun';
 
@@ -22,11 +23,7 @@ export function SchoolsSheet({ setup, plan, engine }: Props) {
     () => ({ ...setup, plan, wishes: engineWishes(engine) }),
     [setup, plan, engine],
   );
-  const { result, failure } = useSettledRun(
-    request,
-    runOilSchools,
-    `${setup.unit.id} ${setup.from.range}`,
-  );
+  const { result, failure } = useSettledRun(request, runOilSchools, sameShift);
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
   return (

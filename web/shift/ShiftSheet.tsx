@@ -13,6 +13,7 @@ import { useKept } from '../shared/kept';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { runOilShift } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
+import { sameShift } from './sameUnit';
 import type { ShiftBenchProps } from './shiftBenchProps';
 import { enginePush } from './enginePush';
 import { SchoolsSheet } from './SchoolsSheet';
@@ -55,9 +56,8 @@ export function ShiftSheet(props: ShiftBenchProps) {
         : null,
     [setup, before],
   );
-  const about = `${unit.id} ${pair.gear}`;
-  const now = useSettledRun(request, runOilShift, about);
-  const was = useSettledRun(earlier, runOilShift, about);
+  const now = useSettledRun(request, runOilShift, sameShift);
+  const was = useSettledRun(earlier, runOilShift, sameShift);
   return (
     <div className="shift-over-time">
       <ShiftTools {...props} gear={pair.gear} side={side} onSide={setSide} now={now.result} />

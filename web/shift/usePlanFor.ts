@@ -4,6 +4,7 @@ import type { Unit } from '../../core/geartrain';
 import type { HydraulicPlan, PlanWishes } from '../../core/hydraulics';
 import { runOilPlan } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
+import { sameUnit } from './sameUnit';
 import { engineWishes } from './enginePush';
 
 /** The plan made for a unit with this engine; `null` while it is made. */
@@ -16,6 +17,6 @@ export function usePlanFor(
     () => ({ unit, wishes: { throttle, shifting, lockUp, ...engineWishes(engine) } }),
     [unit, engine, throttle, shifting, lockUp],
   );
-  const { result: plan, failure } = useSettledRun(request, runOilPlan, unit);
+  const { result: plan, failure } = useSettledRun(request, runOilPlan, sameUnit);
   return { plan, failure };
 }

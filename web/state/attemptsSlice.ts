@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Attempt } from '../../core/lesson';
 import { appThunk } from './thunk';
 import { reasonOf } from '../shared/reasonOf';
-import type { AttemptRecord } from '../storage/records';
+import { standing, type AttemptRecord } from '../storage/records';
 
 /** Every attempt this browser holds: made here, imported, or of the made-up class. */
 export interface AttemptsState {
@@ -61,9 +61,8 @@ const slice = createSlice({
   },
   extraReducers: (builder) => {
     builder.addCase(saveAttempt.fulfilled, (state, { payload }) => {
-      if (payload.outcome === 'unreadable' || payload.outcome === 'refused') return;
-      const record = payload.outcome === 'saved' ? payload.record : payload.stored;
-      state.byId[record.attempt.id] = record;
+      const record = standing(payload);
+      if (record) state.byId[record.attempt.id] = record;
     });
     builder.addCase(refreshAttempt.fulfilled, (state, { payload }) => {
       if (payload) state.byId[payload.attempt.id] = payload;

@@ -2,7 +2,13 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Lesson } from '../../core/lesson';
 import { appThunk } from './thunk';
 import { reasonOf } from '../shared/reasonOf';
-import type { Loaded, LessonRecord, Origin, SaveResult } from '../storage/records';
+import {
+  standing,
+  type Loaded,
+  type LessonRecord,
+  type Origin,
+  type SaveResult,
+} from '../storage/records';
 
 /** The lessons of this browser: ids plus a map. */
 export interface LibraryState {
@@ -102,9 +108,8 @@ const slice = createSlice({
   },
   extraReducers: (builder) => {
     builder.addCase(saveLesson.fulfilled, (state, action: PayloadAction<SaveResult>) => {
-      const { payload } = action;
-      if (payload.outcome === 'unreadable' || payload.outcome === 'refused') return;
-      put(state, payload.outcome === 'saved' ? payload.record : payload.stored);
+      const record = standing(action.payload);
+      if (record) put(state, record);
     });
     builder.addCase(refreshLesson.fulfilled, (state, action) => {
       if (action.payload) put(state, action.payload);

@@ -1,3 +1,4 @@
+import { standing } from '../storage/records';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { MODEL_KINDS, type Documents, type Model, type ModelKind } from '../../core/formats';
 import { appThunk } from './thunk';
@@ -79,8 +80,8 @@ const slice = createSlice({
   },
   extraReducers: (builder) => {
     builder.addCase(saveModel.fulfilled, (state, { payload }) => {
-      if (payload.outcome === 'saved') put(state, payload.record);
-      if (payload.outcome === 'conflict') put(state, payload.stored);
+      const model = standing(payload);
+      if (model) put(state, model);
     });
     builder.addCase(refreshModel.fulfilled, (state, action) => {
       if (action.payload) put(state, action.payload);

@@ -30,6 +30,10 @@ export type SaveOutcome<T> =
   | { readonly outcome: 'unreadable' }
   | { readonly outcome: 'refused'; readonly problems: readonly Problem[] };
 
+/** What stands there after a save, as far as it can be read. */
+export const standing = <T>(result: SaveOutcome<T>): T | null =>
+  result.outcome === 'saved' ? result.record : result.outcome === 'conflict' ? result.stored : null;
+
 export type SaveResult = SaveOutcome<LessonRecord>;
 
 export interface Loaded {

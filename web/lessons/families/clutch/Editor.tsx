@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { BEARINGS, MEASURED, selectiveChoices, UPGRADES } from '../../../../core/clutch';
-import { MOST_TORQUE_NM } from '../../../../core/formats';
+import { MOST_JOULES, MOST_TORQUE_NM } from '../../../../core/formats';
 import {
   clutchKey,
   HOLD_ASKS,
@@ -21,9 +21,6 @@ import { QuestionFrame } from '../../builder/QuestionFrame';
 import { useClutchRig } from '../../builder/useClutchRig';
 
 type Props = EditorProps<'clutch'>;
-
-/** J of so many kJ, as far as a question goes. */
-const joulesOf = (kJ: number): number => Math.min(1e8, Math.max(1, 1000 * kJ));
 
 /** What is asked about a clutch or a pack, and the answer that the model gives at this moment. */
 export function ClutchEditor({ question, onQuestion }: Props) {
@@ -208,8 +205,10 @@ function StartFields({ question, rig, onQuestion }: Of<'draw-start'>) {
       <NumberField
         label={t('clutchBlock.heat')}
         quantity="energy"
-        value={question.heat / 1000}
-        onValue={(v) => onQuestion({ ...question, heat: joulesOf(v) })}
+        per={0.001}
+        value={question.heat}
+        within={[1, MOST_JOULES]}
+        onValue={(heat) => onQuestion({ ...question, heat })}
       />
     </>
   );
@@ -265,13 +264,10 @@ function UpgradeFields({ question, onQuestion }: Of<'upgrade-limit'>) {
         <NumberField
           label={t('pack.energy')}
           quantity="energy"
-          value={question.duty.joules / 1000}
-          onValue={(v) =>
-            onQuestion({
-              ...question,
-              duty: { ...question.duty, joules: joulesOf(v) },
-            })
-          }
+          per={0.001}
+          value={question.duty.joules}
+          within={[1, MOST_JOULES]}
+          onValue={(joules) => onQuestion({ ...question, duty: { ...question.duty, joules } })}
         />
       ) : (
         <NumberField

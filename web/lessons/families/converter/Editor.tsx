@@ -2,7 +2,7 @@ import { ValueSlider } from '../../../shared/ValueSlider';
 import { Select } from 'antd';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MOST_SPEED_RPM } from '../../../../core/formats';
+import { MOST_SPEED_RPM, MOST_TARGET } from '../../../../core/formats';
 import {
   CHANGED,
   converterKey,
@@ -96,7 +96,7 @@ function OperateFields({ question, onQuestion }: KindProps<'operate'>) {
         {...(quantity ? { quantity } : {})}
         value={question.target}
         step={quantity ? 10 : 0.05}
-        within={[0, 1e6]}
+        within={[0, MOST_TARGET]}
         onValue={(target) => onQuestion({ ...question, target })}
       />
       <Within

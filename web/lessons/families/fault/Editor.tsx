@@ -117,8 +117,8 @@ function CaseFrame({
     () => (question.kind === 'which-test' ? { question, faultCase } : null),
     [question, faultCase],
   );
-  const { result: key } = useSettledRun(request, rankIn, faultCase);
-  const { result: report } = useSettledRun(faultCase, reportOn, faultCase);
+  const { result: key } = useSettledRun(request, rankIn, (a, b) => a.faultCase === b.faultCase);
+  const { result: report } = useSettledRun(faultCase, reportOn);
   const broken = report !== null && report.problems.length > 0;
   return (
     <QuestionFrame
