@@ -26,8 +26,7 @@ export function Balloon({ number, port, detail, role, state, selected, corner, c
       </span>
       <div>
         <div className="balloon-name">
-          {t(`parts.${port}`)}
-          <span className="quiet"> {detail}</span>
+          {t(`parts.${port}`)} <span className="quiet">{detail}</span>
         </div>
         {role && (
           <div className={`balloon-state role-${paintOf(role)}`}>
