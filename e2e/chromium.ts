@@ -70,6 +70,8 @@ export async function startChromium({
     '--force-device-scale-factor=1',
     '--force-color-profile=srgb',
     '--lang=en-US',
+    // Each page lives for seconds: to compile it once more, for speed, takes an eighth of the processor's time and gains none.
+    '--js-flags=--no-turbofan',
     `--user-data-dir=${profile}`,
   );
   options.setUserPreferences({

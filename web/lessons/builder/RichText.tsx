@@ -68,6 +68,8 @@ function Rich({ label, markdown, onMarkdown }: Props) {
     extensions: EXTENSIONS,
     content: markdown,
     contentType: 'markdown',
+    // RichText.css says it.
+    injectCSS: false,
     editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: e }) => {
       written.current = afterEdit(written.current, e.getJSON(), translator);
