@@ -156,9 +156,6 @@ function OneRail({ rail, unit, solution, roles, applied, onPlace }: RailProps) {
   const place = placeOf(sleeve, applied);
   const offset = OFFSET[place] ?? 0;
   const role = roles.get(sleeve.hub) ?? 'idle';
-  const from = useRef<number | null>(null);
-  const step = (by: -1 | 1) => onPlace?.(placeAfter(sleeve, place, by * RAILS.travel));
-  const words = `${sleeve.id}: ${placeText(t, unit, rail, applied)}`;
   return (
     <g className={`sleeve-rail member-${role}`}>
       {gears.map((gear) => (
@@ -180,66 +177,12 @@ function OneRail({ rail, unit, solution, roles, applied, onPlace }: RailProps) {
         width={18}
         height={2 * SLEEVE.reach - 16}
       />
-      <g
-        className="sleeve-moved"
-        {...(onPlace
-          ? {
-              role: 'slider',
-              tabIndex: 0,
-              'aria-valuemin': -1,
-              'aria-valuemax': 1,
-              'aria-valuenow': Math.sign(offset),
-              'aria-valuetext': placeText(t, unit, rail, applied),
-              onPointerDown: (event: React.PointerEvent) => {
-                from.current = event.clientX;
-                event.currentTarget.setPointerCapture(event.pointerId);
-              },
-              onPointerUp: (event: React.PointerEvent<SVGGElement>) => {
-                const scale = event.currentTarget.getScreenCTM()?.a ?? 1;
-                const began = from.current;
-                from.current = null;
-                if (began !== null)
-                  onPlace(placeAfter(sleeve, place, (event.clientX - began) / scale));
-              },
-              onKeyDown: (event: React.KeyboardEvent) => {
-                if (event.key === 'ArrowLeft') step(-1);
-                else if (event.key === 'ArrowRight') step(1);
-                else return;
-                event.preventDefault();
-                event.stopPropagation();
-              },
-            }
-          : { role: 'img' })}
-        aria-label={words}
-        transform={`translate(${offset} 0)`}
-      >
-        <title>{words}</title>
-        <path
-          className="sleeve-fork"
-          d={`M${x} ${y}V${RAILS.axis - SLEEVE.reach - 8}m-12 10v-10h24v10`}
-        />
-        <rect
-          className="sleeve-body"
-          x={x - SLEEVE.width / 2}
-          y={RAILS.axis - SLEEVE.reach}
-          width={SLEEVE.width}
-          height={12}
-        />
-        <rect
-          className="sleeve-body"
-          x={x - SLEEVE.width / 2}
-          y={RAILS.axis + SLEEVE.reach - 12}
-          width={SLEEVE.width}
-          height={12}
-        />
-        <rect
-          className="sleeve-hit"
-          x={x - 34}
-          y={y - 14}
-          width={68}
-          height={RAILS.axis - y + 50}
-        />
-      </g>
+      <MovedSleeve
+        rail={rail}
+        place={place}
+        words={placeText(t, unit, rail, applied)}
+        onPlace={onPlace}
+      />
       <path
         className="sleeve-rail-line"
         d={`M${x - RAILS.slot / 2 + 12 + offset} ${y}H${x + RAILS.slot / 2 - 12 + offset}`}
@@ -251,6 +194,79 @@ function OneRail({ rail, unit, solution, roles, applied, onPlace }: RailProps) {
       <text className="sleeve-id" x={x - RAILS.slot / 2 + 14} y={y - 6}>
         {sleeve.id}
       </text>
+    </g>
+  );
+}
+
+interface MovedProps {
+  readonly rail: Rail;
+  readonly place: ReturnType<typeof placeOf>;
+  /** Where it is, in words. */
+  readonly words: string;
+  readonly onPlace: RailProps['onPlace'];
+}
+
+/** The sleeve with its fork: drawn along its rail, or moved by the arrow keys. */
+function MovedSleeve({ rail, place, words, onPlace }: MovedProps) {
+  const { sleeve, x, y } = rail;
+  const offset = OFFSET[place] ?? 0;
+  const from = useRef<number | null>(null);
+  const step = (by: -1 | 1) => onPlace?.(placeAfter(sleeve, place, by * RAILS.travel));
+  const name = `${sleeve.id}: ${words}`;
+  return (
+    <g
+      className="sleeve-moved"
+      {...(onPlace
+        ? {
+            role: 'slider',
+            tabIndex: 0,
+            'aria-valuemin': -1,
+            'aria-valuemax': 1,
+            'aria-valuenow': Math.sign(offset),
+            'aria-valuetext': words,
+            onPointerDown: (event: React.PointerEvent) => {
+              from.current = event.clientX;
+              event.currentTarget.setPointerCapture(event.pointerId);
+            },
+            onPointerUp: (event: React.PointerEvent<SVGGElement>) => {
+              const scale = event.currentTarget.getScreenCTM()?.a ?? 1;
+              const began = from.current;
+              from.current = null;
+              if (began !== null)
+                onPlace(placeAfter(sleeve, place, (event.clientX - began) / scale));
+            },
+            onKeyDown: (event: React.KeyboardEvent) => {
+              if (event.key === 'ArrowLeft') step(-1);
+              else if (event.key === 'ArrowRight') step(1);
+              else return;
+              event.preventDefault();
+              event.stopPropagation();
+            },
+          }
+        : { role: 'img' })}
+      aria-label={name}
+      transform={`translate(${offset} 0)`}
+    >
+      <title>{name}</title>
+      <path
+        className="sleeve-fork"
+        d={`M${x} ${y}V${RAILS.axis - SLEEVE.reach - 8}m-12 10v-10h24v10`}
+      />
+      <rect
+        className="sleeve-body"
+        x={x - SLEEVE.width / 2}
+        y={RAILS.axis - SLEEVE.reach}
+        width={SLEEVE.width}
+        height={12}
+      />
+      <rect
+        className="sleeve-body"
+        x={x - SLEEVE.width / 2}
+        y={RAILS.axis + SLEEVE.reach - 12}
+        width={SLEEVE.width}
+        height={12}
+      />
+      <rect className="sleeve-hit" x={x - 34} y={y - 14} width={68} height={RAILS.axis - y + 50} />
     </g>
   );
 }

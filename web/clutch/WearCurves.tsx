@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { clampLoad, holdingTorque, worn, type Clutch, type ClutchState } from '../../core/clutch';
 import { engineModel, type Engine } from '../../core/converter';
 import type { Unit } from '../../core/geartrain';
-import { demands, slipWear } from '../../core/shift';
+import { demands, slipWear, type Demand } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
 import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
@@ -26,7 +26,6 @@ const POINTS = 49;
 export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttle, grade }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const gapText = useGapText();
   const life = 1.2 * (clutch.disc.newThickness - clutch.disc.wornThickness);
   const curve = useMemo(() => {
     const at = (w: number) => holdingTorque(clutch, worn(clutch, { ...state, wear: 0 }, w));
@@ -39,10 +38,12 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
   const gears = useMemo(
     () =>
       engine && unit && vehicle
-        ? demands({ engine: engineModel(engine), unit, vehicle, throttle, grade }).map((d) => ({
-            ...d,
-            slipsFrom: slipWear(clutch, d.torque, { ...state, wear: 0 }),
-          }))
+        ? demands({ engine: engineModel(engine), unit, vehicle, throttle, grade }).map(
+            (demand): Asked => ({
+              ...demand,
+              slipsFrom: slipWear(clutch, demand.torque, { ...state, wear: 0 }),
+            }),
+          )
         : [],
     [clutch, state, engine, unit, vehicle, throttle, grade],
   );
@@ -55,8 +56,6 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
     holds: `${t('clutch.torque')}, ${numbers.unit('torque')}`,
     clamp: `${t('clutch.clamp')}, ${numbers.unit('force')}`,
   };
-  const slips = (g: { slipsFrom: number | null }) =>
-    g.slipsFrom === null ? t('clutch.neverSlips') : gapText(g.slipsFrom);
   return (
     <div className="wear-curves">
       <CurveSheet
@@ -101,31 +100,46 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
             ]),
         }}
       />
-      {gears.length > 0 && (
-        <table className="plain wear-gears">
-          <caption>{t('clutch.slipsFrom')}</caption>
-          <thead>
-            <tr>
-              <th scope="col">{t('clutch.gear')}</th>
-              <th scope="col" className="num">
-                {t('clutch.asks')}
-              </th>
-              <th scope="col" className="num">
-                {t('clutch.atWear')}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {gears.map((g) => (
-              <tr key={g.range} data-slips={g.slipsFrom !== null && g.slipsFrom <= wear}>
-                <th scope="row">{g.gear}</th>
-                <td className="num">{numbers.quantity(Math.round(g.torque), 'torque')}</td>
-                <td className="num">{slips(g)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {gears.length > 0 && <GearsTable gears={gears} wear={wear} />}
     </div>
+  );
+}
+
+interface Asked extends Demand {
+  /** Wear from which the clutch no longer holds it, m; `null` when it always does. */
+  readonly slipsFrom: number | null;
+}
+
+/** What each gear asks of the clutch, and from which wear that is more than it holds. */
+function GearsTable({ gears, wear }: { readonly gears: readonly Asked[]; readonly wear: number }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const gapText = useGapText();
+  return (
+    <table className="plain wear-gears">
+      <caption>{t('clutch.slipsFrom')}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{t('clutch.gear')}</th>
+          <th scope="col" className="num">
+            {t('clutch.asks')}
+          </th>
+          <th scope="col" className="num">
+            {t('clutch.atWear')}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {gears.map((g) => (
+          <tr key={g.range} data-slips={g.slipsFrom !== null && g.slipsFrom <= wear}>
+            <th scope="row">{g.gear}</th>
+            <td className="num">{numbers.quantity(Math.round(g.torque), 'torque')}</td>
+            <td className="num">
+              {g.slipsFrom === null ? t('clutch.neverSlips') : gapText(g.slipsFrom)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

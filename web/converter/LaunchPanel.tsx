@@ -4,77 +4,26 @@ import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
 import { scheduleOf, type LaunchResult } from '../../core/vehicle';
 import { formatNumber, useNumbers } from '../shared/numbers';
-import { runLaunch } from '../workers/converterWorker';
-import { runOilMap } from '../workers/oilWorker';
-import { useOilPlans } from '../state/useOilPlans';
-import type { LaunchRequest } from '../workers/protocol';
-import { useSettledRun } from '../workers/useSettledRun';
 import type { DrivingProps } from './benchParts';
 import { LaunchTraces, type Trace } from './LaunchTraces';
 import { ShiftMap } from './ShiftMap';
 import { SmallSlider } from '../bench/SmallSlider';
 import { SweepPanel } from './SweepPanel';
 import { UnitAndGrade } from './UnitAndGrade';
-import { useGears } from './useGears';
+import { useLaunch } from './useLaunch';
 import { useKept } from '../shared/kept';
 import './LaunchPanel.css';
 
-const SECONDS = 15;
-/** s: long enough for a heavy vehicle to be in a higher gear before the foot goes to the floor, and to be seen after. */
-const KICKED_SECONDS = 30;
 const KICK = { from: 2, usual: 14, to: 28 } as const;
 const VIEWS = ['speeds', 'pull', 'heat', 'map', 'sweep'] as const;
 
-/** Oil as warm as it is driven, and every twentieth of the pedal. */
-const MAPPED = { celsius: 80, throttles: Array.from({ length: 21 }, (_v, k) => k / 20) };
-
-/** What a launch is of: with another, the one before does not stay. */
-const DRIVEN = ['engine', 'converter', 'vehicle', 'gears', 'map'] as const;
-
 /** Fifteen seconds from standing: speeds, pull, heat, the shift map with the run on it, and sweeps. */
 export function LaunchPanel(props: DrivingProps) {
-  const { engine, converter, vehicle, bench, fault, onBench } = props;
+  const { engine, bench, onBench } = props;
   const { t } = useTranslation();
   const [view, setView] = useKept<(typeof VIEWS)[number]>('LaunchPanel view', 'speeds');
-  const { gears, unit } = useGears(bench.unitId);
-  const { throttle, grade, kickAt, lockUp } = bench;
-  const plans = useOilPlans(unit);
-  const plan = plans.find((p) => p.id === bench.planId) ?? null;
-  const mapRequest = useMemo(
-    () =>
-      plan && {
-        plan,
-        faults: [],
-        setting: { ...MAPPED, ratios: gears, idleRpm: engine.idleRpm },
-        unit: unit ?? null,
-      },
-    [plan, gears, engine, unit],
-  );
-  const { result: map } = useSettledRun(mapRequest, runOilMap, (a, b) => a.plan === b.plan);
-  const request = useMemo<LaunchRequest | null>(
-    () =>
-      vehicle && gears.length > 0
-        ? {
-            engine,
-            converter,
-            fault,
-            vehicle,
-            gears,
-            throttle: [
-              { at: 0, throttle },
-              ...(kickAt === null ? [] : [{ at: kickAt, throttle: 1 }]),
-            ],
-            grade,
-            lockUp,
-            seconds: kickAt === null ? SECONDS : KICKED_SECONDS,
-            ...(map ? { map } : {}),
-          }
-        : null,
-    [engine, converter, fault, vehicle, gears, throttle, kickAt, grade, lockUp, map],
-  );
-  const { result, failure } = useSettledRun(request, runLaunch, (a, b) =>
-    DRIVEN.every((part) => a[part] === b[part]),
-  );
+  const { gears, plans, plan, map, request, result, failure } = useLaunch(props);
+  const { kickAt } = bench;
   const model = useMemo(() => engineModel(engine), [engine]);
   if (!request) return <p className="quiet">{t('launch.noVehicle')}</p>;
   return (

@@ -33,14 +33,14 @@ interface Props {
 
 const ROOMY = { left: 64, right: 24, top: 22, bottom: 52 } as const;
 const COMPACT = { left: 48, right: 14, top: 12, bottom: 24 } as const;
+
 /** A curve drawn by its handles: dragged by pointer, or moved with the arrow keys. */
 export function HandlePad(props: Props) {
-  const { label, at, values, onValues, most, step, marks, line, compact = false } = props;
+  const { label, at, values, onValues, most, step, line, compact = false } = props;
   const sheet = useRef<SVGSVGElement>(null);
   const { width, height } = useElementSize(sheet);
   const held = useRef<number | null>(null);
   const box = compact ? COMPACT : ROOMY;
-  const { nameAt = compact ? 'end' : 'start' } = props;
   const [from, to] = [at[0]!, at.at(-1)!];
   const x = (v: number) => box.left + ((v - from) / (to - from)) * (width - box.left - box.right);
   const y = (v: number) =>
@@ -75,42 +75,13 @@ export function HandlePad(props: Props) {
     >
       {width > 0 && (
         <>
-          <g className="sketch-grid" aria-hidden="true">
-            {marks.map((v) => (
-              <g key={v}>
-                <path d={`M${x(from)} ${y(v)}H${x(to)}`} />
-                <text x={x(from) - 10} y={y(v) + 5} textAnchor="end">
-                  {props.markText(v)}
-                </text>
-              </g>
-            ))}
-            {at.map((v) => (
-              <g key={v}>
-                <path d={`M${x(v)} ${y(0)}V${y(most)}`} />
-                <text x={x(v)} y={y(0) + (compact ? 23 : 26)} textAnchor="middle">
-                  {props.xText(v)}
-                </text>
-              </g>
-            ))}
-            {!compact && (
-              <text
-                className="sketch-axis"
-                x={x((from + to) / 2)}
-                y={height - 8}
-                textAnchor="middle"
-              >
-                {props.xTitle}
-              </text>
-            )}
-            <text
-              className="sketch-axis"
-              x={nameAt === 'end' ? x(to) - 8 : x(from) + 8}
-              y={box.top + (compact ? 20 : 16)}
-              textAnchor={nameAt}
-            >
-              {label}
-            </text>
-          </g>
+          <Grid
+            {...props}
+            x={x}
+            y={y}
+            bottom={height - 8}
+            nameTop={box.top + (compact ? 20 : 16)}
+          />
           <path className="sketch-line" d={padPath(line, [from, to], x, y)} />
           {props.children?.(x, y)}
           {onValues &&
@@ -138,5 +109,53 @@ export function HandlePad(props: Props) {
         </>
       )}
     </svg>
+  );
+}
+
+interface GridProps extends Props {
+  readonly x: (v: number) => number;
+  readonly y: (v: number) => number;
+  /** Where the bottom's title stands. */
+  readonly bottom: number;
+  readonly nameTop: number;
+}
+
+/** The lines across and along with their numbers, and what they are of. */
+function Grid(props: GridProps) {
+  const { label, at, most, marks, compact = false, x, y, bottom, nameTop } = props;
+  const { nameAt = compact ? 'end' : 'start' } = props;
+  const [from, to] = [at[0]!, at.at(-1)!];
+  return (
+    <g className="sketch-grid" aria-hidden="true">
+      {marks.map((v) => (
+        <g key={v}>
+          <path d={`M${x(from)} ${y(v)}H${x(to)}`} />
+          <text x={x(from) - 10} y={y(v) + 5} textAnchor="end">
+            {props.markText(v)}
+          </text>
+        </g>
+      ))}
+      {at.map((v) => (
+        <g key={v}>
+          <path d={`M${x(v)} ${y(0)}V${y(most)}`} />
+          <text x={x(v)} y={y(0) + (compact ? 23 : 26)} textAnchor="middle">
+            {props.xText(v)}
+          </text>
+        </g>
+      ))}
+      {!compact && (
+        <text className="sketch-axis" x={x((from + to) / 2)} y={bottom} textAnchor="middle">
+          {props.xTitle}
+        </text>
+      )}
+      <text
+        className="sketch-axis"
+        x={nameAt === 'end' ? x(to) - 8 : x(from) + 8}
+        y={nameTop}
+        textAnchor={nameAt}
+      >
+        {label}
+      </text>
+    </g>
   );
 }

@@ -14,7 +14,7 @@ interface Props {
   step?: number;
   /** How many of what is shown are one of the value: 100 where a share is shown in per cent, 1000 where a metre in millimetres. */
   per?: number;
-  /** What is typed beyond is taken as the nearest of these, in the value's own unit. */
+  /** What is typed beyond these is refused in words; in the value's own unit. */
   within?: readonly [least: number, most: number];
   /** Something is wrong with it. */
   faulty?: boolean;
@@ -30,15 +30,19 @@ export function NumberField(props: Props) {
   const { per = 1, within: [least, most] = ANY } = props;
   const numbers = useNumbers();
   const sign = quantity ? numbers.unit(quantity) : unit;
-  const shown = tidy(quantity ? numbers.toDisplay(value * per, quantity) : value * per);
+  const shown = (v: number) => tidy(quantity ? numbers.toDisplay(v * per, quantity) : v * per);
   const taken = (v: number) => tidy((quantity ? numbers.fromDisplay(v, quantity) : v) / per);
+  // A limit itself may come back from another unit with its last digit beyond it.
+  const kept = (v: number) => Math.min(most, Math.max(least, taken(v)));
   const field = (
     <TypedNumber
       label={label}
-      value={shown}
+      value={shown(value)}
+      min={shown(least)}
+      max={shown(most)}
       step={step}
       {...(faulty ? { status: 'error' as const } : {})}
-      onValue={(v) => v !== null && onValue(Math.min(most, Math.max(least, taken(v))))}
+      onValue={(v) => v !== null && onValue(kept(v))}
     />
   );
   if (bare) return field;

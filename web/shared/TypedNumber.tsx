@@ -1,7 +1,7 @@
 import { Button, InputNumber, type InputNumberProps } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { formatNumber } from './numbers';
+import { formatAsTyped, formatLimit, formatNumber } from './numbers';
 import { readNumber } from './readNumber';
 import './NumberField.css';
 
@@ -61,9 +61,9 @@ export function TypedNumber(props: Props) {
       {doubt?.kind === 'beyond' && (
         <span className="number-refused" role="alert">
           {t('limits.beyond', {
-            value: formatNumber(doubt.value, 0),
-            min: formatNumber(min, 0),
-            max: formatNumber(max, 0),
+            value: formatAsTyped(doubt.value),
+            min: formatLimit(min, Math.ceil),
+            max: formatLimit(max, Math.floor),
           })}
         </span>
       )}

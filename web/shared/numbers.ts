@@ -28,6 +28,28 @@ export function formatNumber(value: number, digits: number): string {
 /** Digits that survive the way through another unit, or through a percentage. */
 export const tidy = (value: number): number => Number(value.toPrecision(9));
 
+const MOST_DECIMALS = 6;
+
+/** A number with the decimals it was typed with, and none that it was not. */
+export function formatAsTyped(value: number): string {
+  let digits = 0;
+  while (digits < MOST_DECIMALS && Number(value.toFixed(digits)) !== value) digits += 1;
+  return formatNumber(value, digits);
+}
+
+/** Significant digits of a limit; the inch knows a millimetre's as 0.03937. */
+const LIMIT_DIGITS = 4;
+
+/**
+ * A limit in words, so that what is said can also be typed.
+ * @param inward how it is rounded: `Math.ceil` for the least, `Math.floor` for the most
+ */
+export function formatLimit(limit: number, inward: (x: number) => number): string {
+  if (Number.isInteger(limit)) return formatNumber(limit, 0);
+  const unit = 10 ** (Math.floor(Math.log10(Math.abs(limit))) + 1 - LIMIT_DIGITS);
+  return formatAsTyped(tidy(inward(tidy(limit / unit)) * unit));
+}
+
 /** Digits that mean something: three significant ones, whole from 100 up. */
 export function meaningfulDigits(value: number): number {
   const size = Math.abs(value);

@@ -14,33 +14,13 @@ const INKS = ['--drives', '--driven', '--held', '--idle', '--oil'] as const;
 /** Every twentieth of the pedal's travel. */
 const THROTTLES = Array.from({ length: 21 }, (_v, k) => k / 20);
 
+type Props = ShiftBenchProps & { readonly idleRpm: number };
+
 /** At which output speeds the valves change gear, drawn over the pedal, with the place where the bench stands. */
-export function MapSheet({
-  unit,
-  plan,
-  fault,
-  bench,
-  oil,
-  idleRpm,
-}: ShiftBenchProps & { idleRpm: number }) {
+export function MapSheet(props: Props) {
+  const { bench } = props;
   const { t } = useTranslation();
-  const ratios = useMemo(() => oil.gears.forward.map((f) => f.ratio), [oil.gears]);
-  const { before } = bench;
-  const setting = useMemo(
-    () => ({ celsius: bench.celsius, idleRpm, ratios, throttles: THROTTLES }),
-    [bench.celsius, idleRpm, ratios],
-  );
-  const request = useMemo(
-    () => ({ unit, plan, faults: fault ? [fault] : [], setting }),
-    [unit, plan, fault, setting],
-  );
-  const earlier = useMemo(
-    () =>
-      before && { unit, plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
-    [unit, before, setting],
-  );
-  const { result, failure } = useSettledRun(request, runOilMap, sameUnit);
-  const was = useSettledRun(earlier, runOilMap, sameUnit);
+  const { result, failure, before } = useOilMaps(props);
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
   const { shifts, lockUp } = result;
@@ -63,7 +43,7 @@ export function MapSheet({
     : [];
   const lines = [...shifts, ...(lockUp ? [lockUp] : [])];
   const kept =
-    was.result?.shifts.map((l): Curve => ({
+    before?.shifts.map((l): Curve => ({
       label: t('oil.map.before', names(l)),
       ink: '--idle',
       look: 'thin',
@@ -115,4 +95,26 @@ export function MapSheet({
       />
     </>
   );
+}
+
+/** The map as the plan is, and as it was before the last change where that is kept. */
+function useOilMaps({ unit, plan, fault, bench, oil, idleRpm }: Props) {
+  const ratios = useMemo(() => oil.gears.forward.map((f) => f.ratio), [oil.gears]);
+  const { before } = bench;
+  const setting = useMemo(
+    () => ({ celsius: bench.celsius, idleRpm, ratios, throttles: THROTTLES }),
+    [bench.celsius, idleRpm, ratios],
+  );
+  const request = useMemo(
+    () => ({ unit, plan, faults: fault ? [fault] : [], setting }),
+    [unit, plan, fault, setting],
+  );
+  const earlier = useMemo(
+    () =>
+      before && { unit, plan: before.plan, faults: before.fault ? [before.fault] : [], setting },
+    [unit, before, setting],
+  );
+  const now = useSettledRun(request, runOilMap, sameUnit);
+  const was = useSettledRun(earlier, runOilMap, sameUnit);
+  return { ...now, before: was.result };
 }
