@@ -41,6 +41,9 @@ test('an instructor builds a lesson, tries it, and exports it', async () => {
   // Two spaces stay two, by a style sheet that no other editor takes with it when it closes.
   expect(await text.getCssValue('white-space-collapse')).toBe('break-spaces');
   expect(await b.driver.findElements(By.css('style[data-tiptap-style]'))).toEqual([]);
+  await text.sendKeys(Key.ENTER);
+  await b.press('button', 'Numbered list');
+  await text.sendKeys('The band first.', Key.ENTER, 'The drum after it.');
   await b.see(/The model answers:\s*3\.33/);
   await b.see('Saved');
 
@@ -57,6 +60,7 @@ test('an instructor builds a lesson, tries it, and exports it', async () => {
   await b.press('button', 'Begin');
   await b.press('button', /^1 Hold the ring/);
   await b.see('The band holds the ring.');
+  await b.see(/The band first\.\s+The drum after it\./);
   await b.see('Stands still until you commit.');
   // Back at the step that was looked at, and what was done before can still be undone.
   await b.press('link', 'Back to the builder');

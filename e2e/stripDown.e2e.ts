@@ -189,6 +189,14 @@ test('a job that no longer fits its unit says so, and loses nothing', async () =
   await b.fill('spinbutton', 'at least', '3');
   await b.see('The limits of Input end play are upside down.');
   await b.press('button', 'Undo');
+  // Without its unit there is nothing left to hide anything in.
+  await b.visit(run.at('/teach/models/jobs/wherry-whole'));
+  await b.see('What was hidden');
+  await b.driver.executeScript('document.querySelector(".case-part button").click()');
+  await b.see('It has no unit and no clutch.');
+  expect(await b.text()).not.toContain('Nothing wrong found');
+  expect(await (await b.role('button', 'Hide something more')).isEnabled()).toBe(false);
+  await b.press('button', 'Undo');
   await b.visit(run.at('/learn/strip-down/jobs/nothing-here'));
   await b.see('There is no such job here.');
 });

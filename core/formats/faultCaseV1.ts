@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FAULT_KINDS } from '../faults';
+import { MOST_CAUSES } from './limits';
 import { machineModels } from './machineModels';
 import { id, markdown, name, reporter } from './parts';
 
@@ -25,8 +26,6 @@ export const faultV1 = z.strictObject({
   kind: z.enum(FAULT_KINDS),
   severity: z.exactOptional(z.number().min(0).max(100)),
 });
-
-export const MOST_CAUSES = 2;
 
 export const faultCaseV1 = z
   .strictObject({

@@ -25,6 +25,8 @@ export { KINDS } from './kinds';
 export { isModel, MODEL_KINDS, type Model, type ModelKind } from './modelKinds';
 export { contentHash, lessonHash } from './lessonHash';
 export {
+  MOST_CAUSES,
+  MOST_HIDDEN,
   MOST_JSON_BYTES,
   MOST_JOULES,
   MOST_NAME,

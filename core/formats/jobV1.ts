@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { DAMAGES, MEASURE_IDS, PART_KINDS, SCHOOL_WAYS, STATIONS } from '../assembly';
 import { machineModels } from './machineModels';
+import { MOST_HIDDEN } from './limits';
 import { id, markdown, name } from './parts';
 
 /** Schema of `fair-sprocket/job`, version 1. The type is `assembly/job.ts`. */
 const partId = z.string().min(1).max(161);
 const money = z.number().min(0).max(1e6);
 const reading = z.number().min(0).max(1e4);
-export const MOST_HIDDEN = 40;
 
 export const jobV1 = z.strictObject({
   format: z.literal('fair-sprocket/job'),

@@ -38,6 +38,11 @@ export const MOST_TARGET = 1e6;
 export const MOST_SPEED_RPM = 100_000;
 export const MOST_TORQUE_NM = 1_000_000;
 
+/** Damages that are hidden in a job. */
+export const MOST_HIDDEN = 40;
+/** Faults that are a case's cause at once. */
+export const MOST_CAUSES = 2;
+
 /** Rows of a measured table. */
 export const MOST_TABLE_ROWS = 500;
 /** Passages of a hydraulic plan, and parts between them. */

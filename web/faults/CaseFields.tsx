@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { USUAL_COUPLING } from '../../core/clutch';
 import { rigOfCase, singleFaults, type FaultCase, type Rig } from '../../core/faults';
+import { MOST_CAUSES } from '../../core/formats';
 import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { FaultPicker } from './FaultPicker';
@@ -15,7 +16,6 @@ interface Props {
 }
 
 const PARTS = ['unit', 'engine', 'converter', 'clutch', 'vehicle'] as const;
-const MOST_CAUSES = 2;
 const MOST_MINUTES = 100_000;
 
 /** What a case is made of: the machine, what is wrong with it, what its driver says, and what it may cost. */

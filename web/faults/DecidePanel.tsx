@@ -11,6 +11,7 @@ import {
   type Suspect,
 } from '../../core/faults';
 import type { Unit } from '../../core/geartrain';
+import { MOST_CAUSES } from '../../core/formats';
 import type { DeskSession } from '../workers/faultWorker';
 import { boardOf } from './deskWork';
 import type { DeskWork } from './work';
@@ -27,8 +28,6 @@ interface Props {
   needsMet: boolean;
   onVerdict: () => void;
 }
-
-const MOST_CAUSES = 2;
 
 /** What is wrong, and what is to be done: adjust, repair in place, or strip down and for what. */
 export function DecidePanel(props: Props) {

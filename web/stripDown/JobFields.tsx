@@ -19,6 +19,7 @@ import {
   type Way,
 } from '../../core/assembly';
 import { DIFFICULTIES } from '../../core/faults';
+import { MOST_HIDDEN } from '../../core/formats';
 import { MachineRow } from '../bench/MachineRow';
 import { NumberField } from '../shared/NumberField';
 import { useServices } from '../state/hooks';
@@ -35,7 +36,6 @@ interface Props {
 }
 
 const MACHINES = ['unit', 'clutch', 'engine', 'converter', 'vehicle'] as const;
-const MOST_HIDDEN = 40;
 
 /** What a job is made of: the machine, what is hidden in it, the shop's school, its prices, and what is shown. */
 export function JobFields({ job, onJob }: Props) {
@@ -135,6 +135,7 @@ function HiddenFields({ job, plan, onJob }: Props & { plan: StripPlan | null }) 
     const seed = services.newId();
     onJob({ ...job, seed, hidden: drawDamage(plan, seed, difficulty) }, 'hidden');
   };
+  const free = able.find((p) => !job.hidden.some((h) => h.part === p.id));
   const causes = job.hidden.filter((h) => DAMAGE_SPECS[h.damage].cause);
   const options = able.map((p) => ({ value: p.id, label: partName(t, job.unit ?? null, p) }));
   return (
@@ -182,9 +183,9 @@ function HiddenFields({ job, plan, onJob }: Props & { plan: StripPlan | null }) 
                 placeholder={t('strip.becauseOf')}
                 value={h.because ?? null}
                 allowClear
-                options={causes
-                  .filter((c) => c.part !== h.part)
-                  .map((c) => options.find((o) => o.value === c.part)!)}
+                options={options.filter(
+                  ({ value }) => value !== h.part && causes.some((c) => c.part === value),
+                )}
                 onChange={(because: string | undefined) =>
                   change({ part: h.part, damage: h.damage, ...(because ? { because } : {}) })
                 }
@@ -205,11 +206,10 @@ function HiddenFields({ job, plan, onJob }: Props & { plan: StripPlan | null }) 
         );
       })}
       <Button
-        disabled={able.length === 0 || job.hidden.length >= MOST_HIDDEN}
-        onClick={() => {
-          const free = able.find((p) => !job.hidden.some((h) => h.part === p.id))!;
-          set([...job.hidden, { part: free.id, damage: damagesOf(free)[0]! }], 'hidden');
-        }}
+        disabled={!free || job.hidden.length >= MOST_HIDDEN}
+        onClick={() =>
+          free && set([...job.hidden, { part: free.id, damage: damagesOf(free)[0]! }], 'hidden')
+        }
       >
         {t('strip.hideMore')}
       </Button>

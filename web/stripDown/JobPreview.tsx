@@ -11,6 +11,7 @@ import {
   type Job,
   pricesOf,
 } from '../../core/assembly';
+import { NothingWrong } from '../bench/NothingWrong';
 import { BothWays } from './BothWays';
 import { moneyText } from './jobWords';
 import { useJobPlan } from '../state/useUnitAnswers';
@@ -31,6 +32,7 @@ export function JobPreview({ job }: { job: Job }) {
   };
   return (
     <div className="job-preview">
+      {problems.length === 0 && <NothingWrong />}
       {problems.map((p) => (
         <p key={JSON.stringify(p)} className="strip-told" role="alert">
           {t(`strip.problems.${p.code}`, {

@@ -11,7 +11,7 @@ import { Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_TEXT } from '../../../core/formats';
-import { afterEdit, canHold } from './markdownSource';
+import { afterEdit, canHold, contentOf } from './markdownSource';
 import './RichText.css';
 
 interface Props {
@@ -66,8 +66,7 @@ function Rich({ label, markdown, onMarkdown }: Props) {
   });
   const editor = useEditor({
     extensions: EXTENSIONS,
-    content: markdown,
-    contentType: 'markdown',
+    content: contentOf(markdown, translator),
     // RichText.css says it.
     injectCSS: false,
     editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true' } },
@@ -80,7 +79,7 @@ function Rich({ label, markdown, onMarkdown }: Props) {
   useEffect(() => {
     if (markdown === written.current) return;
     written.current = markdown;
-    editor.commands.setContent(markdown, { contentType: 'markdown', emitUpdate: false });
+    editor.commands.setContent(contentOf(markdown, translator), { emitUpdate: false });
   }, [editor, markdown]);
   const active = useEditorState({
     editor,

@@ -1,8 +1,9 @@
 import { Markdown, MarkdownManager } from '@tiptap/markdown';
-import type { JSONContent } from '@tiptap/react';
+import { Node } from '@tiptap/pm/model';
+import { getSchema, type JSONContent } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { tooDeep } from '../../shared/markdownDepth';
-import { afterEdit, canHold, type Translator } from './markdownSource';
+import { afterEdit, canHold, contentOf, type Translator } from './markdownSource';
 
 const translator: Translator = new MarkdownManager({ extensions: [StarterKit, Markdown] });
 
@@ -67,6 +68,42 @@ test.each(HELD)('what is typed after it is added, and nothing else: %j', (text) 
   const after = afterEdit(text, typed, translator);
   expect(after.startsWith(text.trimEnd())).toBe(true);
   expect(after.slice(text.trimEnd().length).trim()).toBe('C1 & B1 < 5');
+});
+
+/** A list as it stands after each key: two items typed, with a new line between them. */
+function typedList(type: string): JSONContent[] {
+  const list = (...items: string[]): JSONContent => ({
+    type: 'doc',
+    content: [
+      {
+        type,
+        content: items.map((text) => ({
+          type: 'listItem',
+          content: [text === '' ? { type: 'paragraph' } : paragraph(text)],
+        })),
+      },
+    ],
+  });
+  return [list(''), list('o'), list('oi'), list('oi', ''), list('oi', 'p'), list('oi', 'pa')];
+}
+
+test.each([
+  ['orderedList', '1. oi\n2. pa'],
+  ['bulletList', '- oi\n- pa'],
+])('a list is typed key by key, an item that is empty yet included: %s', (type, whole) => {
+  let text = '';
+  const after = typedList(type).map((now) => (text = afterEdit(text, now, translator)));
+  expect(after[0]).toBe('');
+  expect(after.at(-1)).toBe(whole);
+});
+
+test('whatever was left off in the middle of a list opens as what the editor may hold', () => {
+  const schema = getSchema([StarterKit, Markdown]);
+  for (const text of ['', '1. ', '1. a\n2. ', '1. \n2. b', '- a\n- ', '1. a\n   - \n2. b']) {
+    const doc = Node.fromJSON(schema, contentOf(text, translator));
+    expect(() => doc.check()).not.toThrow();
+  }
+  expect(canHold('1. a\n2. ', translator)).toBe(true);
 });
 
 test('one paragraph changed: the others keep their marks', () => {

@@ -26,13 +26,34 @@ function meaningOf(markdown: string): string {
 const written = (translator: Translator, node: JSONContent): string =>
   translator.serialize({ type: 'doc', content: [node] });
 
+/** An item of a list that nothing is written in yet holds an empty paragraph: so the editor has it, and so it is written. */
+function filled(node: JSONContent): JSONContent {
+  const content = node.content?.map(filled);
+  if (node.type === 'listItem' && !content?.length)
+    return { ...node, content: [{ type: 'paragraph' }] };
+  return content ? { ...node, content } : node;
+}
+
+/** A text as the editor holds it: without any, one empty paragraph. */
+export function contentOf(markdown: string, translator: Translator): JSONContent {
+  const { content = [], ...doc } = translator.parse(markdown);
+  return { ...doc, content: content.length === 0 ? [{ type: 'paragraph' }] : content.map(filled) };
+}
+
+const saysSomething = (node: JSONContent): boolean =>
+  (node.text ?? '') !== '' || (node.content ?? []).some(saysSomething);
+
+/** A list that nothing is written in yet. */
+const isEmptyList = (node: JSONContent): boolean =>
+  /List$/.test(node.type ?? '') && !saysSomething(node);
+
 function partsOf(markdown: string, translator: Translator): Part[] {
   const nodes = fromMarkdown(markdown).children;
   return nodes.map((node, k) => {
     const [from, to] = [node.position!.start.offset!, node.position!.end.offset!];
     const raw = markdown.slice(from, to);
     const next = nodes[k + 1]?.position!.start.offset ?? markdown.length;
-    const own = translator.parse(raw).content ?? [];
+    const own = contentOf(raw, translator).content ?? [];
     const canonical = own.length === 1 ? written(translator, own[0]!) : '';
     return { raw, after: markdown.slice(to, next), canonical };
   });
@@ -73,6 +94,7 @@ function plain(markdown: string): string {
 export function afterEdit(before: string, now: JSONContent, translator: Translator): string {
   const parts = partsOf(before, translator);
   const nodes = (now.content ?? [])
+    .filter((node) => !isEmptyList(node))
     .map((node) => written(translator, node))
     .filter((text) => text.trim() !== '');
   const matched = longestCommon(

@@ -59,7 +59,9 @@ export function PartEditor({ draft }: { draft: Part }) {
           value={draft.name}
           onChange={(e) => change({ ...draft, name: e.target.value }, 'name')}
         />
-        <ModelProblems problems={problems} />
+        {!(problems.length === 0 && TELLS_ITSELF.has(draft.format)) && (
+          <ModelProblems problems={problems} />
+        )}
         <Fields part={draft} problems={problems} onPart={change} />
         <label className="field">
           <span className="label">{t('unitEditor.notes')}</span>
@@ -73,6 +75,14 @@ export function PartEditor({ draft }: { draft: Part }) {
     </main>
   );
 }
+
+/** Whose own sheet tells more of what is wrong than its form does: only there it can be said that nothing is. */
+const TELLS_ITSELF: ReadonlySet<Part['format']> = new Set<Part['format']>([
+  'fair-sprocket/hydraulics',
+  'fair-sprocket/fault-case',
+  'fair-sprocket/job',
+  'fair-sprocket/clutch-pack',
+]);
 
 function Preview({ part, onPart }: Omit<FieldsProps, 'problems'>) {
   const services = useServices();

@@ -6,6 +6,7 @@ import {
   planFindings,
   type HydraulicPlan,
 } from '../../../core/hydraulics';
+import { NothingWrong } from '../../bench/NothingWrong';
 import { FindingsList } from '../../shared/FindingsList';
 import { Sheet } from '../../shared/Sheet';
 import { OilPlanView } from '../../shift/OilPlanView';
@@ -33,7 +34,11 @@ export function PlanPreview({ plan }: { plan: HydraulicPlan }) {
       <Sheet label={t('oil.sheet')}>
         <OilPlanView plan={plan} state={state} running={running} />
       </Sheet>
-      <FindingsList items={found.map((f) => t(`oil.findings.${f.kind}`, { about: f.about }))} />
+      {found.length === 0 ? (
+        <NothingWrong />
+      ) : (
+        <FindingsList items={found.map((f) => t(`oil.findings.${f.kind}`, { about: f.about }))} />
+      )}
     </>
   );
 }
