@@ -4,13 +4,12 @@ import {
   OrderedListOutlined,
   UnorderedListOutlined,
 } from '../../shared/icons';
-import { Markdown, MarkdownManager } from '@tiptap/markdown';
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
-import StarterKit from '@tiptap/starter-kit';
 import { Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MOST_TEXT } from '../../../core/formats';
+import { EXTENSIONS, translator } from './editing';
 import { afterEdit, canHold, contentOf } from './markdownSource';
 import './RichText.css';
 
@@ -19,9 +18,6 @@ interface Props {
   markdown: string;
   onMarkdown: (markdown: string) => void;
 }
-
-const EXTENSIONS = [StarterKit, Markdown];
-const translator = new MarkdownManager({ extensions: EXTENSIONS });
 
 /** Text with bold, lists and headings, kept as Markdown; what the editor can't hold is edited as it is written. */
 export function RichText(props: Props) {

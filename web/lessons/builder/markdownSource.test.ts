@@ -1,11 +1,9 @@
-import { Markdown, MarkdownManager } from '@tiptap/markdown';
 import { Node } from '@tiptap/pm/model';
 import { getSchema, type JSONContent } from '@tiptap/react';
-import StarterKit from '@tiptap/starter-kit';
+import { randomFromSeed } from '../../../core/numerics';
 import { tooDeep } from '../../shared/markdownDepth';
-import { afterEdit, canHold, contentOf, type Translator } from './markdownSource';
-
-const translator: Translator = new MarkdownManager({ extensions: [StarterKit, Markdown] });
+import { EXTENSIONS, translator } from './editing';
+import { afterEdit, canHold, contentOf } from './markdownSource';
 
 /** What instructors write, and how others write Markdown: forty samples that the editor holds. */
 const HELD = [
@@ -98,12 +96,71 @@ test.each([
 });
 
 test('whatever was left off in the middle of a list opens as what the editor may hold', () => {
-  const schema = getSchema([StarterKit, Markdown]);
-  for (const text of ['', '1. ', '1. a\n2. ', '1. \n2. b', '- a\n- ', '1. a\n   - \n2. b']) {
+  const schema = getSchema(EXTENSIONS);
+  for (const text of [
+    '',
+    '1. ',
+    '1. a\n2. ',
+    '1. \n2. b',
+    '- a\n- ',
+    '1. a\n   - \n2. b',
+    '---\n\n>',
+    '- 1. y\n\n  q',
+    '1. \n   > q',
+  ]) {
     const doc = Node.fromJSON(schema, contentOf(text, translator));
     expect(() => doc.check()).not.toThrow();
   }
   expect(canHold('1. a\n2. ', translator)).toBe(true);
+});
+
+/** Documents of the editor's own kinds of blocks, some of them empty, drawn from a seed. */
+function drawnDocs(seed: string, count: number): JSONContent[] {
+  const random = randomFromSeed(seed);
+  const pick = <T>(of: readonly T[]): T => of[random.whole(0, of.length - 1)]!;
+  const words = (): JSONContent[] =>
+    Array.from({ length: random.whole(0, 2) }, () => ({
+      type: 'text',
+      text: pick(['a', 'one two', '1. y', '- z', '# h', '> q', '3 * 4', 'R/S']),
+      ...(random.whole(0, 3) === 0
+        ? { marks: [{ type: pick(['bold', 'italic', 'strike']) }] }
+        : {}),
+    }));
+  const lines = (type: string, attrs = {}): JSONContent => ({ type, attrs, content: words() });
+  const block = (depth: number): JSONContent => {
+    const kinds = [
+      'paragraph',
+      'heading',
+      'horizontalRule',
+      'blockquote',
+      'bulletList',
+      'orderedList',
+    ];
+    const type = pick(depth > 2 ? kinds.slice(0, 3) : kinds);
+    if (type === 'heading') return lines(type, { level: 3 });
+    if (type === 'paragraph') return lines(type);
+    if (type === 'horizontalRule') return { type };
+    if (type === 'blockquote') return { type, content: [block(depth + 1)] };
+    const item = () => ({
+      type: 'listItem',
+      content: [lines('paragraph'), ...(random.whole(0, 2) === 0 ? [block(depth + 1)] : [])],
+    });
+    return { type, content: Array.from({ length: random.whole(1, 3) }, item) };
+  };
+  return Array.from({ length: count }, () => ({
+    type: 'doc',
+    content: Array.from({ length: random.whole(1, 3) }, () => block(0)),
+  }));
+}
+
+test('whatever stands in the editor is written, opened again, and written over by the next', () => {
+  const schema = getSchema(EXTENSIONS);
+  let text = '';
+  for (const doc of drawnDocs('blocks', 60)) {
+    text = afterEdit(text, doc, translator);
+    Node.fromJSON(schema, contentOf(text, translator)).check();
+    expect(typeof canHold(text, translator)).toBe('boolean');
+  }
 });
 
 test('one paragraph changed: the others keep their marks', () => {
@@ -117,6 +174,7 @@ test.each([
   '| a | b |\n| --- | --- |\n| 1 | 2 |',
   '![a pump](media/pump.png)',
   '<b>bold</b>',
+  '<u>underlined</u>',
   'before <br> after',
   '- [ ] to do\n- [x] done',
   '[ref]\n\n[ref]: https://example.org',

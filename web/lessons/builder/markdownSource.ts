@@ -26,18 +26,26 @@ function meaningOf(markdown: string): string {
 const written = (translator: Translator, node: JSONContent): string =>
   translator.serialize({ type: 'doc', content: [node] });
 
-/** An item of a list that nothing is written in yet holds an empty paragraph: so the editor has it, and so it is written. */
+const EMPTY: JSONContent = { type: 'paragraph' };
+
+/**
+ * What the editor's schema asks: an item of a list begins with a paragraph and a quote holds one, empty where nothing is
+ * written in it yet; and no text stands bare in an item.
+ */
 function filled(node: JSONContent): JSONContent {
-  const content = node.content?.map(filled);
-  if (node.type === 'listItem' && !content?.length)
-    return { ...node, content: [{ type: 'paragraph' }] };
-  return content ? { ...node, content } : node;
+  const inner = node.content?.map(filled) ?? [];
+  if (node.type === 'listItem') {
+    const content = inner.map((c) => (c.type === 'text' ? { ...EMPTY, content: [c] } : c));
+    return { ...node, content: content[0]?.type === 'paragraph' ? content : [EMPTY, ...content] };
+  }
+  if (node.type === 'blockquote' && inner.length === 0) return { ...node, content: [EMPTY] };
+  return node.content ? { ...node, content: inner } : node;
 }
 
 /** A text as the editor holds it: without any, one empty paragraph. */
 export function contentOf(markdown: string, translator: Translator): JSONContent {
   const { content = [], ...doc } = translator.parse(markdown);
-  return { ...doc, content: content.length === 0 ? [{ type: 'paragraph' }] : content.map(filled) };
+  return { ...doc, content: content.length === 0 ? [EMPTY] : content.map(filled) };
 }
 
 const saysSomething = (node: JSONContent): boolean =>
