@@ -21,6 +21,7 @@ import { ClutchFields } from './ClutchFields';
 import { ClutchPreview, PackPreview } from './ClutchPreviews';
 import { PackFields } from './PackFields';
 import { PlanFields } from './PlanFields';
+import { PlanFindings } from './PlanFindings';
 import { PlanPreview } from './PlanPreview';
 import { VehicleFields } from './VehicleFields';
 import { VehiclePreview } from './VehiclePreview';
@@ -76,7 +77,7 @@ export function PartEditor({ draft }: { draft: Part }) {
   );
 }
 
-/** Whose own sheet tells more of what is wrong than its form does: only there it can be said that nothing is. */
+/** Of which more can be wrong than their form: what finds that says, too, when nothing is. */
 const TELLS_ITSELF: ReadonlySet<Part['format']> = new Set<Part['format']>([
   'fair-sprocket/hydraulics',
   'fair-sprocket/fault-case',
@@ -123,7 +124,12 @@ function Fields({ part, problems, onPart }: FieldsProps) {
     case 'fair-sprocket/clutch':
       return <ClutchFields clutch={part} problems={problems} onClutch={onPart} />;
     case 'fair-sprocket/hydraulics':
-      return <PlanFields plan={part} problems={problems} onPlan={onPart} />;
+      return (
+        <>
+          {problems.length === 0 && <PlanFindings plan={part} />}
+          <PlanFields plan={part} problems={problems} onPlan={onPart} />
+        </>
+      );
     case 'fair-sprocket/fault-case':
       return <CaseFields faultCase={part} onCase={onPart} />;
     case 'fair-sprocket/job':
