@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { DAMAGES, MEASURE_IDS, PART_KINDS, SCHOOL_WAYS, STATIONS } from '../assembly';
-import { machineModels } from './machineModels';
 import { MOST_HIDDEN } from './limits';
+import { machineModels } from './machineModels';
 import { id, markdown, name } from './parts';
 
 /** Schema of `fair-sprocket/job`, version 1. The type is `assembly/job.ts`. */

@@ -1,13 +1,11 @@
 import { useTranslation } from 'react-i18next';
 import type { Problem, TableProblem } from '../../../core/formats';
 import { WarningOutlined } from '../../shared/icons';
-import { NothingWrong } from '../../bench/NothingWrong';
 import '../../shared/FindingsList.css';
 
-/** What is wrong with the draft, each at its place; or that nothing is. */
+/** What is wrong with the draft, each at its place. */
 export function ModelProblems({ problems }: { problems: readonly Problem[] }) {
   const { t } = useTranslation();
-  if (problems.length === 0) return <NothingWrong />;
   return (
     <div className="findings" role="status">
       <WarningOutlined />

@@ -1,15 +1,8 @@
 import { Checkbox, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  MEASURED,
-  measuredIn,
-  packFindings,
-  type ClutchPack,
-  type PackRotation,
-} from '../../../core/clutch';
+import { MEASURED, measuredIn, type ClutchPack, type PackRotation } from '../../../core/clutch';
 import type { Problem } from '../../../core/formats';
-import { PackFindings } from '../../packs/PackFindings';
 import { useNumbers } from '../../shared/numbers';
 import { ChoiceField } from '../../bench/ChoiceField';
 import { NumberPaths, type NumberPath } from './NumberPaths';
@@ -83,7 +76,6 @@ export function PackFields({ pack, problems, onPack }: Props) {
   };
   return (
     <>
-      {problems.length === 0 && <PackFindings findings={packFindings(pack)} />}
       {GROUPS.map(([title, paths]) => (
         <div key={title}>
           <strong>{t(`packFields.${title}`)}</strong>

@@ -11,6 +11,9 @@ import { withNotes } from '../withNotes';
 import { CaseFields } from '../../faults/CaseFields';
 import { CasePreview } from '../../faults/CasePreview';
 import { JobFields } from '../../stripDown/JobFields';
+import { packFindings } from '../../../core/clutch';
+import { NothingWrong } from '../../bench/NothingWrong';
+import { PackFindings } from '../../packs/PackFindings';
 import { JobPreview } from '../../stripDown/JobPreview';
 import { ConverterFields } from './ConverterFields';
 import { ConverterPreview } from './ConverterPreview';
@@ -60,9 +63,7 @@ export function PartEditor({ draft }: { draft: Part }) {
           value={draft.name}
           onChange={(e) => change({ ...draft, name: e.target.value }, 'name')}
         />
-        {!(problems.length === 0 && TELLS_ITSELF.has(draft.format)) && (
-          <ModelProblems problems={problems} />
-        )}
+        <Findings part={draft} problems={problems} />
         <Fields part={draft} problems={problems} onPart={change} />
         <label className="field">
           <span className="label">{t('unitEditor.notes')}</span>
@@ -77,13 +78,24 @@ export function PartEditor({ draft }: { draft: Part }) {
   );
 }
 
-/** Of which more can be wrong than their form: what finds that says, too, when nothing is. */
-const TELLS_ITSELF: ReadonlySet<Part['format']> = new Set<Part['format']>([
-  'fair-sprocket/hydraulics',
-  'fair-sprocket/fault-case',
-  'fair-sprocket/job',
-  'fair-sprocket/clutch-pack',
-]);
+/** What is wrong with its form; and where nothing is, with what it says: a case's and a job's sheet tells that itself. */
+function Findings({ part, problems }: Omit<FieldsProps, 'onPart'>) {
+  if (problems.length > 0) return <ModelProblems problems={problems} />;
+  switch (part.format) {
+    case 'fair-sprocket/hydraulics':
+      return <PlanFindings plan={part} />;
+    case 'fair-sprocket/clutch-pack':
+      return <PackFindings findings={packFindings(part)} />;
+    case 'fair-sprocket/fault-case':
+    case 'fair-sprocket/job':
+      return null;
+    case 'fair-sprocket/converter':
+    case 'fair-sprocket/engine':
+    case 'fair-sprocket/vehicle':
+    case 'fair-sprocket/clutch':
+      return <NothingWrong />;
+  }
+}
 
 function Preview({ part, onPart }: Omit<FieldsProps, 'problems'>) {
   const services = useServices();
@@ -124,12 +136,7 @@ function Fields({ part, problems, onPart }: FieldsProps) {
     case 'fair-sprocket/clutch':
       return <ClutchFields clutch={part} problems={problems} onClutch={onPart} />;
     case 'fair-sprocket/hydraulics':
-      return (
-        <>
-          {problems.length === 0 && <PlanFindings plan={part} />}
-          <PlanFields plan={part} problems={problems} onPlan={onPart} />
-        </>
-      );
+      return <PlanFields plan={part} problems={problems} onPlan={onPart} />;
     case 'fair-sprocket/fault-case':
       return <CaseFields faultCase={part} onCase={onPart} />;
     case 'fair-sprocket/job':
