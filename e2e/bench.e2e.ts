@@ -102,9 +102,11 @@ test('what cannot be built is explained in place, with a way out', async () => {
   await b.press('button', 'Ring follows: sun + 2 × pinion');
   await b.fill('spinbutton', 'Ring teeth', `72${Key.TAB}`);
   await b.see('This set can’t be built.');
-  // A number beyond the limits is told, and the one before it kept.
+  // A number beyond the limits is told, and the one before it kept: not the 99 on the way there.
+  const before = await (await b.role('spinbutton', 'Sun teeth')).getAttribute('value');
   await b.fill('spinbutton', 'Sun teeth', `999${Key.TAB}`);
   await b.see(/999 is beyond 8 to \d+: the number before it is kept/);
+  await b.holds('spinbutton', 'Sun teeth', before!);
   await b.fill('spinbutton', 'Sun teeth', `30${Key.TAB}`);
   await b.see('ring must be 30 + 2 × 20 = 70, not 72');
   await b.press('button', 'Make the ring 70');

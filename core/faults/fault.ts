@@ -72,6 +72,7 @@ export const PARTS = [
   'coupling',
 ] as const;
 export type Part = (typeof PARTS)[number];
+export const isPart = (target: string): target is Part => PARTS.some((p) => p === target);
 export type FaultSite = 'friction' | 'one-way' | 'sleeve' | 'link' | 'gearset' | 'shaft' | Part;
 
 /** `times`: over what is usual for this fault. Shares are 0 to 1. */

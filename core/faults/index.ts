@@ -88,6 +88,7 @@ export {
 export {
   FAULT_KINDS,
   FAULT_SPECS,
+  isPart,
   faultKey,
   levelsOf,
   REMEDIES,

@@ -22,6 +22,7 @@ import {
   faultText,
   readingText,
   severityText,
+  targetName,
   wordText,
 } from './faultWords';
 
@@ -50,6 +51,12 @@ const rigs: [string, Rig][] = [
 /** Checks that step the drivetrain through time are left out: their words are few, and the tests of core meet them all. */
 const QUICK = (kind: string) => kind !== 'start' && kind !== 'shift';
 const WELL_PUT = /\{\{|undefined|NaN|faults\.|desk\./;
+
+test('what another unit had is called by its id: it stands in a case until its cause is chosen again', () => {
+  const unit = cases[0]!.unit ?? null;
+  expect(targetName(t, unit, 'M2')).toBe('M2');
+  expect(targetName(t, unit, 'oil-pump')).toBe('Oil pump');
+});
 
 test.each(rigs)('every fault, check and reading of the %s has words', (_name, rig) => {
   const shop = openShop(rig);

@@ -1,6 +1,7 @@
 import type { TFunction } from 'i18next';
 import {
   FAULT_SPECS,
+  isPart,
   levelsOf,
   priceAlone,
   severityOf,
@@ -24,7 +25,7 @@ export const drawnName = (
 ): string =>
   t('desk.drawnName', { name: (unit ?? vehicle ?? clutch)?.name ?? t('faults.parts.coupling') });
 
-/** "C1, Forward clutch", "P1, sun", "Layshaft", "oil pump". */
+/** "C1, Forward clutch", "P1, sun", "Layshaft", "oil pump"; the id alone of what this unit does not have. */
 export function targetName(t: TFunction, unit: Unit | null, target: string): string {
   const element = unit?.elements.find((e) => e.id === target);
   if (element) return element.name === '' ? target : `${target}, ${element.name}`;
@@ -32,7 +33,7 @@ export function targetName(t: TFunction, unit: Unit | null, target: string): str
   if (unit?.members.some((m) => m.id === target)) return memberName(unit, target);
   const [set, port] = target.split('.');
   if (port) return `${set}, ${t(`faults.ports.${port}`)}`;
-  return t(`faults.parts.${target}`);
+  return isPart(target) ? t(`faults.parts.${target}`) : target;
 }
 
 /** What an element, a set or a link is called on a chart; the whole name of anything else. */

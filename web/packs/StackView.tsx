@@ -57,7 +57,7 @@ export function StackView({ pack, plate, onPlate, onPack, newId, hideGauge = fal
   const name = (p: Plate) =>
     t('pack.plateName', { kind: t(`pack.kinds.${p.kind}`), thickness: gapText(p.thickness) });
   return (
-    <Sheet label={t('pack.drawing')}>
+    <Sheet label={t('pack.drawing')} grows>
       <div className="stack-view" ref={box}>
         <div className="stack-drum" aria-hidden="true" />
         <div className="stack-row">

@@ -4,10 +4,17 @@ import './Sheet.css';
 const COLUMNS = ['1', '2', '3', '4', '5', '6'];
 const ROWS = ['A', 'B', 'C', 'D'];
 
+interface Props {
+  label: string;
+  /** On a phone it is as high as what stands on it. */
+  grows?: boolean;
+  children: ReactNode;
+}
+
 /** A drawing sheet: frame with zone marks. What is drawn fills it. */
-export function Sheet({ label, children }: { label: string; children: ReactNode }) {
+export function Sheet({ label, grows = false, children }: Props) {
   return (
-    <section className="sheet" role="group" aria-label={label}>
+    <section className="sheet" role="group" aria-label={label} data-grows={grows}>
       <div className="sheet-zones sheet-zones-top" aria-hidden="true">
         {COLUMNS.map((mark) => (
           <span key={mark}>{mark}</span>

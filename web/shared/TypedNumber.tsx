@@ -1,5 +1,5 @@
 import { Button, InputNumber, type InputNumberProps } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { formatAsTyped, formatLimit, formatNumber } from './numbers';
 import { readNumber } from './readNumber';
@@ -7,9 +7,20 @@ import './NumberField.css';
 
 type Props = Omit<
   InputNumberProps<number>,
-  'min' | 'max' | 'onChange' | 'onInput' | 'parser' | 'decimalSeparator' | 'aria-label'
+  | 'value'
+  | 'onFocus'
+  | 'onBlur'
+  | 'onPressEnter'
+  | 'min'
+  | 'max'
+  | 'onChange'
+  | 'onInput'
+  | 'parser'
+  | 'decimalSeparator'
+  | 'aria-label'
 > & {
   label: string;
+  value: number | null;
   min?: number;
   max?: number;
   /** Only told numbers within the limits; `null` when it is emptied, or while it is not clear what was meant. */
@@ -26,16 +37,20 @@ const NOT_READ = 'not a number';
 
 /**
  * A field for a number, with a point or a comma. Where it can't be told which number was meant it asks; beyond its limits it
- * says so and keeps the last good one.
+ * says so and, once that is left, has the number from before: the first digits of what was typed were not meant, either.
  */
 export function TypedNumber(props: Props) {
-  const { label, min = -Infinity, max = Infinity, onValue, status, ...rest } = props;
+  const { label, value, min = -Infinity, max = Infinity, onValue, status, ...rest } = props;
   const { t } = useTranslation();
   const [doubt, setDoubt] = useState<Doubt | null>(null);
-  const take = (value: number | null) => {
-    const beyond = value !== null && (value < min || value > max);
-    setDoubt(beyond ? { kind: 'beyond', value } : null);
-    if (!beyond) onValue(value);
+  const before = useRef(value);
+  const take = (typed: number | null) => {
+    const beyond = typed !== null && (typed < min || typed > max);
+    setDoubt(beyond ? { kind: 'beyond', value: typed } : null);
+    if (!beyond) onValue(typed);
+  };
+  const leave = () => {
+    if (doubt?.kind === 'beyond' && value !== before.current) onValue(before.current);
   };
   const bad = doubt ? 'error' : status;
   return (
@@ -44,7 +59,13 @@ export function TypedNumber(props: Props) {
         {...rest}
         {...(bad ? { status: bad } : {})}
         aria-label={label}
+        value={value}
         inputMode="decimal"
+        onFocus={() => {
+          before.current = value;
+        }}
+        onBlur={leave}
+        onPressEnter={leave}
         parser={(text) => {
           const read = readNumber(text ?? '');
           // The field takes a string too, whatever its type says; one that is no number changes nothing.
