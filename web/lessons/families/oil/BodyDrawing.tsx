@@ -39,85 +39,87 @@ export function BodyDrawing({ body, job, turn, order, onBolt }: Props) {
   const [long, wide] = [SCALE * body.plate.length, SCALE * body.plate.width];
   const size = { width: long + 2 * MARGIN + EDGE_ROOM, height: wide + 2 * MARGIN + EDGE_ROOM };
   return (
-    <svg
-      ref={ref}
-      className="body-drawing"
-      viewBox={`0 0 ${size.width} ${size.height}`}
-      preserveAspectRatio="xMidYMid meet"
-      role="group"
-      aria-label={t('oilPrompts.bolts.fromBelow')}
-      style={leastLetters(place, size)}
-      {...(onBolt ? fingerReach : {})}
-    >
-      <g transform={`translate(${MARGIN + long / 2} ${MARGIN + wide / 2})`}>
-        <rect
-          className="body-face"
-          x={-long / 2}
-          y={-wide / 2}
-          width={long}
-          height={wide}
-          rx="10"
-        />
-        {body.bores.map((id, k) => {
-          const x = long * ((k + 0.5) / body.bores.length - 0.5);
-          return <path key={id} className="body-bore" d={`M${x} ${-0.36 * wide}V${0.36 * wide}`} />;
-        })}
-        {body.pushes.map(({ element, x, y }) => (
-          <g key={element} className="body-spring">
-            <circle cx={SCALE * x} cy={SCALE * y} r="20" />
-            <text x={SCALE * x} y={SCALE * y + 5} textAnchor="middle">
-              {element}
-            </text>
-          </g>
-        ))}
-        {body.bolts.map((bolt, n) => (
-          <BoltHead
-            key={bolt.id}
-            bolt={bolt}
-            number={order.indexOf(bolt.id) + 1}
-            strain={turn && turn.stresses[n]! / BOLT_YIELD}
-            out={turn !== null && turn.heads[n] === null}
-            turned={turn?.bolt === bolt.id}
-            onBolt={onBolt}
+    <figure className="body-figure">
+      <svg
+        ref={ref}
+        className="body-drawing"
+        viewBox={`0 0 ${size.width} ${size.height}`}
+        preserveAspectRatio="xMidYMid meet"
+        role="group"
+        aria-label={t('oilPrompts.bolts.fromBelow')}
+        style={leastLetters(place, size)}
+        {...(onBolt ? fingerReach : {})}
+      >
+        <g transform={`translate(${MARGIN + long / 2} ${MARGIN + wide / 2})`}>
+          <rect
+            className="body-face"
+            x={-long / 2}
+            y={-wide / 2}
+            width={long}
+            height={wide}
+            rx="10"
           />
-        ))}
-        <g aria-hidden="true">
-          {order.map((id, k) => {
-            const bolt = body.bolts.find((b) => b.id === id);
-            const r = HEAD * (bolt?.head ?? 0);
+          {body.bores.map((id, k) => {
+            const x = long * ((k + 0.5) / body.bores.length - 0.5);
             return (
-              bolt && (
-                <text
-                  key={id}
-                  className="body-bolt-number"
-                  x={SCALE * bolt.x + r + 3}
-                  y={SCALE * bolt.y - r + 2}
-                >
-                  {k + 1}
-                </text>
-              )
+              <path key={id} className="body-bore" d={`M${x} ${-0.36 * wide}V${0.36 * wide}`} />
             );
           })}
+          {body.pushes.map(({ element, x, y }) => (
+            <g key={element} className="body-spring">
+              <circle cx={SCALE * x} cy={SCALE * y} r="20" />
+              <text x={SCALE * x} y={SCALE * y + 5} textAnchor="middle">
+                {element}
+              </text>
+            </g>
+          ))}
+          {body.bolts.map((bolt, n) => (
+            <BoltHead
+              key={bolt.id}
+              bolt={bolt}
+              number={order.indexOf(bolt.id) + 1}
+              strain={turn && turn.stresses[n]! / BOLT_YIELD}
+              out={turn !== null && turn.heads[n] === null}
+              turned={turn?.bolt === bolt.id}
+              onBolt={onBolt}
+            />
+          ))}
+          <g aria-hidden="true">
+            {order.map((id, k) => {
+              const bolt = body.bolts.find((b) => b.id === id);
+              const r = HEAD * (bolt?.head ?? 0);
+              return (
+                bolt && (
+                  <text
+                    key={id}
+                    className="body-bolt-number"
+                    x={SCALE * bolt.x + r + 3}
+                    y={SCALE * bolt.y - r + 2}
+                  >
+                    {k + 1}
+                  </text>
+                )
+              );
+            })}
+          </g>
         </g>
-      </g>
-      <text className="body-note" x={MARGIN} y={size.height - 8}>
-        {t('oilPrompts.bolts.legend')}
-      </text>
-      <Edge
-        body={body}
-        job={job}
-        turn={turn}
-        along="x"
-        at={[MARGIN + long / 2, wide + 2 * MARGIN + 8]}
-      />
-      <Edge
-        body={body}
-        job={job}
-        turn={turn}
-        along="y"
-        at={[long + 2 * MARGIN + 8, MARGIN + wide / 2]}
-      />
-    </svg>
+        <Edge
+          body={body}
+          job={job}
+          turn={turn}
+          along="x"
+          at={[MARGIN + long / 2, wide + 2 * MARGIN + 8]}
+        />
+        <Edge
+          body={body}
+          job={job}
+          turn={turn}
+          along="y"
+          at={[long + 2 * MARGIN + 8, MARGIN + wide / 2]}
+        />
+      </svg>
+      <figcaption>{t('oilPrompts.bolts.legend')}</figcaption>
+    </figure>
   );
 }
 
