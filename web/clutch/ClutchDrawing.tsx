@@ -70,6 +70,10 @@ export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: 
   );
 }
 
+/** Below a line of text, and above one, however large letters come to be. */
+const NEXT_LINE = '1.3em';
+const LINE_BEFORE = '-1em';
+
 const path = (points: readonly Place[]): string =>
   `M${points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}`;
 
@@ -178,7 +182,7 @@ function Readings({ drawing, model, clutch }: Omit<Props, 'onPedal'> & { drawing
           ? t('clutch.bearingIs', { force: numbers.quantity(point.bearingLoad, 'force') })
           : t('clutch.bearingFree')}
       </text>
-      <text x={anchors.bearing.x} y={anchors.bearing.y + 11} className="clutch-note">
+      <text x={anchors.bearing.x} y={anchors.bearing.y} dy={NEXT_LINE} className="clutch-note">
         {t(
           clutch.cover.spring.kind === 'diaphragm' ? 'clutch.parts.fingers' : 'clutch.parts.levers',
           { ratio: formatNumber(leverRatio(clutch.cover), 1) },
@@ -267,7 +271,13 @@ function Pedal({ drawing, model, reach, onPedal }: PedalProps) {
       <path className="clutch-floor" d={`M${floor.x - 26} ${floor.y + 15}H${rest.x + 20}`} />
       <path className="clutch-pad" d={padShape(pivot, pad)} />
       <circle className="clutch-grip" cx={pad.x} cy={pad.y} r={Math.max(19, reach)} />
-      <text x={floor.x - 30} y={floor.y + 12} textAnchor="end" className="clutch-big">
+      <text
+        x={floor.x - 30}
+        y={floor.y + 22}
+        dy={LINE_BEFORE}
+        textAnchor="end"
+        className="clutch-big"
+      >
         {formatNumber(100 * share, 0)} %
       </text>
       <text x={floor.x - 30} y={floor.y + 22} textAnchor="end" className="clutch-note">

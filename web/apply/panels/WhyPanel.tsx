@@ -33,7 +33,7 @@ export function WhyPanel({ unit, solution, marked = null }: Props) {
   return (
     <>
       {formula && (
-        <p className="why-formula">
+        <div className="why-formula" role="group" tabIndex={0} aria-label={t('apply.formulaInTeeth')}>
           <span className="math">
             <i>i</i> <span className="math-sign">=</span>
             <span className="math-fraction">
@@ -41,7 +41,7 @@ export function WhyPanel({ unit, solution, marked = null }: Props) {
               <span>{polynomial(formula.under)}</span>
             </span>
           </span>
-        </p>
+        </div>
       )}
       {formula && <TeethLegend unit={unit} formula={[formula.over, formula.under]} />}
       <ol className="worked" aria-label={t('bench.worked')}>
