@@ -33,7 +33,12 @@ export function WhyPanel({ unit, solution, marked = null }: Props) {
   return (
     <>
       {formula && (
-        <div className="why-formula" role="group" tabIndex={0} aria-label={t('apply.formulaInTeeth')}>
+        <div
+          className="why-formula"
+          role="group"
+          tabIndex={0}
+          aria-label={t('apply.formulaInTeeth')}
+        >
           <span className="math">
             <i>i</i> <span className="math-sign">=</span>
             <span className="math-fraction">
