@@ -207,6 +207,11 @@ export function screenList(browser: () => Browser): Screen[] {
       [press('Begin'), press(/4 A launch/)],
     ],
     [
+      'builder, symptom table',
+      '/teach/lessons/good-gears-bad-gears',
+      [() => b.see('B2, Low and reverse brake: will not come on')],
+    ],
+    [
       'builder, converter bench',
       '/teach/lessons/why-it-multiplies',
       [press('4 Try it freely'), () => b.see(/student may/i)],
