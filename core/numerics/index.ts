@@ -26,7 +26,7 @@ export {
   type Polynomial,
 } from './polynomial';
 export { nullVector } from './nullVector';
-export { fingerprint, randomFromSeed, type Random } from './random';
+export { fingerprint, randomFromSeed, seedFrom, type Random } from './random';
 export { PIVOT_SHARE, SAME_ANSWER, sameNumber } from './tolerances';
 export { monotoneCurve, type Curve } from './monotone';
 export { findRoot, type Root } from './root';

@@ -25,6 +25,9 @@ function hash32(text: string, basis: number): number {
 export const fingerprint = (text: string): string =>
   hash32(text, 0x811c9dc5).toString(16).padStart(8, '0');
 
+/** A seed, from which something is drawn later. */
+export const seedFrom = (random: Random): string => random.whole(0, 2 ** 48).toString(36);
+
 export function randomFromSeed(seed: string): Random {
   let a = hash32(seed, 0x811c9dc5);
   let b = hash32(seed, 0x9e3779b9);

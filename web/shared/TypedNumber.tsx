@@ -50,7 +50,8 @@ export function TypedNumber(props: Props) {
     if (!beyond) onValue(typed);
   };
   const leave = () => {
-    if (doubt?.kind === 'beyond' && value !== before.current) onValue(before.current);
+    if (doubt?.kind !== 'beyond') before.current = value;
+    else if (value !== before.current) onValue(before.current);
   };
   const bad = doubt ? 'error' : status;
   return (

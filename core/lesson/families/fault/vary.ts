@@ -1,12 +1,11 @@
 import { checksOf, rigOfCase, rigOfUnit, singleFaults, type CaseFault } from '../../../faults';
 import type { Unit } from '../../../geartrain';
-import type { Random } from '../../../numerics';
+import { seedFrom, type Random } from '../../../numerics';
 import type { Family } from '../../family';
 import type { FaultTypes } from './types';
 
 /** Checks that come to those that an instructor offers. */
 const MORE_CHECKS = 2;
-const MOST_SEED = 2 ** 48;
 
 /** Another fault of the same unit. What an instructor wrote of one would be wrong of another. */
 export const vary: Family<FaultTypes>['vary'] = {
@@ -31,7 +30,7 @@ export const vary: Family<FaultTypes>['vary'] = {
     ...question,
     prompt: '',
     // As hard for every student.
-    draw: { seed: random.whole(0, MOST_SEED).toString(36), difficulty: 'middling' },
+    draw: { seed: seedFrom(random), difficulty: 'middling' },
   }),
 };
 
