@@ -53,9 +53,7 @@ export const GearSetsEditor = memo(function GearSetsEditor({ unit, onUnit }: Edi
                   onUnit(changeGearSet(next, k, { ...set, [port]: chosen }))
                 }
               />
-              {port === 'carrier' ? (
-                <span />
-              ) : (
+              {port !== 'carrier' && (
                 <Teeth unit={unit} onUnit={onUnit} set={set} index={k} part={port} />
               )}
             </div>
