@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import type { Browser } from './browser';
 import { chooseOption } from './choose';
 import { questionScreens } from './questionScreens';
@@ -70,7 +71,16 @@ export function screenList(browser: () => Browser): Screen[] {
     ['clutch bench, drive off', '/teach/clutch', [radio('Drive off'), () => b.see('slips')]],
     ['clutch bench, drag test', '/teach/clutch', [radio('Shop tests'), radio('Drag test')]],
     ['clutch bench, adjusting', '/teach/clutch', [radio('Shop tests'), radio('Adjust')]],
-    ['pack bench', '/teach/clutch/packs', [() => b.see('nearest to the middle')]],
+    [
+      'pack bench',
+      '/teach/clutch/packs',
+      [
+        () => b.see('nearest to the middle'),
+        press('end plate, 4.50 mm'),
+        () => b.fill('spinbutton', 'Thickness', `999999${Key.TAB}`),
+        () => b.see('the number before it is kept'),
+      ],
+    ],
     [
       'pack bench, upgrades',
       '/teach/clutch/packs',
@@ -155,7 +165,11 @@ export function screenList(browser: () => Browser): Screen[] {
       [radio('Together'), press('Case'), press('Put it in'), press('Air check')],
     ],
     ['editor, job', '/teach/models/jobs/wherry-whole', [() => b.see('What was hidden')]],
-    ['unit editor', '/teach/models/units/harbour-trainer', [() => b.see('Nothing wrong found')]],
+    [
+      'unit editor',
+      '/teach/models/units/wherry-four',
+      [() => b.see('Nothing wrong found'), press('Gear pair')],
+    ],
     ['unit editor, elements', '/teach/models/units/quay-four', [radio('Elements')]],
     ['unit editor, members', '/teach/models/units/quay-four', [radio('Members')]],
     [

@@ -173,7 +173,7 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'clutch-start',
     route: '/teach/clutch',
-    size: [820, 1180],
+    size: [820, 1356],
     steps: async (b) => {
       await b.press('radio', 'Drive off');
       await b.see('A clean start.');

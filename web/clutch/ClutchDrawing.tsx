@@ -54,7 +54,12 @@ export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: 
       >
         <Parts drawing={drawing} touching={point.clamp > 0} />
         {!hideReadings && <Readings drawing={drawing} model={model} clutch={clutch} />}
-        <text className="clutch-note" x={drawing.width} y={drawing.height - 1} textAnchor="end">
+        <text
+          className="clutch-note"
+          x={layout === 'tall' ? 0 : drawing.width}
+          y={drawing.height - 1}
+          textAnchor={layout === 'tall' ? 'start' : 'end'}
+        >
           {t('clutch.stretched', { times: STRETCH })}
         </text>
         {onPedal && (

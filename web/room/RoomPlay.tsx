@@ -152,7 +152,7 @@ function Led({ lesson, view, commit }: TurnProps) {
     );
   return (
     <RoomTurnContext.Provider value={room}>
-      <main className="player room-player" id="main">
+      <main className="player with-foot room-player" id="main">
         <FocusStage
           key={`${question} ${vote}`}
           lesson={lesson}

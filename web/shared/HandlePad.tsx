@@ -31,8 +31,9 @@ interface Props {
   children?: (x: (v: number) => number, y: (v: number) => number) => ReactNode;
 }
 
-const ROOMY = { left: 64, right: 24, top: 22, bottom: 52 } as const;
-const COMPACT = { left: 48, right: 14, top: 12, bottom: 24 } as const;
+/** A number beside the pad keeps clear of the handle that may stand at its line. */
+const ROOMY = { left: 72, right: 24, top: 22, bottom: 52, clear: 18 } as const;
+const COMPACT = { left: 60, right: 14, top: 12, bottom: 24, clear: 14 } as const;
 
 /** A curve drawn by its handles: dragged by pointer, or moved with the arrow keys. */
 export function HandlePad(props: Props) {
@@ -130,7 +131,7 @@ function Grid(props: GridProps) {
       {marks.map((v) => (
         <g key={v}>
           <path d={`M${x(from)} ${y(v)}H${x(to)}`} />
-          <text x={x(from) - 10} y={y(v) + 5} textAnchor="end">
+          <text x={x(from) - (compact ? COMPACT : ROOMY).clear} y={y(v) + 5} textAnchor="end">
             {props.markText(v)}
           </text>
         </g>

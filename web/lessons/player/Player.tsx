@@ -34,7 +34,7 @@ export function Player({ lesson, earlier }: Props) {
   useShortcuts({ n: () => go(index + 1), b: () => go(index - 1) });
   const step = lesson.steps[index];
   return (
-    <main className="player" id="main">
+    <main className="player with-foot" id="main">
       <StepTags
         lesson={lesson}
         current={ids[index] ?? RECORD}
