@@ -56,9 +56,9 @@ export function ClutchDrawing({ clutch, model, onPedal, hideReadings = false }: 
         {!hideReadings && <Readings drawing={drawing} model={model} clutch={clutch} />}
         <text
           className="clutch-note"
-          x={layout === 'tall' ? 0 : drawing.width}
-          y={drawing.height - 1}
-          textAnchor={layout === 'tall' ? 'start' : 'end'}
+          {...(layout === 'tall'
+            ? { y: drawing.base, dy: NEXT_LINE }
+            : { x: drawing.width, y: drawing.height - 1, textAnchor: 'end' })}
         >
           {t('clutch.stretched', { times: STRETCH })}
         </text>
