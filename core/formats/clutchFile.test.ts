@@ -45,6 +45,17 @@ test('a pack that can’t be is refused at its place', () => {
   );
   const faces = { ...FENDER.faces, innerRadius: 0.08 };
   expect(problems({ ...FENDER, faces })).toEqual(['faces.innerRadius: inner-over-outer']);
+  const turning = (change: object) =>
+    problems({ ...FENDER, rotation: { feedRadius: 0.03, mostRpm: 4800, ...change } });
+  expect(turning({ balance: { innerRadius: 0.04, fillRadius: 0.05, outerRadius: 0.06 } })).toEqual(
+    [],
+  );
+  expect(turning({ balance: { innerRadius: 0.06, fillRadius: 0.05, outerRadius: 0.06 } })).toEqual([
+    'rotation.balance.innerRadius: inner-over-outer',
+  ]);
+  expect(turning({ feedRadius: FENDER.piston.outerRadius + 0.001 })).toEqual([
+    'rotation.feedRadius: inner-over-outer',
+  ]);
   const selective = { part: 'ring', thicknesses: [0.002, 0.0018] };
   expect(problems({ ...FENDER, selective })).toEqual(['selective.thicknesses[1]: must-rise']);
   expect(problems({ ...FENDER, version: 9 })).toEqual(['too-new']);

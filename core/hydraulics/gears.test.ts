@@ -36,6 +36,21 @@ test('a place with fewer gears gives the one next to what the valves ask', () =>
   expect(gears.gearOf(two)).toBe(2);
 });
 
+test('a range whose gear the main place does not name is the one whose ratio is next to its own', () => {
+  const unit = demoUnit('harbour-trainer');
+  const renamed = (lever: string, gear: string) => ({
+    ...unit,
+    ranges: unit.ranges.map((r) => (r.lever === lever ? { ...r, gear } : r)),
+  });
+  const of = (changed: typeof unit, lever: string) =>
+    gearsOf(changed).gearOf(changed.ranges.find((r) => r.lever === lever)!);
+  expect(of(renamed('2', 'hold'), '2')).toBe(2);
+  expect(of(renamed('1', 'low'), '1')).toBe(1);
+  // What has no forward ratio, and a unit with no forward gear, are counted as the first.
+  expect(of(renamed('R', 'back'), 'R')).toBe(1);
+  expect(of({ ...unit, ranges: unit.ranges.filter((r) => r.lever === 'R') }, 'R')).toBe(1);
+});
+
 const rising = (up: number[], down: number[]) =>
   up.map((u, k) => ({ throttle: k / 2, up: u, down: down[k]! }));
 

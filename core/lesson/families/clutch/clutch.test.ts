@@ -39,6 +39,11 @@ function grade(question: ClutchQuestion, answer: ClutchAnswer, rig = RIG) {
   if (!result.ok) throw new Error(result.fault);
   return marked(result.grade);
 }
+/** A record from elsewhere may say anything: is this an answer to that question? */
+const fits = (question: ClutchQuestion, answer: ClutchAnswer): boolean => {
+  const grader = graderOf(question, { kind: 'clutch', rig: RIG });
+  return grader.ok && grader.fits(answer);
+};
 const fault = (question: ClutchQuestion, rig = RIG) => {
   const result = clutchKey(question, rig);
   return result.ok ? null : result.fault;
@@ -183,6 +188,10 @@ test('what limits an upgrade, and what a pack that holds carries', () => {
       'more-plates-carry-more',
     );
   expect(fault({ ...carried, load: 500 })).toBe('pack-would-slip');
+  const says = (answer: object) => ({ kind: 'upgrade-limit', ...answer }) as ClutchAnswer;
+  const answers = [{ limit: 'room' }, { value: 120 }, {}, { limit: 'room', value: 120 }].map(says);
+  expect(answers.map((a) => fits(limit, a))).toEqual([true, false, false, false]);
+  expect(answers.map((a) => fits(carried, a))).toEqual([false, true, false, false]);
 });
 
 test('what a question lacks is told', () => {
