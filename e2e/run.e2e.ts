@@ -79,8 +79,8 @@ test('the notes window says what is right and who would say what, and leads the 
 });
 
 /**
- * `npm run widths` leads every lesson, and each slide at every width; `npm test` one after the other: between those named each
- * kind of drawing comes.
+ * `npm test` leads those named, among which each kind of drawing comes, and looks at each slide on one of the smaller screens in
+ * turn; `npm run widths` leads every lesson, and looks on all of them.
  */
 const ALL = process.env['WIDTHS'] === 'others';
 const SMALLER = [
