@@ -41,6 +41,36 @@ test('who never pauses is saved for all that', async () => {
   expect(kept).toContain('zz');
 });
 
+test('what is taken back while it is being saved stays taken back', async () => {
+  const [lesson, title] = ['lesson:where-is-the-ball', 'Title of the lesson'];
+  await b.open(run.at('/teach/lessons/where-is-the-ball'));
+  const before = (await (await b.role('textbox', title)).getAttribute('value')) ?? '';
+  // As long as this one writes, nobody else does.
+  await b.driver.executeAsyncScript(
+    `const done = arguments[0];
+     const open = indexedDB.open('fair-sprocket');
+     open.onsuccess = () => {
+       const writing = open.result.transaction('documents', 'readwrite').objectStore('documents');
+       let held = true;
+       window.letWrite = () => { held = false; };
+       const again = () => {
+         if (held) writing.get('none').onsuccess = again;
+         else open.result.close();
+       };
+       again();
+       done();
+     };`,
+  );
+  await b.fill('textbox', title, 'Taken back');
+  await b.see('Saving');
+  await b.press('button', 'Undo');
+  await b.holds('textbox', title, before);
+  await b.driver.executeScript('window.letWrite()');
+  await b.see('Saved');
+  await b.holds('textbox', title, before);
+  expect((await stored<{ lesson: { title: string } }>(lesson)).lesson.title).toBe(before);
+});
+
 let disk: FullDisk | null = null;
 afterEach(async () => {
   if (!disk) return;

@@ -1,5 +1,5 @@
 import { jest } from '@jest/globals';
-import { draftSaver, waitFor } from './draftSaver';
+import { draftSaver, saverState, waitFor } from './draftSaver';
 
 /** A draft that is typed letter by letter into a store that can be told to refuse, to ask, or to take its time. */
 function typed() {
@@ -157,6 +157,22 @@ describe('a draft is kept', () => {
     type('');
     await pass(5000);
     expect(store.writes).toBe(0);
+    expect(saver.clean()).toBe(true);
+  });
+
+  test('a change that is taken back while it is being saved is not saved yet, and then is', async () => {
+    const { store, saver, type } = typed();
+    store.slow = 400;
+    type('a');
+    await pass(800);
+    type('');
+    expect(saverState(saver.now(), '')).toBe('saving');
+    expect(saver.clean()).toBe(false);
+    await pass(400);
+    expect(store.text).toBe('a');
+    expect(saverState(saver.now(), '')).toBe('saving');
+    await pass(400);
+    expect(store).toMatchObject({ text: '', base: 'a', writes: 2 });
     expect(saver.clean()).toBe(true);
   });
 

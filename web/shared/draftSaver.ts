@@ -39,6 +39,13 @@ export interface DraftSaver<T> {
 const PAUSE_MS = 700;
 const LONGEST_MS = 2000;
 
+/** How keeping stands for who looks at `draft`: while a save runs nothing is saved, not even what was taken back to what is stored. */
+export function saverState<T>({ state, kept }: Keeping<T>, draft: T): SaverState {
+  if (state === 'saving') return state;
+  if (draft === kept) return 'saved';
+  return state === 'idle' ? 'waiting' : state;
+}
+
 /** How long until the next save. @param since when the first change that is not kept was made, ms */
 export const waitFor = (now: number, since: number): number =>
   Math.max(0, Math.min(PAUSE_MS, since + LONGEST_MS - now));
@@ -57,11 +64,12 @@ export function draftSaver<T>(stored: T): DraftSaver<T> {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const listeners = new Set<() => void>();
 
-  const clean = () => latest.draft === keeping.kept;
+  const asKept = () => latest.draft === keeping.kept;
+  const clean = () => saverState(keeping, latest.draft) === 'saved';
   function schedule(): void {
     clearTimeout(timer);
     const { draft, sound } = latest;
-    if (clean() || draft === refused || !sound || keeping.state === 'stopped') return;
+    if (asKept() || draft === refused || !sound || keeping.state === 'stopped') return;
     since ??= Date.now();
     timer = setTimeout(() => void saveNow(), waitFor(Date.now(), since));
   }
@@ -73,7 +81,7 @@ export function draftSaver<T>(stored: T): DraftSaver<T> {
   async function saveAll(): Promise<boolean> {
     let tried: T | null = null;
     try {
-      while (!clean() && latest.sound) {
+      while (!asKept() && latest.sound) {
         const { draft, save } = latest;
         tried = draft;
         set({ state: 'saving' });

@@ -2,7 +2,7 @@ import { App, Button } from 'antd';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useBlocker } from 'react-router';
-import { draftSaver, type Draft, type SaverState } from './draftSaver';
+import { draftSaver, saverState, type Draft, type SaverState } from './draftSaver';
 
 interface Options<T> extends Draft<T> {
   /** What is stored when the screen opens. */
@@ -27,7 +27,7 @@ export interface Saver<T> {
  */
 export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T>): Saver<T> {
   const [saver] = useState(() => draftSaver(stored));
-  const { state, kept, reason } = useSyncExternalStore(saver.subscribe, saver.now);
+  const keeping = useSyncExternalStore(saver.subscribe, saver.now);
   useEffect(() => saver.changed({ draft, sound, save }));
   const { clean, saveNow, rebase } = saver;
   useEffect(() => () => void saveNow(), [saveNow]);
@@ -47,8 +47,7 @@ export function useSaver<T>({ draft, stored, sound, save, takeAlong }: Options<T
     };
   }, [clean, saveNow]);
   useAskBeforeLeaving(clean, saveNow, () => takeAlong(saver.draft()));
-  const shown: SaverState = draft === kept ? 'saved' : state === 'idle' ? 'waiting' : state;
-  return { state: shown, reason, saveNow, rebase };
+  return { state: saverState(keeping, draft), reason: keeping.reason, saveNow, rebase };
 }
 
 /** The way out by a link: what is not kept is saved first; where that fails, it asks. */
