@@ -23,7 +23,6 @@ export const saveAttempt = appThunk(
       const result = await extra.documents.saveAttempt(record, base);
       if (result.outcome === 'saved') {
         extra.tabs.post({ type: 'attempt-saved', id: record.attempt.id });
-        extra.marks.keep(extra.now());
         if (record.source !== 'demo') extra.marks.keep(extra.now());
       }
       return result;

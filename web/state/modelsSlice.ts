@@ -31,7 +31,6 @@ export const saveModel = appThunk(
       if (result.outcome === 'saved') {
         extra.tabs.post({ type: 'model-saved', kind: model.format, id: model.id });
         extra.marks.keep(extra.now());
-        extra.marks.keep(extra.now());
       }
       return result;
     } catch (error) {

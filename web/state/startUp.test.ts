@@ -112,6 +112,17 @@ test('an empty database where work was kept before is no first start', async () 
   expect(selectStorageTrouble(later.store.getState())).toBe(true);
 });
 
+test('records of the demo world that are put back are nobody’s work; a student’s own record is', async () => {
+  const { services, store } = setUp();
+  await startUp(store, services, false);
+  const put = (id: string, source: 'demo' | 'mine') =>
+    store.dispatch(saveAttempt({ record: { attempt: attempt(id), source }, base: null })).unwrap();
+  await put('demo-2', 'demo');
+  expect(services.marks.kept()).toBeNull();
+  await put('own', 'mine');
+  expect(services.marks.kept()).toBe(services.now());
+});
+
 test('what was changed of the demo world is known, models too, and what can’t be read is left alone', async () => {
   const kv = memoryStore();
   const { services, store } = setUp(kv);
