@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { By, Key, Origin } from 'selenium-webdriver';
+import { By, Key, Origin, until } from 'selenium-webdriver';
 import { openText, readEverything, readPack } from '../core/formats';
 import { openBrowser, PATIENCE_MS, type Browser } from './browser';
 import { carry } from './choose';
@@ -265,6 +265,13 @@ test('deleting a lesson can be undone; a duplicate is a lesson of its own', asyn
     async () => (await b.count('heading', 'The slip at quay two (copy)')) === 1,
     PATIENCE_MS,
   );
+  await b.press('button', 'More for The slip at quay two (copy)');
+  await b.press('menuitem', 'Delete');
+  const message = By.xpath('//span[contains(text(), "is deleted")]');
+  await b.driver.wait(until.elementLocated(message), PATIENCE_MS).click();
+  // Pointed at, it would stand for ever.
+  await b.driver.wait(async () => (await b.driver.findElements(message)).length === 0, PATIENCE_MS);
+  expect(await b.count('heading', 'The slip at quay two (copy)')).toBe(0);
 });
 
 test('reset demo keeps what the user changed as a copy', async () => {

@@ -1,6 +1,7 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../shared/useTell';
 import { DownloadOutlined } from '../shared/icons';
 import { reasonOf } from '../shared/reasonOf';
 import { useAppSelector, useServices } from '../state/hooks';
@@ -11,7 +12,7 @@ import { isDue, takeAll, TAKEN_ALONG, type MadeAt } from './everything';
 /** Everything in one file; and a word when a month of work was never taken along. */
 export function TakeAll() {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const services = useServices();
   const settings = useAppSelector((state) => state.settings);
   const library = useAppSelector(selectLibrary);
@@ -45,9 +46,9 @@ export function TakeAll() {
     try {
       const counts = await takeAll(services, settings);
       setTaken(services.now());
-      void message.success(t('takeAll.taken', counts));
+      tell.success(t('takeAll.taken', counts));
     } catch (error) {
-      void message.error(t('takeAll.failed', { reason: reasonOf(error) }));
+      tell.error(t('takeAll.failed', { reason: reasonOf(error) }));
     }
     setBusy(false);
   };

@@ -1,7 +1,8 @@
 import dayjs from 'dayjs';
-import { App, Button, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../shared/useTell';
 import type { Model } from '../../core/formats';
 import type { Lesson } from '../../core/lesson';
 import type { Past } from '../storage/records';
@@ -18,10 +19,10 @@ interface Props<T extends Lesson | Model> {
 /** Earlier versions of a document: looked at, and brought back in the place of what is there now. */
 export function VersionsButton<T extends Lesson | Model>({ document, factsOf, onBring }: Props<T>) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const { documents } = useServices();
   const [versions, setVersions] = useState<readonly Past<T>[] | null>(null);
-  const failed = () => void message.error(t('versions.failed'));
+  const failed = () => tell.error(t('versions.failed'));
   const open = () =>
     void documents
       .history(document.format, document.id)

@@ -1,5 +1,6 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../shared/useTell';
 import { useNavigate } from 'react-router';
 import { ActionCreators } from 'redux-undo';
 import type { Model } from '../../core/formats';
@@ -29,7 +30,7 @@ interface Props {
 /** Save state, undo and redo, duplicate, export, and the way to the bench. */
 export function ModelBar({ draft, autosave }: Props) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const dispatch = useAppDispatch();
   const keep = useKeep();
   const services = useServices();
@@ -47,7 +48,7 @@ export function ModelBar({ draft, autosave }: Props) {
       name: t('library.copyOf', { title: draft.name }),
     };
     if (!(await keep.model(copy, null))) return;
-    message.success(t('unitEditor.duplicated', { name: copy.name }));
+    tell.success(t('unitEditor.duplicated', { name: copy.name }));
     await navigate(editorOf(copy));
   };
   return (

@@ -1,5 +1,5 @@
-import { App } from 'antd';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../shared/useTell';
 import { useNavigate } from 'react-router';
 import type { Model } from '../../core/formats';
 import { useAppDispatch, useServices } from '../state/hooks';
@@ -10,7 +10,7 @@ import { editorOf } from '../bench/modelPlaces';
 /** Another tab saved this model: what was changed here goes on as a model of its own. */
 export function useTakeCopy() {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const dispatch = useAppDispatch();
   const keep = useKeep();
   const services = useServices();
@@ -27,7 +27,7 @@ export function useTakeCopy() {
     setTimeout(() => {
       dispatch(modelDraftOpened(copy));
       void navigate(editorOf(copy));
-      message.warning(t('unitEditor.conflict', { name: copy.name }), 8);
+      tell.warning(t('unitEditor.conflict', { name: copy.name }));
     });
     return true;
   };

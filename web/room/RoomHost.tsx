@@ -1,6 +1,7 @@
 import { App, Button, Dropdown, Input, QRCode, Segmented, Switch } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../shared/useTell';
 import { useNavigate, useParams } from 'react-router';
 import { questionsOf, type Attempt, type Lesson } from '../../core/lesson';
 import type { HostAction, RoomEntrance } from '../../core/formats';
@@ -70,14 +71,14 @@ interface LeadingProps {
 
 function Leading({ code, lesson, room, lost, act }: LeadingProps) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const questions = useMemo(() => questionsOf(lesson), [lesson]);
   const { turn } = room;
   const at = questions.findIndex((q) => q.id === turn?.question);
   const next = questions[at + 1];
   const now = (action: HostAction) =>
     void act(action).then((answer) => {
-      if (!answer.ok) void message.error(t(`room.troubles.${answer.why ?? 'no-link'}`));
+      if (!answer.ok) tell.error(t(`room.troubles.${answer.why ?? 'no-link'}`));
     });
   const ask = (question: string) => now({ kind: 'asked', question });
   return (
@@ -247,7 +248,8 @@ function Students({ room, act }: { room: Room; act: (action: HostAction) => void
 /** Puts the records into the class book, graded anew from the model, and closes the room. */
 function Ending({ lesson, room, act }: Pick<LeadingProps, 'lesson' | 'room' | 'act'>) {
   const { t } = useTranslation();
-  const { message, modal } = App.useApp();
+  const { modal } = App.useApp();
+  const tell = useTell();
   const dispatch = useAppDispatch();
   const services = useServices();
   const navigate = useNavigate();
@@ -284,8 +286,8 @@ function Ending({ lesson, room, act }: Pick<LeadingProps, 'lesson' | 'room' | 'a
           content: t('room.endHow', { count: room.students.length }),
           okText: t('room.endNow'),
           onOk: () =>
-            end().catch(
-              (error: unknown) => void message.error(t('room.endFailed', { why: String(error) })),
+            end().catch((error: unknown) =>
+              tell.error(t('room.endFailed', { why: String(error) })),
             ),
         });
       }}

@@ -1,5 +1,5 @@
-import { App } from 'antd';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../shared/useTell';
 import type { Model } from '../../core/formats';
 import { removeAttempt, saveAttempt } from './attemptsSlice';
 import { removeLesson, saveLesson, type SaveRequest } from './librarySlice';
@@ -15,15 +15,15 @@ import { writtenOrNot } from './written';
  */
 export function useKeep() {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const dispatch = useAppDispatch();
 
   async function told(done: Promise<boolean>): Promise<boolean> {
     try {
       if (await done) return true;
-      message.error(t('storage.changedElsewhere'));
+      tell.error(t('storage.changedElsewhere'));
     } catch (error) {
-      message.error(
+      tell.error(
         error instanceof InWords
           ? error.message
           : t('storage.saveFailed', { reason: reasonOf(error) }),

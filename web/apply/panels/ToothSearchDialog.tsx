@@ -1,6 +1,7 @@
-import { Alert, App, Button, Checkbox, Modal, Progress } from 'antd';
+import { Alert, Button, Checkbox, Modal, Progress } from 'antd';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../../shared/useTell';
 import {
   solveUnit,
   withTeeth,
@@ -28,7 +29,7 @@ interface Wish {
 /** Other teeth for the same arrangement: wanted ratios in, gears that can be built out. */
 export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () => void }) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const saved = useKeep();
   const services = useServices();
   const [wishes, setWishes] = useState(() => wishesOf(unit));
@@ -42,7 +43,7 @@ export function ToothSearchDialog({ unit, onClose }: { unit: Unit; onClose: () =
       id: services.newId(),
       name: t('search.nameOf', { name: unit.name }),
     };
-    if (await saved.model(made, null)) message.success(t('search.kept', { name: made.name }));
+    if (await saved.model(made, null)) tell.success(t('search.kept', { name: made.name }));
   };
   return (
     <Modal title={t('search.title')} open onCancel={onClose} footer={null} width={860}>

@@ -6,8 +6,9 @@ import {
   RedoOutlined,
   UndoOutlined,
 } from '../../shared/icons';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../../shared/useTell';
 import { ActionCreators } from 'redux-undo';
 import type { Lesson } from '../../../core/lesson';
 import { useAppDispatch, useAppSelector, useServices } from '../../state/hooks';
@@ -29,7 +30,7 @@ interface Props {
 /** Save state, undo and redo, preview and export. */
 export function BuilderBar({ draft, stepId, autosave }: Props) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const dispatch = useAppDispatch();
   const services = useServices();
   const canUndo = useAppSelector((state) => state.draft.past.length > 0);
@@ -85,7 +86,7 @@ export function BuilderBar({ draft, stepId, autosave }: Props) {
       <Button
         onClick={() =>
           void exportLesson(draft, services.documents).catch((error: unknown) =>
-            message.error(t('import.failed', { reason: reasonOf(error) })),
+            tell.error(t('import.failed', { reason: reasonOf(error) })),
           )
         }
       >

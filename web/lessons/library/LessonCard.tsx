@@ -1,6 +1,7 @@
-import { App, Button, Dropdown } from 'antd';
+import { Button, Dropdown } from 'antd';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../../shared/useTell';
 import { Link } from 'react-router';
 import { questionsOf } from '../../../core/lesson';
 import { useAppSelector, useServices } from '../../state/hooks';
@@ -77,13 +78,13 @@ function Progress({ lessonId, questions }: { lessonId: string; questions: number
 
 function TeachActions({ record }: { record: LessonRecord }) {
   const { t } = useTranslation();
-  const { message } = App.useApp();
+  const tell = useTell();
   const undoNotice = useUndoNotice();
   const keep = useKeep();
   const services = useServices();
   const { lesson, origin } = record;
   const failed = (reason: unknown) =>
-    void message.error(t('storage.saveFailed', { reason: reasonOf(reason) }));
+    tell.error(t('storage.saveFailed', { reason: reasonOf(reason) }));
 
   const duplicate = () =>
     void keep.lesson({
@@ -124,7 +125,7 @@ function TeachActions({ record }: { record: LessonRecord }) {
               label: t('library.onePage'),
               onClick: () =>
                 void exportOnePage(lesson, services.documents).catch(() => {
-                  void message.error(t('library.onePageFailed'));
+                  tell.error(t('library.onePageFailed'));
                 }),
             },
             { key: 'duplicate', label: t('library.duplicate'), onClick: duplicate },

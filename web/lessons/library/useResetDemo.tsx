@@ -1,5 +1,6 @@
 import { App } from 'antd';
 import { useTranslation } from 'react-i18next';
+import { useTell } from '../../shared/useTell';
 import { useStore } from 'react-redux';
 import { useServices } from '../../state/hooks';
 import { changedDemo, resetDemo, type ChangedDemo } from '../../state/startUp';
@@ -10,7 +11,8 @@ import { useKeep } from '../../state/useKeep';
 /** Brings the demo world back. What of it was changed is kept as copies. */
 export function useResetDemo(): () => Promise<void> {
   const { t } = useTranslation();
-  const { modal, message } = App.useApp();
+  const { modal } = App.useApp();
+  const tell = useTell();
   const keep = useKeep();
   const services = useServices();
   const store = useStore() as AppStore;
@@ -31,9 +33,9 @@ export function useResetDemo(): () => Promise<void> {
         if (!(await keep.model({ ...model, id: services.newId(), name }, null))) return;
       }
       await resetDemo(store, services);
-      void message.success(t('library.demoBack'));
+      tell.success(t('library.demoBack'));
     } catch (error) {
-      void message.error(t('storage.saveFailed', { reason: reasonOf(error) }));
+      tell.error(t('storage.saveFailed', { reason: reasonOf(error) }));
     }
   }
 
