@@ -109,7 +109,7 @@ test('two tabs edit one unit: both versions are kept', async () => {
   await other.see('Saved in this browser');
   await other.driver.switchTo().window(first);
   await other.fill('textbox', 'Name of the unit', 'Changed in the first tab');
-  await other.see('Another tab changed this unit.');
+  await other.see('Another tab changed this model.');
   await other.open(run.at('/teach/models/units'));
   await other.see('Changed in the second tab');
   await other.see('Changed in the first tab (my version)');
