@@ -268,12 +268,11 @@ test('deleting a lesson can be undone; a duplicate is a lesson of its own', asyn
   await b.press('button', 'More for The slip at quay two (copy)');
   await b.press('menuitem', 'Delete');
   const message = By.xpath('//span[contains(text(), "is deleted")]');
-  const stands = async () => (await b.driver.findElements(message)).length > 0;
   // A press beside "Undo" does not lose it. Pointed at, it would stand for ever; its own key takes it away.
   await b.driver.wait(until.elementLocated(message), PATIENCE_MS).click();
   await b.role('button', 'Undo');
   await b.press('button', 'Close');
-  await b.driver.wait(async () => !(await stands()), PATIENCE_MS);
+  await b.driver.wait(async () => (await b.driver.findElements(message)).length === 0, PATIENCE_MS);
   expect(await b.count('heading', 'The slip at quay two (copy)')).toBe(0);
 });
 

@@ -39,7 +39,10 @@ export interface DraftSaver<T> {
 const PAUSE_MS = 700;
 const LONGEST_MS = 2000;
 
-/** How keeping stands for who looks at `draft`: while a save runs nothing is saved, not even what was taken back to what is stored. */
+/**
+ * How keeping stands for who looks at `draft`. While a save runs nothing is saved: what was taken back meanwhile is as it
+ * was stored before, but not as it will be.
+ */
 export function saverState<T>({ state, kept }: Keeping<T>, draft: T): SaverState {
   if (state === 'saving') return state;
   if (draft === kept) return 'saved';

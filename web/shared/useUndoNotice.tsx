@@ -1,24 +1,25 @@
-import { Button } from 'antd';
+import { App, Button } from 'antd';
 import { useTranslation } from 'react-i18next';
 import { CloseOutlined } from './icons';
-import { useTell } from './useTell';
 
-/** Says that something is deleted, with ten seconds to think better of it. */
+/** Says that something is deleted, with ten seconds to think better of it. A press beside the offer does not lose it. */
 export function useUndoNotice(): (key: string, text: string, onUndo: () => void) => void {
   const { t } = useTranslation();
-  const tell = useTell();
-  return (key, text, onUndo) =>
-    tell.info(
-      (away) => (
+  const { message } = App.useApp();
+  return (key, text, onUndo) => {
+    const away = () => message.destroy(key);
+    const undo = () => {
+      onUndo();
+      away();
+    };
+    message.open({
+      key,
+      type: 'info',
+      duration: 10,
+      content: (
         <span>
           {text}{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              onUndo();
-              away();
-            }}
-          >
+          <Button size="small" onClick={undo}>
             {t('app.undo')}
           </Button>{' '}
           <Button
@@ -30,6 +31,6 @@ export function useUndoNotice(): (key: string, text: string, onUndo: () => void)
           />
         </span>
       ),
-      { key, seconds: 10, pressed: 'stays' },
-    );
+    });
+  };
 }

@@ -1,5 +1,5 @@
 import { Input, Select } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { MOST_NAME, MOST_TAGS } from '../../../core/formats';
@@ -45,7 +45,7 @@ export function Builder({ draft, record }: { draft: Lesson; record: LessonRecord
       { replace: true },
     );
   const step = draft.steps.find((s) => s.id === chosen) ?? draft.steps[0];
-  useFollowOtherTab(record, draft, autosave);
+  useFollowOtherTab(record, autosave);
 
   const addStep = () => {
     const added = newStep(services.newId(), t('builder.newStep', { n: draft.steps.length + 1 }));
@@ -123,16 +123,12 @@ const tagsFrom = (typed: readonly string[]): string[] => [
 /** Another tab saved a newer version: it is shown at once where nothing here is unsaved. */
 function useFollowOtherTab(
   record: LessonRecord,
-  draft: Lesson,
-  { state, rebase }: ReturnType<typeof useAutosave>,
+  { state, isNews, rebase }: ReturnType<typeof useAutosave>,
 ): void {
   const dispatch = useAppDispatch();
-  const seen = useRef(record.revision);
   useEffect(() => {
-    if (record.revision <= seen.current) return;
-    seen.current = record.revision;
-    if (record.lesson === draft || state !== 'saved') return;
+    if (state !== 'saved' || !isNews(record)) return;
     rebase(record.revision, record.lesson);
     dispatch(draftOpened(record.lesson));
-  }, [record, draft, state, rebase, dispatch]);
+  }, [record, state, isNews, rebase, dispatch]);
 }

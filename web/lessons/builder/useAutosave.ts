@@ -11,6 +11,8 @@ import { saveLesson } from '../../state/librarySlice';
 export interface Autosave extends Omit<Saver<Lesson>, 'rebase'> {
   /** What another tab has saved, in a conflict. */
   readonly other: LessonRecord | null;
+  /** Something else than what this draft is based on was stored. While a save of its own runs that can't be told yet. */
+  readonly isNews: (record: LessonRecord) => boolean;
   /** Takes a revision as the new base: after loading the other version, or to replace it. */
   readonly rebase: (revision: number, saved: Lesson | null) => void;
 }
@@ -61,5 +63,6 @@ export function useAutosave(draft: Lesson, record: LessonRecord): Autosave {
     },
     [compareWith, other],
   );
-  return { ...saver, other, rebase };
+  const isNews = useCallback((stored: LessonRecord) => stored.revision > revision.current, []);
+  return { ...saver, other, isNews, rebase };
 }
