@@ -17,11 +17,11 @@ export function useUndoNotice(): (key: string, text: string, onUndo: () => void)
       type: 'info',
       duration: 10,
       content: (
-        <span>
-          {text}{' '}
+        <span className="row">
+          <span>{text}</span>
           <Button size="small" onClick={undo}>
             {t('app.undo')}
-          </Button>{' '}
+          </Button>
           <Button
             size="small"
             type="text"
