@@ -247,15 +247,15 @@ test('a dual clutch hands over: the gear that waits, and what the wrong one cost
   await b.see('K2 takes 0.35 to 0.38 s.');
   await b.see('The engine flares.');
   await b.press('radio', 'Figures');
-  await b.role('columnheader', 'both together');
+  await b.role('columnheader', 'both together, N·m');
   await b.press('radio', 'On the road');
   await b.see('Nothing is lost: the right gear waits each time.');
   await b.press('radio', 'by hand');
   await b.see(/0\.\d\d s lost in all\. 2 to 3 at/);
   await b.press('radio', 'Creep');
   await b.see('It bears this.');
-  await b.fill('spinbutton', 'Hill, %', '30');
-  await b.fill('spinbutton', 'For, s', '60');
+  await b.fill('spinbutton', 'Hill', '30');
+  await b.fill('spinbutton', 'For', '60');
   await b.see(/Too hot after \d+ s/);
 });
 

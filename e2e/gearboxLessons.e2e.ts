@@ -72,7 +72,7 @@ test('ramps drawn by keys; the run follows the commit', async () => {
   await commit();
   await b.see('Right');
   await b.press('radio', 'Figures');
-  await b.role('columnheader', 'both together');
+  await b.role('columnheader', 'both together, N·m');
 });
 
 test('an instructor wears another side, and the answer follows', async () => {
@@ -81,6 +81,6 @@ test('an instructor wears another side, and the answer follows', async () => {
   await b.see('tips of sleeve and gear rounded: H34, front side');
   await choose('Side of a sleeve', 'H5R, front side (M 5)');
   await b.see('tips of sleeve and gear rounded: H5R, front side');
-  await b.fill('spinbutton', 'Flat on the tips, mm', '0');
+  await b.fill('spinbutton', 'Flat on the tips', '0');
   await b.see('Worn so little, the driver notices nothing.');
 });

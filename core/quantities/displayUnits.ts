@@ -7,7 +7,7 @@
  */
 export type UnitSystem = 'si' | 'inch-pound';
 
-/** Each quantity's stored unit: rev/min, N·m, kW, mm, m/s, °C, kg, N, rev/min/√(N·m), kPa, kJ. */
+/** Each quantity's stored unit: rev/min, N·m, kW, mm, m/s, °C, °C of a difference, kg, N, rev/min/√(N·m), kPa, kJ. */
 export type Quantity =
   | 'speed'
   | 'torque'
@@ -15,6 +15,7 @@ export type Quantity =
   | 'length'
   | 'road-speed'
   | 'temperature'
+  | 'temperature-rise'
   | 'mass'
   | 'force'
   | 'capacity'
@@ -41,6 +42,7 @@ const DISPLAY = {
     length: { unit: 'millimetre', factor: 1 },
     'road-speed': { unit: 'kilometrePerHour', factor: 3.6 },
     temperature: { unit: 'celsius', factor: 1 },
+    'temperature-rise': { unit: 'celsius', factor: 1 },
     mass: { unit: 'kilogram', factor: 1 },
     force: { unit: 'newton', factor: 1 },
     capacity: { unit: 'capacityNm', factor: 1 },
@@ -54,6 +56,7 @@ const DISPLAY = {
     length: { unit: 'inch', factor: 1 / 25.4 },
     'road-speed': { unit: 'milePerHour', factor: 3600 / 1609.344 },
     temperature: { unit: 'fahrenheit', factor: 1.8, offset: 32 },
+    'temperature-rise': { unit: 'fahrenheit', factor: 1.8 },
     mass: { unit: 'pound', factor: 1 / 0.45359237 },
     force: { unit: 'poundForce', factor: 1 / LBF_IN_N },
     capacity: { unit: 'capacityLbfFt', factor: Math.sqrt(LBF_FT_IN_NM) },

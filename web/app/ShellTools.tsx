@@ -15,7 +15,7 @@ export function ShellTools({ children }: { children?: ReactNode }) {
         onClick={() => dispatch(settingsChanged({ units: units === 'si' ? 'inch-pound' : 'si' }))}
         aria-label={t('app.switchUnits', { now: t(`app.${units}`) })}
       >
-        {t(`app.${units}`)}
+        {t(`app.shortUnits.${units}`)}
       </button>
       <button
         type="button"

@@ -6,6 +6,7 @@ import type { Unit } from '../../core/geartrain';
 import { creep, gearsInOrder } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
 import { CurveSheet } from '../bench/curves/CurveSheet';
+import { figuresOf } from '../bench/curves/figures';
 import { useKept } from '../shared/kept';
 import { NumberField } from '../shared/NumberField';
 import { formatNumber, useNumbers } from '../shared/numbers';
@@ -54,6 +55,7 @@ export function CreepSheet({ unit, vehicle }: Props) {
         />
         <NumberField
           label={t('creep.grade')}
+          unit="%"
           value={setting.grade}
           step={1}
           onValue={(v) => change({ grade: within(v, -20, 40) })}
@@ -67,12 +69,14 @@ export function CreepSheet({ unit, vehicle }: Props) {
         />
         <NumberField
           label={t('converter.engineSpeed')}
+          quantity="speed"
           value={setting.rpm}
           step={50}
           onValue={(v) => change({ rpm: within(v, 300, 5000) })}
         />
         <NumberField
           label={t('creep.seconds')}
+          unit="s"
           value={setting.seconds}
           step={5}
           onValue={(v) => change({ seconds: within(v, 1, 120) })}
@@ -106,6 +110,7 @@ function Crept({ unit, vehicle, pack, setting }: Props & { pack: ClutchPack; set
   const celsius = (v: number) => numbers.toDisplay(v, 'temperature');
   const torque = (v: number) =>
     `${formatNumber(numbers.toDisplay(v, 'torque'), 0)} ${numbers.unit('torque')}`;
+  const degrees = (v: number) => `${formatNumber(celsius(v), 0)} ${numbers.unit('temperature')}`;
   const hottest = course.at(-1)!.celsius;
   const verdict =
     torqueNm > canNm
@@ -126,24 +131,22 @@ function Crept({ unit, vehicle, pack, setting }: Props & { pack: ClutchPack; set
         </strong>{' '}
         {t('creep.figures', {
           torque: torque(torqueNm),
-          slip: formatNumber(slipRpm, 0),
-          power: formatNumber(watts / 1000, 1),
-          hottest: formatNumber(celsius(hottest), 0),
-          unit: numbers.unit('temperature'),
+          slip: numbers.quantity(Math.round(slipRpm), 'speed'),
+          power: numbers.quantity(watts / 1000, 'power'),
+          hottest: degrees(hottest),
         })}{' '}
         <span className="quiet">
           {t('creep.with', {
             pack: pack.name,
             vehicle: vehicle.name,
-            oil: formatNumber(celsius(OIL_C), 0),
-            unit: numbers.unit('temperature'),
+            oil: degrees(OIL_C),
           })}
         </span>
       </p>
       <CurveSheet
         title={t('crossing.views.creep')}
         x={{ title: t('launch.time'), min: 0, max: later.seconds }}
-        y={{ title: `${t('creep.hottest')}, ${numbers.unit('temperature')}` }}
+        y={{ title: numbers.headed(t('creep.hottest'), 'temperature') }}
         curves={[
           {
             label: t('creep.hottest'),
@@ -158,12 +161,15 @@ function Crept({ unit, vehicle, pack, setting }: Props & { pack: ClutchPack; set
           },
         ]}
         spoken={t('creep.shows')}
-        figures={{
-          titles: [t('launch.time'), t('creep.hottest')],
-          rows: course
-            .filter((_c, k) => k % 10 === 9)
-            .map((c) => [formatNumber(c.time, 1), formatNumber(celsius(c.celsius), 0)]),
-        }}
+        figures={figuresOf(
+          numbers,
+          course.slice(9),
+          [
+            { title: t('launch.time'), of: (c) => c.time, places: 1 },
+            { title: t('creep.hottest'), of: (c) => c.celsius, quantity: 'temperature', places: 0 },
+          ],
+          10,
+        )}
       />
       <p className="quiet">{t('creep.brake')}</p>
     </div>

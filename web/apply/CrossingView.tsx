@@ -119,9 +119,12 @@ function OneChange({ unit }: { unit: Unit }) {
         />
         <NumberField
           label={t('crossing.cut')}
-          value={Math.round(100 * setting.cut)}
+          unit="%"
+          per={100}
+          value={setting.cut}
+          within={[0, 1]}
           step={5}
-          onValue={(v) => change({ cut: Math.min(1, Math.max(0, v / 100)) })}
+          onValue={(cut) => change({ cut })}
         />
         <div className="crossing-ramps">
           <RampPad

@@ -33,6 +33,8 @@ interface Props {
   vehicle: Vehicle;
 }
 
+const RULE_UNITS = { gains: 'm/s²', brakes: 'm/s²', keeps: 's' } as const;
+
 /** A drive whose speed is drawn: which gear waits all the while, by a rule or by hand, and the time that it costs. */
 export function WaitingDrive({ unit, vehicle }: Props) {
   const { t } = useTranslation();
@@ -64,6 +66,7 @@ export function WaitingDrive({ unit, vehicle }: Props) {
   const number = (field: keyof WaitingRule, least: number, most: number) => (
     <NumberField
       label={t(`crossing.rule.${field}`)}
+      unit={RULE_UNITS[field]}
       value={rule[field]}
       step={0.05}
       onValue={(v) => change({ rule: { ...rule, [field]: Math.min(most, Math.max(least, v)) } })}

@@ -7,7 +7,8 @@ import {
 } from '../../core/shift';
 import { reasonOf } from '../shared/reasonOf';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runEngagementSweep } from '../workers/clutchWorker';
@@ -21,23 +22,24 @@ interface Props {
 
 const RUNS = 200;
 
-/** From and to, and what the number is shown times. */
+interface Done {
+  readonly swept: SweptOfEngagement;
+  readonly points: readonly EngagementPoint[];
+}
+
 const limitsOf = (swept: SweptOfEngagement, life: number) =>
   ({
-    'let-up': { from: 0.2, to: 5, scale: 1, digits: 1 },
-    throttle: { from: 0.1, to: 1, scale: 100, digits: 0 },
-    grade: { from: 0, to: 0.3, scale: 100, digits: 0 },
-    wear: { from: 0, to: 1.2 * life, scale: 1000, digits: 2 },
+    'let-up': { from: 0.2, to: 5 },
+    throttle: { from: 0.1, to: 1 },
+    grade: { from: 0, to: 0.3 },
+    wear: { from: 0, to: 1.2 * life },
   })[swept];
 
 /** The same start 200 times with one thing changed, on both cores, to be cancelled. */
 export function EngagementSweep({ request, life }: Props) {
   const { t } = useTranslation();
-  const numbers = useNumbers();
   const [swept, setSwept] = useState<SweptOfEngagement>('let-up');
-  const [done, setDone] = useState<{ swept: SweptOfEngagement; points: EngagementPoint[] } | null>(
-    null,
-  );
+  const [done, setDone] = useState<Done | null>(null);
   const { running, failure, start: begin, cancel } = useSteppedWork(reasonOf);
   const start = () => {
     const points: EngagementPoint[] = [];
@@ -51,11 +53,6 @@ export function EngagementSweep({ request, life }: Props) {
       }),
     );
   };
-  const shown = done && limitsOf(done.swept, life);
-  const line = (y: (p: EngagementPoint) => number) =>
-    (done?.points ?? []).map((p) => ({ x: p.value * shown!.scale, y: y(p) }));
-  const heat = `${t('clutch.heat')}, ${numbers.unit('energy')}`;
-  const energy = (p: EngagementPoint) => numbers.toDisplay(p.summary.heat / 1000, 'energy');
   return (
     <>
       <SweepControls
@@ -71,51 +68,80 @@ export function EngagementSweep({ request, life }: Props) {
         failure={failure && t('clutch.failed', { reason: failure })}
       />
       {done && done.points.length > 0 ? (
-        <CurveSheet
-          title={t(`clutch.sweep.${done.swept}`)}
-          x={{ title: t(`clutch.sweep.axis.${done.swept}`) }}
-          y={{ title: heat, min: 0 }}
-          right={{ title: t('clutch.sweep.jerk'), min: 0 }}
-          curves={[
-            { label: heat, ink: '--wrong', points: line(energy) },
-            {
-              label: t('clutch.sweep.jerk'),
-              ink: '--driven',
-              look: 'dashed',
-              right: true,
-              points: line((p) => p.summary.jerk),
-            },
-            {
-              label: t('clutch.sweep.stalled'),
-              ink: '--ink',
-              look: 'marks',
-              points: done.points
-                .filter((p) => p.summary.stalled)
-                .map((p) => ({ x: p.value * shown!.scale, y: 0 })),
-            },
-          ]}
-          figures={{
-            titles: [
-              t(`clutch.sweep.axis.${done.swept}`),
-              t('clutch.sweep.slip'),
-              heat,
-              t('clutch.sweep.jerk'),
-              t('clutch.sweep.stalled'),
-            ],
-            rows: done.points
-              .filter((_p, k) => k % 8 === 0)
-              .map((p) => [
-                formatNumber(p.value * shown!.scale, shown!.digits),
-                formatNumber(p.summary.slipTime, 2),
-                formatNumber(energy(p), 1),
-                formatNumber(p.summary.jerk, 0),
-                t(p.summary.stalled ? 'clutch.sweep.yes' : 'clutch.sweep.no'),
-              ]),
-          }}
-        />
+        <SweepCurves done={done} />
       ) : (
         <p className="quiet">{t('clutch.sweep.said')}</p>
       )}
     </>
+  );
+}
+
+function SweepCurves({ done: { swept, points } }: { done: Done }) {
+  const { t } = useTranslation();
+  const numbers = useNumbers();
+  const changed: Measured<EngagementPoint> = {
+    title: t(`clutch.sweep.axis.${swept}`),
+    ...{
+      'let-up': { of: (p: EngagementPoint) => p.value, places: 1 },
+      throttle: { of: (p: EngagementPoint) => 100 * p.value, places: 0 },
+      grade: { of: (p: EngagementPoint) => 100 * p.value, places: 0 },
+      wear: {
+        of: (p: EngagementPoint) => 1000 * p.value,
+        quantity: 'length' as const,
+        places: numbers.system === 'si' ? 2 : 3,
+      },
+    }[swept],
+  };
+  const heat: Measured<EngagementPoint> = {
+    title: t('clutch.heat'),
+    of: (p) => p.summary.heat / 1000,
+    quantity: 'energy',
+    places: 1,
+  };
+  const jerk: Measured<EngagementPoint> = {
+    title: t('clutch.sweep.jerk'),
+    of: (p) => p.summary.jerk,
+    places: 0,
+  };
+  const line = (y: Measured<EngagementPoint>) => lineOf(numbers, points, changed, y);
+  const stalled = points.filter((p) => p.summary.stalled);
+  return (
+    <CurveSheet
+      title={t(`clutch.sweep.${swept}`)}
+      x={{ title: headOf(numbers, changed) }}
+      y={{ title: headOf(numbers, heat), min: 0 }}
+      right={{ title: jerk.title, min: 0 }}
+      curves={[
+        { label: headOf(numbers, heat), ink: '--wrong', points: line(heat) },
+        {
+          label: jerk.title,
+          ink: '--driven',
+          look: 'dashed',
+          right: true,
+          points: line(jerk),
+        },
+        {
+          label: t('clutch.sweep.stalled'),
+          ink: '--ink',
+          look: 'marks',
+          points: lineOf(numbers, stalled, changed, { title: '', of: () => 0 }),
+        },
+      ]}
+      figures={figuresOf(
+        numbers,
+        points,
+        [
+          changed,
+          { title: t('clutch.sweep.slip'), of: (p) => p.summary.slipTime, places: 2 },
+          heat,
+          jerk,
+          {
+            title: t('clutch.sweep.stalled'),
+            text: (p) => t(p.summary.stalled ? 'clutch.sweep.yes' : 'clutch.sweep.no'),
+          },
+        ],
+        8,
+      )}
+    />
   );
 }

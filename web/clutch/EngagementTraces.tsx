@@ -4,7 +4,7 @@ import type { Curve } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import type { Traced } from './traced';
-import { figuresOf, pointsOf, sideOf } from './traceSides';
+import { engagementFigures, pointsOf, sideOf } from './traceSides';
 
 interface Props {
   traced: Traced;
@@ -23,7 +23,7 @@ export function EngagementTraces({ traced, result, kept, title }: Props) {
     label: t('clutch.earlier', { number: k + 1 }),
     ink: '--idle',
     look: 'thin',
-    points: pointsOf(run, main),
+    points: pointsOf(run, main, t, numbers),
   }));
   const events = result.events.map(({ kind, time }) =>
     t('clutch.eventAt', { what: t(`clutch.events.${kind}`), time: formatNumber(time, 2) }),
@@ -36,7 +36,7 @@ export function EngagementTraces({ traced, result, kept, title }: Props) {
       {...(right ? { right: { title: right } } : {})}
       curves={[...curves, ...earlier]}
       spoken={t('clutch.runShows', { events: events.join(', ') })}
-      figures={figuresOf(result, t, numbers)}
+      figures={engagementFigures(result, t, numbers)}
     />
   );
 }

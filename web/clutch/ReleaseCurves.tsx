@@ -1,9 +1,12 @@
 import { useTranslation } from 'react-i18next';
 import type { ReleasePoint } from '../../core/clutch';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 import type { ClutchModel } from './useClutchModel';
 import { useGapText } from '../shared/useGapText';
+
+type Read = (point: ReleasePoint) => number;
 
 /** Clamp load, foot and gap over the pedal's travel, with where it stands now. */
 export function ReleaseCurves({ title, model }: { title: string; model: ClutchModel }) {
@@ -11,27 +14,39 @@ export function ReleaseCurves({ title, model }: { title: string; model: ClutchMo
   const numbers = useNumbers();
   const gapText = useGapText();
   const { curve, point } = model;
-  const x = (p: ReleasePoint) => numbers.toDisplay(1000 * p.pedal, 'length');
-  const clamp = (p: ReleasePoint) => numbers.toDisplay(p.clamp, 'force');
-  const bearing = (p: ReleasePoint) => numbers.toDisplay(p.bearingLoad, 'force');
-  const gap = (p: ReleasePoint) => numbers.toDisplay(1000 * Math.max(0, p.leastGap), 'length');
-  const line = (y: (p: ReleasePoint) => number) => curve.points.map((p) => ({ x: x(p), y: y(p) }));
-  const titles = {
-    pedal: `${t('clutch.pedalTravel')}, ${numbers.unit('length')}`,
-    force: `${t('clutch.load')}, ${numbers.unit('force')}`,
-    gap: `${t('clutch.gap')}, ${numbers.unit('length')}`,
-  };
+  const force = (title: string, of: Read): Measured<ReleasePoint> => ({
+    title,
+    of,
+    quantity: 'force',
+    places: 0,
+  });
+  const length = (title: string, of: Read, si: number, inch: number): Measured<ReleasePoint> => ({
+    title,
+    of: (p) => 1000 * of(p),
+    quantity: 'length',
+    places: numbers.system === 'si' ? si : inch,
+  });
+  const pedal = length(t('clutch.pedalTravel'), (p) => p.pedal, 0, 2);
+  const clamp = force(t('clutch.clamp'), (p) => p.clamp);
+  const bearing = force(t('clutch.bearingLoad'), (p) => p.bearingLoad);
+  const foot = force(t('clutch.foot'), (p) => Math.max(0, p.pedalForce));
+  const gap = length(t('clutch.gap'), (p) => Math.max(0, p.leastGap), 2, 3);
+  const line = (y: Measured<ReleasePoint>) => lineOf(numbers, curve.points, pedal, y);
   return (
     <CurveSheet
       title={title}
-      x={{ title: titles.pedal, min: 0, max: numbers.toDisplay(1000 * curve.floor, 'length') }}
-      y={{ title: titles.force, min: 0 }}
-      right={{ title: titles.gap, min: 0 }}
+      x={{
+        title: headOf(numbers, pedal),
+        min: 0,
+        max: numbers.toDisplay(1000 * curve.floor, 'length'),
+      }}
+      y={{ title: numbers.headed(t('clutch.load'), 'force'), min: 0 }}
+      right={{ title: headOf(numbers, gap), min: 0 }}
       curves={[
-        { label: t('clutch.clamp'), ink: '--drives', points: line(clamp) },
-        { label: t('clutch.bearingLoad'), ink: '--ink', look: 'dashed', points: line(bearing) },
+        { label: clamp.title, ink: '--drives', points: line(clamp) },
+        { label: bearing.title, ink: '--ink', look: 'dashed', points: line(bearing) },
         {
-          label: t('clutch.gap'),
+          label: gap.title,
           ink: '--driven',
           look: 'dotted',
           right: true,
@@ -41,31 +56,14 @@ export function ReleaseCurves({ title, model }: { title: string; model: ClutchMo
           label: t('clutch.now'),
           ink: '--ink',
           look: 'marks',
-          points: [{ x: x(point), y: clamp(point) }],
+          points: lineOf(numbers, [point], pedal, clamp),
         },
       ]}
       spoken={t('clutch.releaseShows', {
         clamp: numbers.quantity(point.clamp, 'force'),
         gap: gapText(Math.max(0, point.leastGap)),
       })}
-      figures={{
-        titles: [
-          titles.pedal,
-          t('clutch.clamp'),
-          t('clutch.bearingLoad'),
-          t('clutch.foot'),
-          titles.gap,
-        ],
-        rows: curve.points
-          .filter((_p, k) => k % 12 === 0)
-          .map((p) => [
-            formatNumber(x(p), numbers.system === 'si' ? 0 : 2),
-            formatNumber(clamp(p), 0),
-            formatNumber(bearing(p), 0),
-            formatNumber(numbers.toDisplay(Math.max(0, p.pedalForce), 'force'), 0),
-            formatNumber(gap(p), numbers.system === 'si' ? 2 : 3),
-          ]),
-      }}
+      figures={figuresOf(numbers, curve.points, [pedal, clamp, bearing, foot, gap], 12)}
     />
   );
 }

@@ -2,9 +2,16 @@ import { Button, Checkbox, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { engineModel } from '../../core/converter';
-import { brakesMustHold, demands, type Demand, type EngagementResult } from '../../core/shift';
+import {
+  brakesMustHold,
+  demands,
+  type Demand,
+  type EngagementResult,
+  type EngagementSample,
+} from '../../core/shift';
 import { reasonOf } from '../shared/reasonOf';
 import { CurveSheet } from '../bench/curves/CurveSheet';
+import { figuresOf, lineOf, type Measured } from '../bench/curves/figures';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runRoadSlipTest, runSlipTest } from '../workers/clutchWorker';
@@ -104,34 +111,37 @@ export function SlipTestCard({ kind, rig }: Props) {
 /** Engine and disc over the time of the test. */
 function SlipTrace({ title, samples }: { title: string; samples: EngagementResult['samples'] }) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
+  const time: Measured<EngagementSample> = {
+    title: t('launch.time'),
+    of: (s) => s.time,
+    places: 1,
+  };
+  const speed = (
+    title: string,
+    of: (s: EngagementSample) => number,
+  ): Measured<EngagementSample> => ({ title, of, quantity: 'speed', places: 0 });
+  const engine = speed(t('converter.engine'), (s) => s.engineRpm);
+  const disc = speed(t('clutchFields.disc'), (s) => s.discRpm);
   return (
     <CurveSheet
       title={title}
-      x={{ title: t('launch.time'), min: 0, max: samples.at(-1)!.time }}
-      y={{ title: t('converter.engineSpeed'), min: 0 }}
+      x={{ title: time.title, min: 0, max: samples.at(-1)!.time }}
+      y={{ title: numbers.headed(t('converter.engineSpeed'), 'speed'), min: 0 }}
       curves={[
         {
-          label: t('converter.engine'),
+          label: engine.title,
           ink: '--drives',
-          points: samples.map((s) => ({ x: s.time, y: s.engineRpm })),
+          points: lineOf(numbers, samples, time, engine),
         },
         {
-          label: t('clutchFields.disc'),
+          label: disc.title,
           ink: '--driven',
           look: 'dashed',
-          points: samples.map((s) => ({ x: s.time, y: s.discRpm })),
+          points: lineOf(numbers, samples, time, disc),
         },
       ]}
-      figures={{
-        titles: [t('launch.time'), t('converter.engineSpeed'), t('clutchFields.disc')],
-        rows: samples
-          .filter((_s, k) => k % 10 === 0)
-          .map((s) => [
-            formatNumber(s.time, 1),
-            formatNumber(s.engineRpm, 0),
-            formatNumber(s.discRpm, 0),
-          ]),
-      }}
+      figures={figuresOf(numbers, samples, [time, engine, disc], 10)}
     />
   );
 }

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { USUAL_AIR_C } from '../../core/clutch';
 import { HOT_FACING_C } from '../../core/shift';
 import { CurveSheet } from '../bench/curves/CurveSheet';
+import { figuresOf } from '../bench/curves/figures';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { runStartsInARow } from '../workers/clutchWorker';
 import type { EngagementRequest } from '../workers/protocol';
@@ -27,7 +28,7 @@ export function StartsInARow({ request }: { request: EngagementRequest }) {
     sameMachine(a.request, b.request),
   );
   const celsius = (value: number) => numbers.toDisplay(value, 'temperature');
-  const axis = `${t('clutch.row.iron')}, ${numbers.unit('temperature')}`;
+  const axis = numbers.headed(t('clutch.row.iron'), 'temperature');
   return (
     <>
       <div className="bench-row">
@@ -84,14 +85,16 @@ export function StartsInARow({ request }: { request: EngagementRequest }) {
               points: [1, times].map((x) => ({ x, y: celsius(HOT_FACING_C) })),
             },
           ]}
-          figures={{
-            titles: [t('clutch.row.start'), t('clutch.row.peak'), t('clutch.row.cooled')],
-            rows: result.map((r, k) => [
-              formatNumber(k + 1, 0),
-              formatNumber(celsius(r.peakC), 0),
-              formatNumber(celsius(r.cooledC), 0),
-            ]),
-          }}
+          figures={figuresOf(numbers, result, [
+            { title: t('clutch.row.start'), text: (_r, k) => formatNumber(k + 1, 0) },
+            { title: t('clutch.row.peak'), of: (r) => r.peakC, quantity: 'temperature', places: 0 },
+            {
+              title: t('clutch.row.cooled'),
+              of: (r) => r.cooledC,
+              quantity: 'temperature',
+              places: 0,
+            },
+          ])}
         />
       ) : (
         <Spin />

@@ -6,7 +6,8 @@ import type { Unit } from '../../core/geartrain';
 import { demands, slipWear, type Demand } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 import { useGapText } from '../shared/useGapText';
 
 interface Props {
@@ -22,6 +23,15 @@ interface Props {
 
 const POINTS = 49;
 
+interface WearPoint {
+  /** m */
+  readonly wear: number;
+  /** N·m */
+  readonly holds: number;
+  /** N */
+  readonly clamp: number;
+}
+
 /** What it holds from new to rivets, and what each gear asks: where the lines cross, it slips. */
 export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttle, grade }: Props) {
   const { t } = useTranslation();
@@ -29,7 +39,7 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
   const life = 1.2 * (clutch.disc.newThickness - clutch.disc.wornThickness);
   const curve = useMemo(() => {
     const at = (w: number) => holdingTorque(clutch, worn(clutch, { ...state, wear: 0 }, w));
-    return Array.from({ length: POINTS }, (_v, k) => {
+    return Array.from({ length: POINTS }, (_v, k): WearPoint => {
       const w = (life * k) / (POINTS - 1);
       const clamp = clampLoad(clutch, worn(clutch, { ...state, wear: 0 }, w));
       return { wear: w, holds: at(w), clamp };
@@ -47,58 +57,65 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
         : [],
     [clutch, state, engine, unit, vehicle, throttle, grade],
   );
-  const x = (w: number) => numbers.toDisplay(1000 * w, 'length');
-  const y = (nm: number) => numbers.toDisplay(nm, 'torque');
+  const lost: Measured<Pick<WearPoint, 'wear'>> = {
+    title: t('clutch.wear'),
+    of: (p) => 1000 * p.wear,
+    quantity: 'length',
+    places: numbers.system === 'si' ? 2 : 3,
+  };
+  const holds: Measured<Pick<WearPoint, 'holds'>> = {
+    title: t('clutch.holds'),
+    of: (p) => p.holds,
+    quantity: 'torque',
+    places: 0,
+  };
+  const clamp: Measured<WearPoint> = {
+    title: t('clutch.clamp'),
+    of: (p) => p.clamp,
+    quantity: 'force',
+    places: 0,
+  };
   const asked = gears.filter((_g, k) => k === 0 || k === gears.length - 1);
   const now = curve.reduce((a, b) => (Math.abs(b.wear - wear) < Math.abs(a.wear - wear) ? b : a));
-  const titles = {
-    wear: `${t('clutch.wear')}, ${numbers.unit('length')}`,
-    holds: `${t('clutch.torque')}, ${numbers.unit('torque')}`,
-    clamp: `${t('clutch.clamp')}, ${numbers.unit('force')}`,
-  };
   return (
     <div className="wear-curves">
       <CurveSheet
         title={clutch.name}
-        x={{ title: titles.wear, min: 0, max: x(life) }}
-        y={{ title: titles.holds, min: 0 }}
-        right={{ title: titles.clamp, min: 0 }}
+        x={{ title: headOf(numbers, lost), min: 0, max: numbers.toDisplay(1000 * life, 'length') }}
+        y={{ title: numbers.headed(t('clutch.torque'), 'torque'), min: 0 }}
+        right={{ title: headOf(numbers, clamp), min: 0 }}
         curves={[
           {
-            label: t('clutch.holds'),
+            label: holds.title,
             ink: '--drives',
-            points: curve.map((p) => ({ x: x(p.wear), y: y(p.holds) })),
+            points: lineOf(numbers, curve, lost, holds),
           },
           {
-            label: t('clutch.clamp'),
+            label: clamp.title,
             ink: '--ink',
             look: 'thin',
             right: true,
-            points: curve.map((p) => ({ x: x(p.wear), y: numbers.toDisplay(p.clamp, 'force') })),
+            points: lineOf(numbers, curve, lost, clamp),
           },
           ...asked.map((g, k) => ({
             label: t('clutch.gearAsks', { gear: g.gear }),
             ink: k === 0 ? '--ink-2' : '--driven',
             look: k === 0 ? ('dotted' as const) : ('dashed' as const),
-            points: [0, life].map((w) => ({ x: x(w), y: y(g.torque) })),
+            points: lineOf(
+              numbers,
+              [0, life].map((w) => ({ wear: w, holds: g.torque })),
+              lost,
+              holds,
+            ),
           })),
           {
             label: t('clutch.now'),
             ink: '--ink',
             look: 'marks' as const,
-            points: [{ x: x(now.wear), y: y(now.holds) }],
+            points: lineOf(numbers, [now], lost, holds),
           },
         ]}
-        figures={{
-          titles: [titles.wear, titles.holds, titles.clamp],
-          rows: curve
-            .filter((_p, k) => k % 4 === 0)
-            .map((p) => [
-              formatNumber(x(p.wear), numbers.system === 'si' ? 2 : 3),
-              formatNumber(y(p.holds), 0),
-              formatNumber(numbers.toDisplay(p.clamp, 'force'), 0),
-            ]),
-        }}
+        figures={figuresOf(numbers, curve, [lost, holds, clamp], 4)}
       />
       {gears.length > 0 && <GearsTable gears={gears} wear={wear} />}
     </div>

@@ -1,7 +1,7 @@
 import type { EngagementResult, EngagementSample } from '../../core/shift';
 import { testNumbers, testWords } from '../tests/words';
 import { TRACED } from './traced';
-import { figuresOf, pointsOf, sideOf } from './traceSides';
+import { engagementFigures, pointsOf, sideOf } from './traceSides';
 
 /** Ever harder off the line: a = 3·t, so that the jerk is 3 m/s³ throughout. */
 const samples = Array.from({ length: 21 }, (_v, k): EngagementSample => {
@@ -39,11 +39,14 @@ test('each side is in the units that are chosen, its table too', async () => {
   const speed = sideOf('speeds', run, t, inch).curves[2]!;
   expect(speed).toMatchObject({ right: true });
   expect(speed.points[20]!.y).toBeCloseTo(1.5 * 0.04 * 2.2369, 4);
-  const { titles, rows } = figuresOf(run, t, inch);
+  const { titles, rows } = engagementFigures(run, t, inch);
   expect(rows).toHaveLength(3);
   for (const row of rows) expect(row).toHaveLength(titles.length);
   expect(rows[2]!.slice(0, 4)).toEqual(['0.20', '0', '25', '1\u202f300']);
-  expect(rows[2]![6]).toBe('74');
+  const of = (title: string) => rows[2]![titles.indexOf(title)];
+  expect(of('carries, lbf·ft')).toBe('74');
+  expect(of('could hold, lbf·ft')).toBe('111');
+  expect(of('Jerk, m/s³')).toBe('3');
 });
 
 test('what is drawn of an earlier run is the first curve of its side', async () => {
@@ -51,6 +54,6 @@ test('what is drawn of an earlier run is the first curve of its side', async () 
   const si = testNumbers(t, 'si');
   for (const traced of TRACED) {
     const { main, curves } = sideOf(traced, run, t, si);
-    expect(pointsOf(run, main)).toEqual(curves[0]!.points);
+    expect(pointsOf(run, main, t, si)).toEqual(curves[0]!.points);
   }
 });

@@ -1,33 +1,69 @@
 import type { TFunction } from 'i18next';
 import type { EngagementResult, EngagementSample } from '../../core/shift';
 import type { Curve, Figures } from '../bench/curves/curve';
-import { formatNumber, type Numbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import type { Numbers } from '../shared/numbers';
 import type { Traced } from './traced';
 
-type Read = (sample: EngagementSample) => number;
+type Read = Measured<EngagementSample>;
 
-/** What a run says at each moment, in the units that are shown. */
-const readsIn = (numbers: Numbers) => ({
-  engine: (s: EngagementSample) => s.engineRpm,
-  disc: (s: EngagementSample) => s.discRpm,
-  speed: (s: EngagementSample) => numbers.toDisplay(s.speed, 'road-speed'),
-  carries: (s: EngagementSample) => numbers.toDisplay(s.clutchNm, 'torque'),
-  holds: (s: EngagementSample) => numbers.toDisplay(s.holdsNm, 'torque'),
-  heat: (s: EngagementSample) => numbers.toDisplay(s.heat / 1000, 'energy'),
-  facing: (s: EngagementSample) => numbers.toDisplay(s.facingC, 'temperature'),
-  acceleration: (s: EngagementSample) => s.acceleration,
-});
+/** What a run says at each moment. */
+const readsIn = (t: TFunction) =>
+  ({
+    engine: {
+      title: t('converter.engine'),
+      of: (s) => s.engineRpm,
+      quantity: 'speed',
+      places: 0,
+    },
+    disc: {
+      title: t('clutchFields.disc'),
+      of: (s) => s.discRpm,
+      quantity: 'speed',
+      places: 0,
+    },
+    speed: {
+      title: t('launch.roadSpeed'),
+      of: (s) => s.speed,
+      quantity: 'road-speed',
+      places: 1,
+    },
+    carries: {
+      title: t('clutch.carries'),
+      of: (s) => s.clutchNm,
+      quantity: 'torque',
+      places: 0,
+    },
+    holds: {
+      title: t('clutch.couldHold'),
+      of: (s) => s.holdsNm,
+      quantity: 'torque',
+      places: 0,
+    },
+    heat: {
+      title: t('clutch.heat'),
+      of: (s) => s.heat / 1000,
+      quantity: 'energy',
+      places: 1,
+    },
+    facing: {
+      title: t('clutch.facing'),
+      of: (s) => s.facingC,
+      quantity: 'temperature',
+      places: 0,
+    },
+    acceleration: { title: t('clutch.acceleration'), of: (s) => s.acceleration, places: 2 },
+  }) as const satisfies Record<string, Read>;
 
-const titlesIn = (t: TFunction, numbers: Numbers) => ({
-  speed: `${t('launch.roadSpeed')}, ${numbers.unit('road-speed')}`,
-  torque: `${t('clutch.torque')}, ${numbers.unit('torque')}`,
-  heat: `${t('clutch.heat')}, ${numbers.unit('energy')}`,
-  facing: `${t('clutch.facing')}, ${numbers.unit('temperature')}`,
-});
+const timeIn = (t: TFunction): Read => ({ title: t('launch.time'), of: (s) => s.time, places: 2 });
 
 type Points = Curve['points'];
-export const pointsOf = ({ samples }: EngagementResult, read: Read): Points =>
-  samples.map((s) => ({ x: s.time, y: read(s) }));
+export const pointsOf = (
+  { samples }: EngagementResult,
+  read: Read,
+  t: TFunction,
+  numbers: Numbers,
+): Points => lineOf(numbers, samples, timeIn(t), read);
 
 /** How the acceleration changes from each moment to the next, m/s³. */
 const jerkOf = ({ samples }: EngagementResult): Points =>
@@ -51,19 +87,18 @@ export function sideOf(
   t: TFunction,
   numbers: Numbers,
 ): Side {
-  const of = readsIn(numbers);
-  const titles = titlesIn(t, numbers);
-  const line = (read: Read) => pointsOf(result, read);
+  const of = readsIn(t);
+  const line = (read: Read) => pointsOf(result, read, t, numbers);
   const sides: Record<Traced, () => Side> = {
     speeds: () => ({
-      left: t('converter.engineSpeed'),
-      right: titles.speed,
+      left: numbers.headed(t('converter.engineSpeed'), 'speed'),
+      right: headOf(numbers, of.speed),
       main: of.engine,
       curves: [
-        { label: t('converter.engine'), ink: '--drives', points: line(of.engine) },
-        { label: t('clutchFields.disc'), ink: '--driven', look: 'dashed', points: line(of.disc) },
+        { label: of.engine.title, ink: '--drives', points: line(of.engine) },
+        { label: of.disc.title, ink: '--driven', look: 'dashed', points: line(of.disc) },
         {
-          label: t('launch.roadSpeed'),
+          label: of.speed.title,
           ink: '--ink',
           look: 'dotted',
           right: true,
@@ -72,21 +107,21 @@ export function sideOf(
       ],
     }),
     torque: () => ({
-      left: titles.torque,
+      left: numbers.headed(t('clutch.torque'), 'torque'),
       main: of.carries,
       curves: [
-        { label: t('clutch.carries'), ink: '--driven', points: line(of.carries) },
-        { label: t('clutch.couldHold'), ink: '--drives', look: 'dashed', points: line(of.holds) },
+        { label: of.carries.title, ink: '--driven', points: line(of.carries) },
+        { label: of.holds.title, ink: '--drives', look: 'dashed', points: line(of.holds) },
       ],
     }),
     heat: () => ({
-      left: titles.heat,
-      right: titles.facing,
+      left: headOf(numbers, of.heat),
+      right: headOf(numbers, of.facing),
       main: of.heat,
       curves: [
-        { label: t('clutch.heat'), ink: '--wrong', points: line(of.heat) },
+        { label: of.heat.title, ink: '--wrong', points: line(of.heat) },
         {
-          label: t('clutch.facing'),
+          label: of.facing.title,
           ink: '--ink',
           look: 'dashed',
           right: true,
@@ -95,11 +130,11 @@ export function sideOf(
       ],
     }),
     felt: () => ({
-      left: t('clutch.acceleration'),
+      left: of.acceleration.title,
       right: t('clutch.jerk'),
       main: of.acceleration,
       curves: [
-        { label: t('clutch.acceleration'), ink: '--driven', points: line(of.acceleration) },
+        { label: of.acceleration.title, ink: '--driven', points: line(of.acceleration) },
         {
           label: t('clutch.jerk'),
           ink: '--ink',
@@ -114,35 +149,22 @@ export function sideOf(
 }
 
 /** Every tenth moment in numbers. */
-export function figuresOf(result: EngagementResult, t: TFunction, numbers: Numbers): Figures {
-  const of = readsIn(numbers);
-  const titles = titlesIn(t, numbers);
-  return {
-    titles: [
-      t('launch.time'),
-      t('clutch.feet.pedal'),
-      t('clutch.feet.throttle'),
-      t('converter.engineSpeed'),
-      t('clutchFields.disc'),
-      titles.speed,
-      titles.torque,
-      titles.heat,
-      titles.facing,
-      t('clutch.acceleration'),
+export const engagementFigures = (
+  result: EngagementResult,
+  t: TFunction,
+  numbers: Numbers,
+): Figures => {
+  const jerks = jerkOf(result);
+  return figuresOf(
+    numbers,
+    result.samples.map((s, k) => ({ ...s, jerk: jerks[k]!.y })),
+    [
+      timeIn(t),
+      { title: `${t('clutch.feet.pedal')}, %`, of: (s) => 100 * s.pedal, places: 0 },
+      { title: `${t('clutch.feet.throttle')}, %`, of: (s) => 100 * s.throttle, places: 0 },
+      ...Object.values(readsIn(t)),
+      { title: t('clutch.jerk'), of: (s) => s.jerk, places: 0 },
     ],
-    rows: result.samples
-      .filter((_s, k) => k % 10 === 0)
-      .map((s) => [
-        formatNumber(s.time, 2),
-        formatNumber(100 * s.pedal, 0),
-        formatNumber(100 * s.throttle, 0),
-        formatNumber(s.engineRpm, 0),
-        formatNumber(s.discRpm, 0),
-        formatNumber(of.speed(s), 1),
-        formatNumber(of.carries(s), 0),
-        formatNumber(of.heat(s), 1),
-        formatNumber(of.facing(s), 0),
-        formatNumber(s.acceleration, 2),
-      ]),
-  };
-}
+    10,
+  );
+};

@@ -9,7 +9,8 @@ import {
 } from '../../core/converter';
 import type { Figures } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf } from '../bench/curves/figures';
+import { formatShare, useNumbers } from '../shared/numbers';
 
 const STEPS = 50;
 
@@ -71,25 +72,30 @@ function useFigures({ diameter, model }: Converter, points: readonly ConverterPo
   const { t } = useTranslation();
   const numbers = useNumbers();
   const density = model.kind === 'streamline' ? model.density : USUAL_DENSITY;
-  const titles = [
-    t('converter.speedRatio'),
-    t('converter.torqueRatio'),
-    t('converter.efficiencyCurve'),
-    t('converter.capacityFactor', { unit: numbers.unit('capacity') }),
-    ...(diameter === undefined ? [] : [t('converter.powerNumber')]),
-  ];
-  const rows = points
-    .filter((_p, k) => k % 5 === 0)
-    .map((p) => [
-      formatNumber(p.speedRatio, 1),
-      formatNumber(p.torqueRatio, 2),
-      `${formatNumber(100 * p.efficiency, 0)} %`,
-      p.coefficient > 0 ? numbers.value(kOfCoefficient(p.coefficient), 'capacity') : '∞',
+  return figuresOf(
+    numbers,
+    points,
+    [
+      { title: t('converter.speedRatio'), of: (p) => p.speedRatio, places: 1 },
+      { title: t('converter.torqueRatio'), of: (p) => p.torqueRatio, places: 2 },
+      { title: t('converter.efficiencyCurve'), text: (p) => formatShare(p.efficiency) },
+      {
+        title: numbers.headed(t('converter.capacityFactor'), 'capacity'),
+        text: (p) =>
+          p.coefficient > 0 ? numbers.value(kOfCoefficient(p.coefficient), 'capacity') : '∞',
+      },
       ...(diameter === undefined
         ? []
-        : [formatNumber(1000 * powerNumber(p.coefficient, density, diameter), 2)]),
-    ]);
-  return { titles, rows };
+        : [
+            {
+              title: t('converter.powerNumber'),
+              of: (p: ConverterPoint) => 1000 * powerNumber(p.coefficient, density, diameter),
+              places: 2,
+            },
+          ]),
+    ],
+    5,
+  );
 }
 
 /** kg/m³ of transmission fluid when warm (memory). */

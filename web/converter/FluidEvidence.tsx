@@ -15,6 +15,10 @@ const STICK_MM = 60;
 export function FluidEvidence({ level, look, celsius }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
+  const overText = (mm: number) => {
+    const shown = numbers.toDisplay(mm, 'length');
+    return `${formatNumber(shown, numbers.system === 'si' ? 0 : 1)} ${numbers.unit('length')}`;
+  };
   const readings = { running: level.runningMm, stopped: level.stoppedMm };
   return (
     <div className="fluid-evidence">
@@ -33,7 +37,7 @@ export function FluidEvidence({ level, look, celsius }: Props) {
           </svg>
           <figcaption>
             {t(`fluid.${when}`)}
-            <strong>{t('fluid.over', { mm: formatNumber(readings[when], 0) })}</strong>
+            <strong>{t('fluid.over', { length: overText(readings[when]) })}</strong>
           </figcaption>
         </figure>
       ))}

@@ -99,7 +99,7 @@ function Summary({ result }: { result: LaunchResult }) {
         seconds: formatNumber(last.time, 0),
         speed: numbers.quantity(last.speed, 'road-speed'),
         gear: last.gear,
-        heat: formatNumber(heat / 1000, 0),
+        heat: numbers.quantity(heat / 1000, 'energy'),
         share: formatNumber(work > 0 ? (100 * heat) / work : 0, 0),
         hottest: numbers.quantity(hottest, 'temperature'),
       })}

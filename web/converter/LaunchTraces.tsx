@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { LaunchResult, LaunchSample } from '../../core/vehicle';
 import type { Curve } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { eventList } from './eventList';
 
@@ -13,83 +14,69 @@ interface Props {
   title: string;
 }
 
+type Drawn = readonly [of: Measured<LaunchSample>, ink: string, look?: Curve['look']];
+
 /** A launch over time, one side of it at once; its figures hold all. */
 export function LaunchTraces({ trace, result, title }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
   const { samples } = result;
-  const line = (y: (s: LaunchSample) => number) => samples.map((s) => ({ x: s.time, y: y(s) }));
-  const speed = (s: LaunchSample) => numbers.toDisplay(s.speed, 'road-speed');
-  const wheel = (s: LaunchSample) => numbers.toDisplay(s.wheelNm, 'torque');
-  const power = (s: LaunchSample) => numbers.toDisplay(s.engineW / 1000, 'power');
-  const fluid = (s: LaunchSample) => numbers.toDisplay(s.fluidC, 'temperature');
-  const titles = {
-    engine: t('converter.engineSpeed'),
-    speed: `${t('launch.roadSpeed')}, ${numbers.unit('road-speed')}`,
-    wheel: `${t('launch.wheelTorque')}, ${numbers.unit('torque')}`,
-    power: `${t('launch.enginePower')}, ${numbers.unit('power')}`,
-    heat: t('launch.heatSoFar'),
-    fluid: `${t('launch.fluid')}, ${numbers.unit('temperature')}`,
-  };
-  const of: Record<Trace, { left: string; right: string; curves: Curve[] }> = {
+  const time = {
+    title: t('launch.time'),
+    of: (s) => s.time,
+    places: 1,
+  } as const satisfies Measured<LaunchSample>;
+  const of = {
+    engine: { title: t('converter.engine'), of: (s) => s.engineRpm, quantity: 'speed', places: 0 },
+    turbine: {
+      title: t('converter.turbine'),
+      of: (s) => s.turbineRpm,
+      quantity: 'speed',
+      places: 0,
+    },
+    speed: { title: t('launch.roadSpeed'), of: (s) => s.speed, quantity: 'road-speed', places: 1 },
+    wheel: { title: t('launch.wheelTorque'), of: (s) => s.wheelNm, quantity: 'torque', places: 0 },
+    power: {
+      title: t('launch.enginePower'),
+      of: (s) => s.engineW / 1000,
+      quantity: 'power',
+      places: 1,
+    },
+    heat: { title: t('launch.heatSoFar'), of: (s) => s.heat / 1000, quantity: 'energy', places: 1 },
+    fluid: { title: t('launch.fluid'), of: (s) => s.fluidC, quantity: 'temperature', places: 1 },
+  } as const satisfies Record<string, Measured<LaunchSample>>;
+  const sides: Record<Trace, { left: readonly Drawn[]; right: Drawn }> = {
     speeds: {
-      left: titles.engine,
-      right: titles.speed,
-      curves: [
-        { label: t('converter.engine'), ink: '--drives', points: line((s) => s.engineRpm) },
-        {
-          label: t('converter.turbine'),
-          ink: '--driven',
-          look: 'dashed',
-          points: line((s) => s.turbineRpm),
-        },
-        {
-          label: t('launch.roadSpeed'),
-          ink: '--ink',
-          look: 'dotted',
-          right: true,
-          points: line(speed),
-        },
+      left: [
+        [of.engine, '--drives'],
+        [of.turbine, '--driven', 'dashed'],
       ],
+      right: [of.speed, '--ink', 'dotted'],
     },
-    pull: {
-      left: titles.wheel,
-      right: titles.power,
-      curves: [
-        { label: t('launch.wheelTorque'), ink: '--driven', points: line(wheel) },
-        {
-          label: t('launch.enginePower'),
-          ink: '--drives',
-          look: 'dashed',
-          right: true,
-          points: line(power),
-        },
-      ],
-    },
-    heat: {
-      left: titles.heat,
-      right: titles.fluid,
-      curves: [
-        { label: t('launch.heatSoFar'), ink: '--wrong', points: line((s) => s.heat / 1000) },
-        {
-          label: t('launch.fluid'),
-          ink: '--ink',
-          look: 'dashed',
-          right: true,
-          points: line(fluid),
-        },
-      ],
-    },
+    pull: { left: [[of.wheel, '--driven']], right: [of.power, '--drives', 'dashed'] },
+    heat: { left: [[of.heat, '--wrong']], right: [of.fluid, '--ink', 'dashed'] },
   };
-  const { left, right, curves } = of[trace];
+  const { left, right } = sides[trace];
+  const curve = ([what, ink, look = 'line']: Drawn): Curve => ({
+    label: what.title,
+    ink,
+    look,
+    points: lineOf(numbers, samples, time, what),
+  });
   const last = samples.at(-1)!;
   return (
     <CurveSheet
       title={title}
-      x={{ title: t('launch.time'), min: 0, max: last.time }}
-      y={{ title: left, min: 0 }}
-      right={{ title: right, ...(trace === 'heat' ? {} : { min: 0 }) }}
-      curves={curves}
+      x={{ title: time.title, min: 0, max: last.time }}
+      y={{
+        title:
+          trace === 'speeds'
+            ? numbers.headed(t('converter.engineSpeed'), 'speed')
+            : headOf(numbers, left[0]![0]),
+        min: 0,
+      }}
+      right={{ title: headOf(numbers, right[0]), ...(trace === 'heat' ? {} : { min: 0 }) }}
+      curves={[...left.map(curve), { ...curve(right), right: true }]}
       spoken={t('launch.shows', {
         seconds: formatNumber(last.time, 0),
         engine: formatNumber(last.engineRpm, 0),
@@ -97,30 +84,12 @@ export function LaunchTraces({ trace, result, title }: Props) {
         gear: last.gear,
         events: eventList(t, result.events),
       })}
-      figures={{
-        titles: [
-          t('launch.time'),
-          t('launch.gearTitle'),
-          titles.engine,
-          t('converter.turbine'),
-          titles.speed,
-          titles.wheel,
-          titles.heat,
-          titles.fluid,
-        ],
-        rows: samples
-          .filter((_s, k) => k % 10 === 0)
-          .map((s) => [
-            formatNumber(s.time, 1),
-            String(s.gear),
-            formatNumber(s.engineRpm, 0),
-            formatNumber(s.turbineRpm, 0),
-            formatNumber(speed(s), 1),
-            formatNumber(wheel(s), 0),
-            formatNumber(s.heat / 1000, 1),
-            formatNumber(fluid(s), 1),
-          ]),
-      }}
+      figures={figuresOf(
+        numbers,
+        samples,
+        [time, { title: t('launch.gearTitle'), text: (s) => String(s.gear) }, ...Object.values(of)],
+        10,
+      )}
     />
   );
 }

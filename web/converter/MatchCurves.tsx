@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Characteristic, EngineModel, Match } from '../../core/converter';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 
 const STEPS = 60;
 
@@ -29,19 +30,32 @@ export function MatchCurves(props: Props) {
   const torque = (nm: number) => numbers.toDisplay(nm, 'torque');
   const takes = (coefficient: number, rpm: number) => coefficient * (rpm * RPM_TO_RAD) ** 2;
   const stall = characteristic.at(0).coefficient;
-  const line = (list: readonly number[], y: (rpm: number) => number) =>
-    list.map((x) => ({ x, y: torque(y(x)) }));
+  const speed: Measured<number> = {
+    title: t('converter.engineSpeed'),
+    of: (rpm) => rpm,
+    quantity: 'speed',
+    places: 0,
+  };
+  const torqueOf = (title: string, of: (rpm: number) => number): Measured<number> => ({
+    title,
+    of,
+    quantity: 'torque',
+  });
+  const full = torqueOf(t('converter.fullThrottle'), (rpm) => engine.torque(rpm, 1));
+  const given = torqueOf(t('converter.thisThrottle'), (rpm) => engine.torque(rpm, throttle));
+  const takenNow = torqueOf(t('converter.takesNow'), (rpm) => takes(match.point.coefficient, rpm));
+  const takenStall = torqueOf(t('converter.takesStall'), (rpm) => takes(stall, rpm));
+  const line = (list: readonly number[], y: Measured<number>) => lineOf(numbers, list, speed, y);
   const above = speeds.filter((rpm) => rpm >= engine.idleRpm * 0.9);
-  const full = line(above, (rpm) => engine.torque(rpm, 1));
-  const top = 50 * Math.ceil((1.2 * Math.max(...full.map((p) => p.y))) / 50);
-  const clipped = (points: { x: number; y: number }[]) => points.filter((p) => p.y <= top);
-  const unit = numbers.unit('torque');
+  const most = line(above, full);
+  const top = 50 * Math.ceil((1.2 * Math.max(...most.map((p) => p.y))) / 50);
+  const clipped = (y: Measured<number>) => line(speeds, y).filter((p) => p.y <= top);
   return (
     <CurveSheet
       title={title}
-      x={{ title: t('converter.engineSpeed'), min: 0 }}
+      x={{ title: headOf(numbers, speed), min: 0 }}
       y={{
-        title: t('converter.torqueIn', { unit }),
+        title: numbers.headed(t('clutch.torque'), 'torque'),
         min: sealed ? 0 : Math.min(0, 1.2 * torque(match.engineNm)),
         max: top,
       }}
@@ -53,56 +67,39 @@ export function MatchCurves(props: Props) {
               torque: numbers.quantity(match.engineNm, 'torque'),
             })
       }
-      figures={{
-        titles: [
-          t('converter.engineSpeed'),
-          `${t('converter.fullThrottle')}, ${unit}`,
-          `${t('converter.thisThrottle')}, ${unit}`,
-          `${t('converter.takesNow')}, ${unit}`,
-          `${t('converter.takesStall')}, ${unit}`,
-        ],
-        rows: above
-          .filter((_s, k) => k % 3 === 0)
-          .map((rpm) => [
-            formatNumber(rpm, 0),
-            numbers.value(engine.torque(rpm, 1), 'torque'),
-            numbers.value(engine.torque(rpm, throttle), 'torque'),
-            numbers.value(takes(match.point.coefficient, rpm), 'torque'),
-            numbers.value(takes(stall, rpm), 'torque'),
-          ]),
-      }}
+      figures={figuresOf(numbers, above, [speed, full, given, takenNow, takenStall], 3)}
       curves={[
         // What lies on another line is left out.
         ...(throttle < 1
           ? [
               {
-                label: t('converter.fullThrottle'),
+                label: full.title,
                 ink: '--idle',
                 look: 'dotted' as const,
-                points: full,
+                points: most,
               },
             ]
           : []),
         {
-          label: t('converter.thisThrottle'),
+          label: given.title,
           ink: '--drives',
-          points: line(above, (rpm) => engine.torque(rpm, throttle)),
+          points: line(above, given),
         },
         ...(match.point.speedRatio > 0 && match.point.speedRatio <= 1
           ? [
               {
-                label: t('converter.takesNow'),
+                label: takenNow.title,
                 ink: '--driven',
                 look: 'dashed' as const,
-                points: clipped(line(speeds, (rpm) => takes(match.point.coefficient, rpm))),
+                points: clipped(takenNow),
               },
             ]
           : []),
         {
-          label: t('converter.takesStall'),
+          label: takenStall.title,
           ink: '--held',
           look: 'thin',
-          points: clipped(line(speeds, (rpm) => takes(stall, rpm))),
+          points: clipped(takenStall),
         },
         ...(sealed
           ? []

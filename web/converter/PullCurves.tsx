@@ -4,7 +4,8 @@ import type { Characteristic, EngineModel } from '../../core/converter';
 import { bestChange, pullAt, pullCurves, roadLoad, topSpeed } from '../../core/vehicle';
 import type { Curve } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import type { DrivingProps } from './benchParts';
 import { UnitAndGrade } from './UnitAndGrade';
 import { useGears } from './useGears';
@@ -33,23 +34,34 @@ export function PullCurves(props: Props) {
   );
   const curves = useMemo(() => (setup ? pullCurves(setup, POINTS) : []), [setup]);
   if (!setup) return <p className="quiet">{t('launch.noVehicle')}</p>;
-  const speed = (v: number) => numbers.toDisplay(v, 'road-speed');
-  const force = (f: number) => numbers.toDisplay(f, 'force');
+  const speed: Measured<{ speed: number }> = {
+    title: t('launch.roadSpeed'),
+    of: (p) => p.speed,
+    quantity: 'road-speed',
+    places: 0,
+  };
+  const force: Measured<{ force: number }> = {
+    title: t('launch.force'),
+    of: (p) => p.force,
+    quantity: 'force',
+    places: 0,
+  };
   const pulling = curves.flat().filter((p) => p.force > 0);
   const top = Math.max(...pulling.map((p) => p.speed));
   const most = Math.max(...pulling.map((p) => p.force));
   const roads = Array.from({ length: POINTS + 1 }, (_, k) => (top * k) / POINTS).filter(
     (v) => roadLoad(setup.vehicle, v, grade) <= most,
   );
-  const speedTitle = `${t('launch.roadSpeed')}, ${numbers.unit('road-speed')}`;
-  const forceTitle = t('launch.forceIn', { unit: numbers.unit('force') });
   const drawn: Curve[] = curves.map((points, k) => ({
     label: t('launch.gear', { gear: k + 1 }),
     ink: INKS[k % INKS.length]!,
     look: k % 2 === 0 ? 'line' : 'dashed',
-    points: points
-      .filter((p) => p.force > 0)
-      .map((p) => ({ x: speed(p.speed), y: force(p.force) })),
+    points: lineOf(
+      numbers,
+      points.filter((p) => p.force > 0),
+      speed,
+      force,
+    ),
   }));
   return (
     <>
@@ -59,40 +71,43 @@ export function PullCurves(props: Props) {
       </div>
       <CurveSheet
         title={`${engine.name}, ${setup.vehicle.name}`}
-        x={{ title: speedTitle, min: 0 }}
-        y={{ title: forceTitle, min: 0 }}
+        x={{ title: headOf(numbers, speed), min: 0 }}
+        y={{ title: headOf(numbers, force), min: 0 }}
         curves={[
           ...drawn,
           {
             label: t('launch.road'),
             ink: '--ink-2',
             look: 'dotted',
-            points: roads.map((v) => ({
-              x: speed(v),
-              y: force(Math.max(0, roadLoad(setup.vehicle, v, grade))),
-            })),
+            points: lineOf(
+              numbers,
+              roads.map((v) => ({
+                speed: v,
+                force: Math.max(0, roadLoad(setup.vehicle, v, grade)),
+              })),
+              speed,
+              force,
+            ),
           },
         ]}
-        figures={{
-          titles: [
-            t('launch.gearTitle'),
-            speedTitle,
-            forceTitle,
-            t('converter.engineSpeed'),
-            t('launch.powerShare'),
-          ],
-          rows: curves.flatMap((points, gear) =>
-            points
-              .filter((_p, k) => k % 5 === 0)
-              .map((p) => [
-                String(gear + 1),
-                formatNumber(speed(p.speed), 0),
-                formatNumber(force(p.force), 0),
-                formatNumber(p.engineRpm, 0),
-                `${formatNumber(100 * p.powerShare, 0)} %`,
-              ]),
+        figures={figuresOf(
+          numbers,
+          curves.flatMap((points, k) =>
+            points.filter((_p, j) => j % 5 === 0).map((p) => ({ ...p, gear: k + 1 })),
           ),
-        }}
+          [
+            { title: t('launch.gearTitle'), text: (p) => String(p.gear) },
+            speed,
+            force,
+            {
+              title: t('converter.engineSpeed'),
+              of: (p) => p.engineRpm,
+              quantity: 'speed',
+              places: 0,
+            },
+            { title: t('launch.powerShare'), text: (p) => formatShare(p.powerShare) },
+          ],
+        )}
       />
     </>
   );

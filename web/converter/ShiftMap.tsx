@@ -9,7 +9,8 @@ import {
 } from '../../core/vehicle';
 import type { Curve } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 import { eventList } from './eventList';
 
 interface Props {
@@ -22,6 +23,10 @@ interface Props {
 
 const OPENINGS = Array.from({ length: 41 }, (_, k) => k / 40);
 const INKS = ['--drives', '--driven', '--held', '--idle'] as const;
+const WAYS = [
+  { way: 'up', word: 'launch.shiftUp' },
+  { way: 'down', word: 'launch.shiftDown' },
+] as const;
 
 /** When each gear comes and goes, by throttle and road speed, with the run drawn across. */
 export function ShiftMap({ schedule, shifting, result, lines }: Props) {
@@ -72,7 +77,7 @@ export function ShiftMap({ schedule, shifting, result, lines }: Props) {
   return (
     <CurveSheet
       title={t('launch.views.map')}
-      x={{ title: `${t('launch.roadSpeed')}, ${numbers.unit('road-speed')}`, min: 0 }}
+      x={{ title: numbers.headed(t('launch.roadSpeed'), 'road-speed'), min: 0 }}
       y={{ title: t('launch.throttlePercent'), min: 0, max: 100 }}
       curves={[
         ...valves,
@@ -83,22 +88,22 @@ export function ShiftMap({ schedule, shifting, result, lines }: Props) {
       spoken={t('launch.mapShows', {
         changes: eventList(t, changed),
       })}
-      figures={{
-        titles: [
-          t('launch.throttlePercent'),
-          ...pairs.flatMap((gear) => {
-            const names = { low: gear + 1, high: gear + 2 };
-            return [t('launch.shiftUp', names), t('launch.shiftDown', names)];
-          }),
+      figures={figuresOf(
+        numbers,
+        OPENINGS,
+        [
+          { title: t('launch.throttlePercent'), of: (throttle) => 100 * throttle, places: 0 },
+          ...pairs.flatMap((gear) =>
+            WAYS.map(({ way, word }): Measured<number> => ({
+              title: t(word, { low: gear + 1, high: gear + 2 }),
+              of: (throttle) => shiftSpeeds(schedule, shifting, gear, throttle)[way],
+              quantity: 'road-speed',
+              places: 1,
+            })),
+          ),
         ],
-        rows: OPENINGS.filter((_o, k) => k % 4 === 0).map((throttle) => [
-          formatNumber(100 * throttle, 0),
-          ...pairs.flatMap((gear) => {
-            const { up, down } = shiftSpeeds(schedule, shifting, gear, throttle);
-            return [formatNumber(speed(up), 1), formatNumber(speed(down), 1)];
-          }),
-        ]),
-      }}
+        4,
+      )}
     />
   );
 }

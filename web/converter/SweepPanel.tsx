@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { SWEPT, type Swept, type SweepPoint } from '../../core/vehicle';
 import { reasonOf } from '../shared/reasonOf';
 import { CurveSheet } from '../bench/curves/CurveSheet';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';
@@ -80,42 +81,49 @@ function SweepCurves({ done, request }: { done: Done; request: LaunchRequest }) 
   const numbers = useNumbers();
   const { swept, points } = done;
   const { scale } = rangeOf(swept, request);
-  const value = (v: number) => (swept === 'mass' ? numbers.toDisplay(v, 'mass') : v * scale);
-  const xTitle = t(`sweep.axis.${swept}`, { unit: numbers.unit('mass') });
-  const time = t('sweep.time', {
-    speed: numbers.quantity(TARGET, 'road-speed'),
-  });
-  const hottest = `${t('sweep.hottest')}, ${numbers.unit('temperature')}`;
-  const line = (y: (p: SweepPoint) => number | null) =>
-    points.flatMap((p) => {
-      const v = y(p);
-      return v === null ? [] : [{ x: value(p.value), y: v }];
-    });
+  const changed: Measured<SweepPoint> = {
+    title: t(`sweep.axis.${swept}`),
+    of: (p) => p.value * scale,
+    ...(swept === 'mass' ? { quantity: 'mass' } : {}),
+    ...(swept === 'final-drive' ? { places: 2 } : { places: 0 }),
+  };
+  const reached = points.flatMap((p) => (p.seconds === null ? [] : [{ ...p, seconds: p.seconds }]));
+  const time: Measured<(typeof reached)[number]> = {
+    title: t('sweep.time', { speed: numbers.quantity(TARGET, 'road-speed') }),
+    of: (p) => p.seconds,
+    places: 1,
+  };
+  const hottest: Measured<SweepPoint> = {
+    title: t('sweep.hottest'),
+    of: (p) => p.hottestC,
+    quantity: 'temperature',
+    places: 1,
+  };
   return (
     <CurveSheet
       title={t(`sweep.of.${swept}`)}
-      x={{ title: xTitle }}
-      y={{ title: time, min: 0 }}
-      right={{ title: hottest }}
+      x={{ title: headOf(numbers, changed) }}
+      y={{ title: time.title, min: 0 }}
+      right={{ title: headOf(numbers, hottest) }}
       curves={[
-        { label: time, ink: '--drives', points: line((p) => p.seconds) },
+        { label: time.title, ink: '--drives', points: lineOf(numbers, reached, changed, time) },
         {
-          label: hottest,
+          label: headOf(numbers, hottest),
           ink: '--wrong',
           look: 'dashed',
           right: true,
-          points: line((p) => numbers.toDisplay(p.hottestC, 'temperature')),
+          points: lineOf(numbers, points, changed, hottest),
         },
       ]}
-      figures={{
-        titles: [xTitle, time, hottest, t('launch.heatSoFar')],
-        rows: points.map((p) => [
-          formatNumber(value(p.value), value(p.value) < 20 ? 2 : 0),
-          p.seconds === null ? t('sweep.never') : formatNumber(p.seconds, 1),
-          formatNumber(numbers.toDisplay(p.hottestC, 'temperature'), 1),
-          formatNumber(p.heat / 1000, 0),
-        ]),
-      }}
+      figures={figuresOf(numbers, points, [
+        changed,
+        {
+          title: time.title,
+          text: (p) => (p.seconds === null ? t('sweep.never') : formatNumber(p.seconds, 1)),
+        },
+        hottest,
+        { title: t('launch.heatSoFar'), of: (p) => p.heat / 1000, quantity: 'energy', places: 0 },
+      ])}
     />
   );
 }

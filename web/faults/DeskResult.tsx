@@ -18,8 +18,9 @@ interface Props {
 /** What it was, how it was found, and the way an expert would have gone. */
 export function DeskResult({ unit, session, grade, log }: Props) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const faults = grade.was;
-  const far = faults.map((f) => severityText(t, f)).filter((s) => s !== '');
+  const far = faults.map((f) => severityText(t, numbers, f)).filter((s) => s !== '');
   const found = grade.cause === 'right' || grade.cause === 'same-until-stripped';
   return (
     <div className="result" aria-live="polite">

@@ -3,6 +3,7 @@ import { cheapestSplit, faultKey, signatureOf, type Candidate } from '../../core
 import type { Unit } from '../../core/geartrain';
 import type { AtlasTable } from '../workers/protocol';
 import { checkText, faultText, severityText } from './faultWords';
+import { useNumbers } from '../shared/numbers';
 
 interface Props {
   unit: Unit;
@@ -13,9 +14,10 @@ interface Props {
 /** A fault, what looks just like it on the road, and the cheapest check that splits each from it. */
 export function FaultDetail({ unit, table, chosen }: Props) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const alike = table.rows.filter((r) => r !== chosen && signatureOf(r) === signatureOf(chosen));
   const silent = signatureOf(chosen) === signatureOf(table.sound);
-  const far = chosen.faults.map((f) => severityText(t, f)).filter((s) => s !== '');
+  const far = chosen.faults.map((f) => severityText(t, numbers, f)).filter((s) => s !== '');
   return (
     <div className="atlas-detail">
       <strong>{faultText(t, unit, chosen.faults)}</strong>

@@ -11,6 +11,7 @@ import {
   type Rig,
 } from '../../core/faults';
 import { kindText, severityText, shortTarget, targetName } from './faultWords';
+import { useNumbers } from '../shared/numbers';
 
 interface Props {
   rig: Rig;
@@ -28,6 +29,7 @@ const keyOf = (f: CaseFault): string => `${f.target}=${f.kind}`;
 /** A fault of a machine: which, and how far it has gone. */
 export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }: Props) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const faults = useMemo(
     () => singleFaults(rig).filter((f) => !kinds || kinds.includes(f.kind)),
     [rig, kinds],
@@ -72,7 +74,7 @@ export function FaultPicker({ rig, value, onValue, sound = false, label, kinds }
             ...new Set([...levelsOf(graded).map((f) => severityOf(f)), severityOf(graded)]),
           ].map((severity) => ({
             value: severity,
-            label: severityText(t, { ...graded, severity }),
+            label: severityText(t, numbers, { ...graded, severity }),
           }))}
         />
       )}

@@ -3,7 +3,8 @@ import { useTranslation } from 'react-i18next';
 import type { HandOverSample } from '../../core/shift';
 import type { Curve } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 import type { DeskSession } from '../workers/faultWorker';
 import type { ShiftTraces } from '../workers/protocol';
 
@@ -30,14 +31,25 @@ export function ShiftTrace({ session, pair }: Props) {
   }, [session, pair]);
   const { now, sound } = traces ?? {};
   if (!now) return null;
-  const line = (samples: readonly HandOverSample[], y: (s: HandOverSample) => number) =>
-    samples.map((s) => ({ x: s.time, y: y(s) }));
-  const input = (s: HandOverSample) => s.inputRpm;
-  const output = (s: HandOverSample) => numbers.toDisplay(s.outputNm, 'torque');
+  const time: Measured<HandOverSample> = { title: t('launch.time'), of: (s) => s.time, places: 2 };
+  const input: Measured<HandOverSample> = {
+    title: t('desk.inputSpeed'),
+    of: (s) => s.inputRpm,
+    quantity: 'speed',
+    places: 0,
+  };
+  const output: Measured<HandOverSample> = {
+    title: t('desk.outputTorque'),
+    of: (s) => s.outputNm,
+    quantity: 'torque',
+    places: 0,
+  };
+  const line = (samples: readonly HandOverSample[], y: Measured<HandOverSample>) =>
+    lineOf(numbers, samples, time, y);
   const curves: Curve[] = [
-    { label: t('desk.inputSpeed'), ink: '--drives', points: line(now, input) },
+    { label: input.title, ink: '--drives', points: line(now, input) },
     {
-      label: t('desk.outputTorque'),
+      label: output.title,
       ink: '--driven',
       look: 'dashed',
       right: true,
@@ -65,22 +77,11 @@ export function ShiftTrace({ session, pair }: Props) {
     <div className="shift-trace">
       <CurveSheet
         title={t('desk.trace')}
-        x={{ title: t('launch.time'), min: 0, max: now.at(-1)?.time ?? 1 }}
-        y={{ title: `${t('desk.inputSpeed')}, ${numbers.unit('speed')}` }}
-        right={{ title: `${t('desk.outputTorque')}, ${numbers.unit('torque')}` }}
+        x={{ title: time.title, min: 0, max: now.at(-1)?.time ?? 1 }}
+        y={{ title: headOf(numbers, input) }}
+        right={{ title: headOf(numbers, output) }}
         curves={curves}
-        figures={{
-          titles: [
-            t('launch.time'),
-            `${t('desk.inputSpeed')}, ${numbers.unit('speed')}`,
-            `${t('desk.outputTorque')}, ${numbers.unit('torque')}`,
-          ],
-          rows: now.map((s) => [
-            formatNumber(s.time, 2),
-            formatNumber(s.inputRpm, 0),
-            formatNumber(output(s), 0),
-          ]),
-        }}
+        figures={figuresOf(numbers, now, [time, input, output])}
         spoken={t('desk.trace')}
       />
     </div>

@@ -66,7 +66,7 @@ test.each(rigs)('every fault, check and reading of the %s has words', (_name, ri
   for (const check of shop.checks) said.add(checkName(t, rig.unit, check));
   for (const fault of shop.faults) {
     said.add(faultText(t, rig.unit, [fault]));
-    for (const level of levelsOf(fault)) said.add(severityText(t, level));
+    for (const level of levelsOf(fault)) said.add(severityText(t, numbers(), level));
     const { answers } = examine(shop, [levelsOf(fault).at(-1)!], checks);
     for (const check of checks) {
       const answer = readingOf(check, { answers });

@@ -45,7 +45,7 @@ export function shortTarget(t: TFunction, unit: Unit | null, target: string): st
 }
 
 /** How far a fault has gone: "60 %", "6 mm", "1.5 l"; empty for a kind without levels. */
-export function severityText(t: TFunction, fault: Fault): string {
+export function severityText(t: TFunction, numbers: Numbers, fault: Fault): string {
   const { unit, levels } = FAULT_SPECS[fault.kind];
   if (!unit || !levels) return '';
   const value = severityOf(fault);
@@ -55,7 +55,7 @@ export function severityText(t: TFunction, fault: Fault): string {
     case 'share-lost':
       return t('faults.severity.share-lost', { share: formatShare(value) });
     case 'millimetres':
-      return t('faults.severity.millimetres', { value: formatNumber(value, 1) });
+      return t('faults.severity.millimetres', { length: numbers.quantity(value, 'length') });
     case 'litres':
       return t('faults.severity.litres', { value: formatNumber(value, 1) });
     case 'times': {

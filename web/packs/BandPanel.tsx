@@ -2,11 +2,13 @@ import { useTranslation } from 'react-i18next';
 import { bandTorque } from '../../core/clutch';
 import { SmallSlider } from '../bench/SmallSlider';
 import { CurveSheet } from '../bench/curves/CurveSheet';
+import { figuresOf, lineOf, type Measured } from '../bench/curves/figures';
 import { formatNumber, useNumbers } from '../shared/numbers';
 import { useKept } from '../shared/kept';
 
 const POINTS = 37;
 const MOST_WRAP = 360;
+const LOOKS = [{ ink: '--drives' }, { ink: '--driven', look: 'dashed' }] as const;
 
 /** A band on its drum: what it holds when the drum pulls it tighter, and when it pushes it off. */
 export function BandPanel() {
@@ -16,16 +18,14 @@ export function BandPanel() {
   const [radiusMm, setRadius] = useKept('BandPanel radiusMm', 70);
   const [wrap, setWrap] = useKept('BandPanel wrap', 300);
   const [mu, setMu] = useKept('BandPanel mu', 0.12);
-  const torque = (degrees: number, direction: 'self' | 'against') =>
-    numbers.toDisplay(
-      bandTorque(pull, radiusMm / 1000, mu, (degrees * Math.PI) / 180, direction),
-      'torque',
-    );
+  const wrapped: Measured<number> = { title: t('pack.band.wrapAxis'), of: (w) => w, places: 0 };
+  const ways = (['self', 'against'] as const).map((way): Measured<number> => ({
+    title: t(`pack.band.${way}`),
+    of: (w) => bandTorque(pull, radiusMm / 1000, mu, (w * Math.PI) / 180, way),
+    quantity: 'torque',
+    places: 0,
+  }));
   const wraps = Array.from({ length: POINTS }, (_v, k) => (MOST_WRAP * k) / (POINTS - 1));
-  const title = `${t('clutch.torque')}, ${numbers.unit('torque')}`;
-  const line = (direction: 'self' | 'against') =>
-    wraps.map((w) => ({ x: w, y: torque(w, direction) }));
-  const now = (['self', 'against'] as const).map((d) => ({ x: wrap, y: torque(wrap, d) }));
   return (
     <>
       <div className="bench-row band-row">
@@ -69,28 +69,22 @@ export function BandPanel() {
       <p className="quiet">{t('pack.band.said')}</p>
       <CurveSheet
         title={t('pack.tabs.band')}
-        x={{ title: t('pack.band.wrapAxis'), min: 0, max: MOST_WRAP }}
-        y={{ title, min: 0 }}
+        x={{ title: wrapped.title, min: 0, max: MOST_WRAP }}
+        y={{ title: numbers.headed(t('clutch.torque'), 'torque'), min: 0 }}
         curves={[
-          { label: t('pack.band.self'), ink: '--drives', points: line('self') },
+          ...ways.map((way, k) => ({
+            label: way.title,
+            ...LOOKS[k]!,
+            points: lineOf(numbers, wraps, wrapped, way),
+          })),
           {
-            label: t('pack.band.against'),
-            ink: '--driven',
-            look: 'dashed',
-            points: line('against'),
+            label: t('clutch.now'),
+            ink: '--ink',
+            look: 'marks' as const,
+            points: ways.flatMap((way) => lineOf(numbers, [wrap], wrapped, way)),
           },
-          { label: t('clutch.now'), ink: '--ink', look: 'marks', points: now },
         ]}
-        figures={{
-          titles: [t('pack.band.wrapAxis'), t('pack.band.self'), t('pack.band.against')],
-          rows: wraps
-            .filter((_w, k) => k % 3 === 0)
-            .map((w) => [
-              formatNumber(w, 0),
-              formatNumber(torque(w, 'self'), 0),
-              formatNumber(torque(w, 'against'), 0),
-            ]),
-        }}
+        figures={figuresOf(numbers, wraps, [wrapped, ...ways], 3)}
       />
     </>
   );

@@ -1,9 +1,12 @@
 import { useTranslation } from 'react-i18next';
 import { grooveLoad, packTorque, pistonForce, type ClutchPack } from '../../core/clutch';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 
 const POINTS = 41;
+/** rev/min at which a clutch counts as slipping here. */
+const SLIP_RPM = 100;
 
 /** What the pack holds over the apply pressure, with one friction more and one less beside it. */
 export function CapacityCurves({ pack }: { pack: ClutchPack }) {
@@ -11,44 +14,60 @@ export function CapacityCurves({ pack }: { pack: ClutchPack }) {
   const numbers = useNumbers();
   const most = pack.pressure * 1.6;
   const pressures = Array.from({ length: POINTS }, (_v, k) => (most * k) / (POINTS - 1));
-  const x = (p: number) => numbers.toDisplay(p / 1000, 'pressure');
-  const torque = (p: number, slip = 0) => numbers.toDisplay(packTorque(pack, p, slip), 'torque');
   const frictions = pack.stack.filter((p) => p.kind === 'friction').length;
-  const share = (n: number) => n / Math.max(1, frictions);
-  const titles = {
-    x: `${t('pack.pressure')}, ${numbers.unit('pressure')}`,
-    y: `${t('clutch.torque')}, ${numbers.unit('torque')}`,
+  const pressure: Measured<number> = {
+    title: t('pack.pressure'),
+    of: (p) => p / 1000,
+    quantity: 'pressure',
+    places: 0,
   };
+  const torque = (title: string, of: (p: number) => number): Measured<number> => ({
+    title,
+    of,
+    quantity: 'torque',
+    places: 0,
+  });
+  const held = torque(t('pack.frictions', { count: frictions }), (p) => packTorque(pack, p));
+  const slipping = torque(t('pack.slipping'), (p) => packTorque(pack, p, SLIP_RPM));
+  const withOneMore = torque(
+    t('pack.frictions', { count: frictions + 1 }),
+    (p) => (held.of(p) * (frictions + 1)) / Math.max(1, frictions),
+  );
+  const line = (y: Measured<number>) => lineOf(numbers, pressures, pressure, y);
   const ring = grooveLoad(pack);
   const bursts = pressures.find((p) => pistonForce(pack, p) > ring);
   return (
     <CurveSheet
       title={pack.name}
-      x={{ title: titles.x, min: 0, max: x(most) }}
-      y={{ title: titles.y, min: 0 }}
+      x={{
+        title: headOf(numbers, pressure),
+        min: 0,
+        max: numbers.toDisplay(most / 1000, 'pressure'),
+      }}
+      y={{ title: numbers.headed(t('clutch.torque'), 'torque'), min: 0 }}
       curves={[
         {
-          label: t('pack.frictions', { count: frictions }),
+          label: held.title,
           ink: '--drives',
-          points: pressures.map((p) => ({ x: x(p), y: torque(p) })),
+          points: line(held),
         },
         {
-          label: t('pack.slipping'),
+          label: slipping.title,
           ink: '--driven',
           look: 'dashed',
-          points: pressures.map((p) => ({ x: x(p), y: torque(p, 100) })),
+          points: line(slipping),
         },
         {
-          label: t('pack.frictions', { count: frictions + 1 }),
+          label: withOneMore.title,
           ink: '--ink-2',
           look: 'dotted',
-          points: pressures.map((p) => ({ x: x(p), y: torque(p) * share(frictions + 1) })),
+          points: line(withOneMore),
         },
         {
           label: t('clutch.now'),
           ink: '--ink',
           look: 'marks',
-          points: [{ x: x(pack.pressure), y: torque(pack.pressure) }],
+          points: lineOf(numbers, [pack.pressure], pressure, held),
         },
         ...(bursts === undefined
           ? []
@@ -57,23 +76,18 @@ export function CapacityCurves({ pack }: { pack: ClutchPack }) {
                 label: t('pack.ringLimit'),
                 ink: '--wrong',
                 look: 'thin' as const,
-                points: [
-                  { x: x(bursts), y: 0 },
-                  { x: x(bursts), y: torque(most) },
-                ],
+                points: [0, held.of(most)].flatMap((nm) =>
+                  lineOf(
+                    numbers,
+                    [bursts],
+                    pressure,
+                    torque('', () => nm),
+                  ),
+                ),
               },
             ]),
       ]}
-      figures={{
-        titles: [titles.x, titles.y, t('pack.slipping')],
-        rows: pressures
-          .filter((_p, k) => k % 4 === 0)
-          .map((p) => [
-            formatNumber(x(p), 0),
-            formatNumber(torque(p), 0),
-            formatNumber(torque(p, 100), 0),
-          ]),
-      }}
+      figures={figuresOf(numbers, pressures, [pressure, held, slipping, withOneMore], 4)}
     />
   );
 }

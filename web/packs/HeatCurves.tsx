@@ -2,7 +2,8 @@ import { useTranslation } from 'react-i18next';
 import type { ClutchPack, PackHeat } from '../../core/clutch';
 import { useGapText } from '../shared/useGapText';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { figuresOf } from '../bench/curves/figures';
+import { useNumbers } from '../shared/numbers';
 
 /** Temperature along the stack at the hottest moment, piston at the left. */
 export function HeatCurves({ pack, heat }: { pack: ClutchPack; heat: PackHeat }) {
@@ -12,8 +13,8 @@ export function HeatCurves({ pack, heat }: { pack: ClutchPack; heat: PackHeat })
   const x = (m: number) => numbers.toDisplay(1000 * m, 'length');
   const y = (c: number) => numbers.toDisplay(c, 'temperature');
   const titles = {
-    x: `${t('pack.fromPiston')}, ${numbers.unit('length')}`,
-    y: `${t('pack.temperature')}, ${numbers.unit('temperature')}`,
+    x: numbers.headed(t('pack.fromPiston'), 'length'),
+    y: numbers.headed(t('pack.temperature'), 'temperature'),
   };
   const kindOf = (id: string) => pack.stack.find((p) => p.id === id);
   return (
@@ -31,15 +32,12 @@ export function HeatCurves({ pack, heat }: { pack: ClutchPack; heat: PackHeat })
       spoken={t('pack.heatShows', {
         peak: numbers.quantity(Math.round(heat.peakC), 'temperature'),
       })}
-      figures={{
-        titles: [t('pack.plate'), t('pack.thickness'), t('pack.peak'), t('pack.meanAtEnd')],
-        rows: heat.plates.map((p) => [
-          t(`pack.kinds.${kindOf(p.id)?.kind ?? 'steel'}`),
-          gapText(kindOf(p.id)?.thickness ?? 0),
-          formatNumber(y(p.peakC), 0),
-          formatNumber(y(p.meanC), 0),
-        ]),
-      }}
+      figures={figuresOf(numbers, heat.plates, [
+        { title: t('pack.plate'), text: (p) => t(`pack.kinds.${kindOf(p.id)?.kind ?? 'steel'}`) },
+        { title: t('pack.thickness'), text: (p) => gapText(kindOf(p.id)?.thickness ?? 0) },
+        { title: t('pack.peak'), of: (p) => p.peakC, quantity: 'temperature', places: 0 },
+        { title: t('pack.meanAtEnd'), of: (p) => p.meanC, quantity: 'temperature', places: 0 },
+      ])}
     />
   );
 }

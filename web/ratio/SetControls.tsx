@@ -86,7 +86,7 @@ export function SetControls(props: Props) {
       {speed && (
         <>
           <NumberRow
-            label={`${t('bench.inputSpeed')}, ${numbers.unit('speed')}`}
+            label={numbers.headed(t('bench.inputSpeed'), 'speed')}
             value={setup.inputSpeedRpm}
             min={0}
             max={4000}
@@ -94,7 +94,7 @@ export function SetControls(props: Props) {
             onValue={(inputSpeedRpm) => onSetup({ ...setup, inputSpeedRpm })}
           />
           <NumberRow
-            label={`${t('bench.inputTorque')}, ${numbers.unit('torque')}`}
+            label={numbers.headed(t('bench.inputTorque'), 'torque')}
             value={Math.round(torque * 10) / 10}
             min={0}
             max={Math.round(numbers.toDisplay(1000, 'torque'))}

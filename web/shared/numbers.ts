@@ -69,6 +69,8 @@ export interface Numbers {
   /** Number alone. */
   value(value: number, quantity: Quantity): string;
   unit(quantity: Quantity): string;
+  /** What an axis, a column or a field is headed with: "Torque, N·m". */
+  headed(what: string, quantity: Quantity): string;
   toDisplay(value: number, quantity: Quantity): number;
   fromDisplay(value: number, quantity: Quantity): number;
 }
@@ -82,6 +84,7 @@ export function numbersIn(system: UnitSystem, t: TFunction): Numbers {
     unit,
     value,
     quantity: (v, quantity) => `${value(v, quantity)} ${unit(quantity)}`,
+    headed: (what, quantity) => `${what}, ${unit(quantity)}`,
     toDisplay: (v, quantity) => convertToDisplay(v, quantity, system),
     fromDisplay: (v, quantity) => convertFromDisplay(v, quantity, system),
   };

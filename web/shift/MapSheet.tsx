@@ -4,7 +4,8 @@ import { useTranslation } from 'react-i18next';
 import type { ShiftLine } from '../../core/hydraulics';
 import type { Curve } from '../bench/curves/curve';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber } from '../shared/numbers';
+import { figuresOf } from '../bench/curves/figures';
+import { formatNumber, useNumbers } from '../shared/numbers';
 import { runOilMap } from '../workers/oilWorker';
 import { useSettledRun } from '../workers/useSettledRun';
 import { sameUnit } from './sameUnit';
@@ -20,6 +21,7 @@ type Props = ShiftBenchProps & { readonly idleRpm: number };
 export function MapSheet(props: Props) {
   const { bench } = props;
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const { result, failure, before } = useOilMaps(props);
   if (failure) return <p role="alert">{failure}</p>;
   if (!result) return <Spin />;
@@ -73,25 +75,23 @@ export function MapSheet(props: Props) {
           },
         ]}
         spoken={t('oil.map.spoken')}
-        figures={{
-          titles: [
-            t('launch.throttlePercent'),
-            ...shifts.flatMap((l) => [
-              t('launch.shiftUp', names(l)),
-              t('launch.shiftDown', names(l)),
-            ]),
-            ...locks.map((c) => c.label),
-          ],
-          rows: THROTTLES.filter((_v, k) => k % 2 === 0).map((throttle, k) => [
-            formatNumber(100 * throttle, 0),
-            ...lines.flatMap((l) =>
-              (['up', 'down'] as const).map((way) => {
-                const value = l.points[2 * k]?.[way];
-                return value === null || value === undefined ? '–' : formatNumber(value, 0);
-              }),
+        figures={figuresOf(
+          numbers,
+          THROTTLES.map((throttle, at) => ({ throttle, at })),
+          [
+            { title: t('launch.throttlePercent'), of: (row) => 100 * row.throttle, places: 0 },
+            ...lines.flatMap((l, k) =>
+              (['up', 'down'] as const).map((way, j) => ({
+                title: numbers.headed([...curves, ...locks][2 * k + j]!.label, 'speed'),
+                text: (row: { at: number }) => {
+                  const value = l.points[row.at]?.[way] ?? null;
+                  return value === null ? '–' : formatNumber(value, 0);
+                },
+              })),
             ),
-          ]),
-        }}
+          ],
+          2,
+        )}
       />
     </>
   );

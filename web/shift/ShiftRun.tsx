@@ -1,8 +1,9 @@
 import { useTranslation } from 'react-i18next';
 import { COUNTED_WEAR, type OilShiftResult } from '../../core/hydraulics';
 import { CurveSheet } from '../bench/curves/CurveSheet';
-import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
-import { figuresOf, sideOf, type ShiftSide, type TwoRuns } from './shiftSides';
+import { headOf } from '../bench/curves/figures';
+import { formatNumber, formatShare, gapText, useNumbers } from '../shared/numbers';
+import { shiftFigures, sideOf, type ShiftSide, type TwoRuns } from './shiftSides';
 import './ShiftRun.css';
 
 type RunName = 'now' | 'before' | 'found' | 'drawn' | 'example' | 'soft' | 'firm';
@@ -30,7 +31,7 @@ export function Verdicts({
         t('oil.shift.heatOf', {
           element: h.element,
           energy: numbers.quantity(h.joules / 1000, 'energy'),
-          kelvin: formatNumber(h.kelvin, 1),
+          kelvin: numbers.quantity(h.kelvin, 'temperature-rise'),
         }),
       )
       .join(', ') || '–';
@@ -74,7 +75,9 @@ export function Verdicts({
       <tbody>
         {rows.map(({ word, of }) => (
           <tr key={word}>
-            <th scope="row">{t(`oil.shift.columns.${word}`)}</th>
+            <th scope="row">
+              {t(`oil.shift.columns.${word}`, { length: gapText(numbers, COUNTED_WEAR) })}
+            </th>
             {runs.map(({ name, run }) => (
               <td key={name}>{of(run)}</td>
             ))}
@@ -95,7 +98,7 @@ interface TracesProps extends TwoRuns {
 export function Traces({ now, before, side }: TracesProps) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const { title, curves } = sideOf(side, { now, before }, t, numbers);
+  const drawn = sideOf(side, { now, before }, t, numbers);
   return (
     <CurveSheet
       title={t('oil.views.shift')}
@@ -104,10 +107,10 @@ export function Traces({ now, before, side }: TracesProps) {
         min: 0,
         max: Math.round(10 * (now.run.samples.at(-1)?.time ?? 1)) / 10,
       }}
-      y={{ title }}
-      curves={curves}
+      y={{ title: headOf(numbers, drawn) }}
+      curves={drawn.curves}
       spoken={t('oil.shift.spoken', { felt: t(`oil.quality.${now.quality}`) })}
-      figures={figuresOf(curves, t)}
+      figures={shiftFigures(drawn, t, numbers)}
     />
   );
 }

@@ -1,6 +1,8 @@
 import type { TFunction } from 'i18next';
 import { FILL_STEP, type OilShiftResult } from '../../core/hydraulics';
+import type { Quantity } from '../../core/quantities';
 import type { Curve, Figures } from '../bench/curves/curve';
+import { figuresOf } from '../bench/curves/figures';
 import { formatNumber, type Numbers } from '../shared/numbers';
 
 /** Sides of a shift that are drawn. */
@@ -41,13 +43,20 @@ const elementCurves = (
     return drawn ? [{ label: label(id), ink, look, points: drawn }] : [];
   });
 
+interface Drawn {
+  /** Of the axis, without its unit where there is a quantity. */
+  readonly title: string;
+  readonly quantity?: Quantity;
+  readonly curves: readonly Curve[];
+}
+
 /** What is drawn of a shift on one side, and of the one before it. */
 export function sideOf(
   side: ShiftSide,
   { now, before }: TwoRuns,
   t: TFunction,
   numbers: Numbers,
-): { readonly title: string; readonly curves: readonly Curve[] } {
+): Drawn {
   const torque = (nm: number) => numbers.toDisplay(nm, 'torque');
   const kilo = (pascal: number) => numbers.toDisplay(pascal / 1000, 'pressure');
   const earlier = (y: (s: Sample) => number): Curve[] =>
@@ -61,9 +70,10 @@ export function sideOf(
           },
         ]
       : [];
-  const sides: Record<ShiftSide, () => { title: string; curves: Curve[] }> = {
+  const sides: Record<ShiftSide, () => Drawn> = {
     pressure: () => ({
-      title: `${t('oil.shift.sides.pressure')}, ${numbers.unit('pressure')}`,
+      title: t('oil.shift.sides.pressure'),
+      quantity: 'pressure',
       curves: [
         {
           label: t('oil.lines.line'),
@@ -82,7 +92,8 @@ export function sideOf(
       ],
     }),
     torque: () => ({
-      title: `${t('oil.shift.sides.torque')}, ${numbers.unit('torque')}`,
+      title: t('oil.shift.sides.torque'),
+      quantity: 'torque',
       curves: [
         {
           label: t('oil.shift.output'),
@@ -99,6 +110,7 @@ export function sideOf(
     }),
     speed: () => ({
       title: t('oil.shift.sides.speed'),
+      quantity: 'speed',
       curves: [
         { label: t('oil.shift.input'), ink: '--drives', points: sampled(now, (s) => s.inputRpm) },
         {
@@ -125,14 +137,21 @@ export function sideOf(
   return sides[side]();
 }
 
+const TIMES = Array.from({ length: 17 }, (_v, k) => k / 10);
+
 /** The curves in numbers, every tenth of a second. */
-export const figuresOf = (curves: readonly Curve[], t: TFunction): Figures => ({
-  titles: [t('launch.time'), ...curves.map((c) => c.label)],
-  rows: Array.from({ length: 17 }, (_v, k) => k / 10).map((time) => [
-    formatNumber(time, 1),
-    ...curves.map((c) => {
-      const point = c.points.find((p) => p.x >= time - 1e-9);
-      return point ? formatNumber(point.y, Math.abs(point.y) < 10 ? 2 : 0) : '–';
-    }),
-  ]),
-});
+export const shiftFigures = (
+  { curves, quantity }: Drawn,
+  t: TFunction,
+  numbers: Numbers,
+): Figures =>
+  figuresOf(numbers, TIMES, [
+    { title: t('launch.time'), of: (time) => time, places: 1 },
+    ...curves.map((c) => ({
+      title: quantity ? numbers.headed(c.label, quantity) : c.label,
+      text: (time: number) => {
+        const point = c.points.find((p) => p.x >= time - 1e-9);
+        return point ? formatNumber(point.y, Math.abs(point.y) < 10 ? 2 : 0) : '–';
+      },
+    })),
+  ]);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import i18next, { type TFunction } from 'i18next';
-import { convertToDisplay, displayUnit } from '../../core/quantities';
-import { formatReading, type Numbers } from '../shared/numbers';
+import type { UnitSystem } from '../../core/quantities';
+import { numbersIn, type Numbers } from '../shared/numbers';
 
 /** The English catalogue by its parts: the first screen's words, and all others. */
 export const CATALOGUE_PARTS = ['start.en', 'en', 'bench.en', 'strip.en', 'teach.en'] as const;
@@ -33,14 +33,12 @@ export async function testWords(): Promise<TFunction> {
 }
 
 /** Numbers as a screen shows them, with plain spaces between thousands: the thin ones are for the eye. */
-export function testNumbers(t: TFunction, system: 'si' | 'inch-pound'): Numbers {
-  const numbers: Numbers = {
-    system,
-    unit: (q) => t(`units.${displayUnit(q, system)}`),
-    value: (v, q) => formatReading(convertToDisplay(v, q, system)).replace(/\u202f/g, ' '),
-    quantity: (v, q) => `${numbers.value(v, q)} ${numbers.unit(q)}`,
-    toDisplay: (v, q) => convertToDisplay(v, q, system),
-    fromDisplay: (v) => v,
+export function testNumbers(t: TFunction, system: UnitSystem): Numbers {
+  const numbers = numbersIn(system, t);
+  const plain = (text: string) => text.replace(/\u202f/g, ' ');
+  return {
+    ...numbers,
+    value: (v, q) => plain(numbers.value(v, q)),
+    quantity: (v, q) => plain(numbers.quantity(v, q)),
   };
-  return numbers;
 }

@@ -13,6 +13,7 @@ import { converterCsv, readConverterRows, type Problem } from '../../../core/for
 import { CsvButtons } from './CsvButtons';
 import { FitBlades } from './FitBlades';
 import { NumberField } from '../../shared/NumberField';
+import { useNumbers } from '../../shared/numbers';
 import { RowsTable } from './RowsTable';
 
 interface Props {
@@ -182,29 +183,30 @@ interface BladeProps {
 
 function BladeFields({ model, faulty, onModel }: BladeProps) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   return (
     <>
       <div className="wheel-fields">
         <span />
         {BLADE_FIELDS.map((field) => (
           <span key={field} className="label">
-            {t(`modelFields.${field}`)} {field === 'exitRadius' ? 'mm' : '°'}
+            {t(`modelFields.${field}`)} {field === 'exitRadius' ? numbers.unit('length') : '°'}
           </span>
         ))}
         {WHEELS.map((wheel) => [
           <strong key={wheel}>{t(`converter.wheels.${wheel}`)}</strong>,
           ...BLADE_FIELDS.map((field) => {
-            const scale = field === 'exitRadius' ? 1000 : 1;
             return (
               <NumberField
                 key={`${wheel} ${field}`}
                 bare
                 label={`${t(`converter.wheels.${wheel}`)}, ${t(`modelFields.${field}`)}`}
-                value={model[wheel][field] * scale}
+                {...(field === 'exitRadius' ? { per: 1000, quantity: 'length' } : {})}
+                value={model[wheel][field]}
                 faulty={faulty(`model.${wheel}.${field}`)}
                 onValue={(v) =>
                   onModel(
-                    { ...model, [wheel]: { ...model[wheel], [field]: v / scale } },
+                    { ...model, [wheel]: { ...model[wheel], [field]: v } },
                     `${wheel} ${field}`,
                   )
                 }

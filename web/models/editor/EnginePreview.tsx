@@ -4,7 +4,8 @@ import { engineModel, type Engine } from '../../../core/converter';
 import { powerKw } from '../../../core/quantities';
 import type { Curve } from '../../bench/curves/curve';
 import { CurveSheet } from '../../bench/curves/CurveSheet';
-import { formatNumber, useNumbers } from '../../shared/numbers';
+import { figuresOf, headOf, lineOf, type Measured } from '../../bench/curves/figures';
+import { useNumbers } from '../../shared/numbers';
 
 const STEPS = 60;
 const OPENINGS = [1, 0.75, 0.5, 0.25, 0] as const;
@@ -22,45 +23,47 @@ export function EnginePreview({ engine }: { engine: Engine }) {
       (_, k) => engine.idleRpm + ((top - engine.idleRpm) * k) / STEPS,
     );
   }, [engine]);
-  const torque = (rpm: number, opening: number) =>
-    numbers.toDisplay(model.torque(rpm, opening), 'torque');
-  const power = (rpm: number) => numbers.toDisplay(powerKw(rpm, model.torque(rpm, 1)), 'power');
-  const curves: Curve[] = OPENINGS.map((opening, k) => ({
-    label: t('partEditor.opening', { percent: 100 * opening }),
+  const speed: Measured<number> = {
+    title: t('converter.engineSpeed'),
+    of: (rpm) => rpm,
+    quantity: 'speed',
+    places: 0,
+  };
+  const torques = OPENINGS.map((opening): Measured<number> => ({
+    title: t('partEditor.opening', { percent: 100 * opening }),
+    of: (rpm) => model.torque(rpm, opening),
+    quantity: 'torque',
+    places: 0,
+  }));
+  const power: Measured<number> = {
+    title: t('partEditor.fullPower'),
+    of: (rpm) => powerKw(rpm, model.torque(rpm, 1)),
+    quantity: 'power',
+    places: 1,
+  };
+  const curves = torques.map((torque, k): Curve => ({
+    label: torque.title,
     ink: INKS[k]!,
-    look: opening === 1 ? 'line' : opening === 0 ? 'dotted' : 'thin',
-    points: speeds.map((x) => ({ x, y: torque(x, opening) })),
+    look: OPENINGS[k] === 1 ? 'line' : OPENINGS[k] === 0 ? 'dotted' : 'thin',
+    points: lineOf(numbers, speeds, speed, torque),
   }));
   return (
     <CurveSheet
       title={engine.name}
-      x={{ title: t('converter.engineSpeed') }}
-      y={{ title: t('converter.torqueIn', { unit: numbers.unit('torque') }) }}
-      right={{ title: t('partEditor.power', { unit: numbers.unit('power') }), min: 0 }}
+      x={{ title: headOf(numbers, speed) }}
+      y={{ title: numbers.headed(t('clutch.torque'), 'torque') }}
+      right={{ title: numbers.headed(t('partEditor.power'), 'power'), min: 0 }}
       curves={[
         ...curves,
         {
-          label: t('partEditor.fullPower'),
+          label: power.title,
           ink: '--ink',
           look: 'dashed',
           right: true,
-          points: speeds.map((x) => ({ x, y: power(x) })),
+          points: lineOf(numbers, speeds, speed, power),
         },
       ]}
-      figures={{
-        titles: [
-          t('converter.engineSpeed'),
-          ...OPENINGS.map((o) => t('partEditor.opening', { percent: 100 * o })),
-          t('partEditor.power', { unit: numbers.unit('power') }),
-        ],
-        rows: speeds
-          .filter((_s, k) => k % 5 === 0)
-          .map((rpm) => [
-            formatNumber(rpm, 0),
-            ...OPENINGS.map((o) => formatNumber(torque(rpm, o), 0)),
-            formatNumber(power(rpm), 1),
-          ]),
-      }}
+      figures={figuresOf(numbers, speeds, [speed, ...torques, power], 5)}
     />
   );
 }

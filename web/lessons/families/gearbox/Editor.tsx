@@ -138,12 +138,20 @@ function SideFields({ question, unit, onQuestion }: OfUnit<WhichSideQuestion>) {
       <NumberField
         label={t(`gearboxWords.amount.${question.part}`)}
         value={question.value}
-        step={question.part === 'clutch' ? 1 : 0.05}
+        {...AMOUNTS[question.part]}
         onValue={(value) => onQuestion({ ...question, value: within(value) })}
       />
     </>
   );
 }
+
+/** How the amount of wear is typed. */
+const AMOUNTS = {
+  tips: { quantity: 'length', step: 0.05 },
+  ring: { quantity: 'length', step: 0.05 },
+  engagement: { step: 0.05 },
+  clutch: { quantity: 'torque', step: 1 },
+} as const;
 
 function TwoFields({ question, unit, onQuestion }: OfUnit<TwoGearsQuestion>) {
   const { t } = useTranslation();

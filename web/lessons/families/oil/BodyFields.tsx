@@ -10,8 +10,8 @@ interface Props {
 
 const JOBS = ['off', 'on'] as const;
 const NUMBERS = [
-  { key: 'spring', scale: 1, unit: 'N', step: 10 },
-  { key: 'travel', scale: 1000, unit: 'mm', step: 1 },
+  { key: 'spring', quantity: 'force', step: 10 },
+  { key: 'travel', quantity: 'length', per: 1000, step: 1 },
 ] as const;
 
 /** What is done with a valve body, and what pushes it off. */
@@ -33,18 +33,14 @@ export function BodyFields({ question, onQuestion }: Props) {
         of={THIN_THREADS}
         onValue={(thin) => onQuestion({ ...question, body: { ...body, thin } })}
       />
-      {NUMBERS.map(({ key, scale, unit, step }) => (
+      {NUMBERS.map(({ key, ...field }) => (
         <NumberField
           key={key}
           label={t(`oilPrompts.bolts.${key}`)}
-          unit={unit}
-          step={step}
-          value={scale * body[key]}
-          onValue={(v) => {
-            const [least, most] = BODY_LIMITS[key];
-            const kept = Math.min(most, Math.max(least, v / scale));
-            onQuestion({ ...question, body: { ...body, [key]: kept } });
-          }}
+          {...field}
+          value={body[key]}
+          within={BODY_LIMITS[key]}
+          onValue={(v) => onQuestion({ ...question, body: { ...body, [key]: v } })}
         />
       ))}
     </>

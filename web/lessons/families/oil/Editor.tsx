@@ -17,7 +17,7 @@ import { partsOf } from '../../../../core/hydraulics';
 import { SmallSlider } from '../../../bench/SmallSlider';
 import { ChoiceField } from '../../../bench/ChoiceField';
 import { NumberField } from '../../../shared/NumberField';
-import { formatShare } from '../../../shared/numbers';
+import { formatShare, useNumbers } from '../../../shared/numbers';
 import { PlanFaultPicker } from '../../../shift/PlanFaultPicker';
 import { VehicleField } from '../../builder/VehicleField';
 import { ModelPicker } from '../../builder/ModelPicker';
@@ -32,10 +32,10 @@ type Props = EditorProps<'oil'>;
 
 /** What a shift has to keep within, as it is typed. */
 const LIMITS = [
-  { key: 'jerk', scale: 1, unit: 'm/s³', most: 1000 },
-  { key: 'flare', scale: 1, unit: 'rev/min', most: 10_000 },
-  { key: 'dip', scale: 100, unit: '%', most: 1 },
-  { key: 'kelvin', scale: 1, unit: 'K', most: 1000 },
+  { key: 'jerk', per: 1, unit: 'm/s³', most: 1000 },
+  { key: 'flare', per: 1, unit: 'rev/min', most: 10_000 },
+  { key: 'dip', per: 100, unit: '%', most: 1 },
+  { key: 'kelvin', per: 1, quantity: 'temperature-rise', most: 1000 },
 ] as const;
 
 /** What is asked about a plan, and the answer that it gives at this moment. */
@@ -79,11 +79,12 @@ interface FieldProps extends Props {
 
 function Framed({ question, rig, onQuestion }: FieldProps) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   const key = useMemo(() => oilKey(question, rig), [question, rig]);
   return (
     <QuestionFrame
       prompt={question.prompt}
-      worded={oilPrompt(t, { ...question, prompt: '' }, rig)}
+      worded={oilPrompt(t, numbers, { ...question, prompt: '' }, rig)}
       onPrompt={(prompt) => onQuestion({ ...question, prompt })}
       fault={key.ok ? null : key.fault}
       answer={key.ok ? oilKeyText(t, question, rig) : null}
@@ -233,19 +234,16 @@ function ShiftFields({ question, onQuestion }: Omit<FieldProps, 'rig'> & { quest
             onValue={(v) => onQuestion({ ...question, found: { ...question.found, [key]: v } })}
           />
         ))}
-      {LIMITS.map(({ key, scale, unit, most }) => (
+      {LIMITS.map(({ key, per, most, ...sign }) => (
         <NumberField
           key={key}
           label={t(`oilPrompts.limits.${key}`)}
-          unit={unit}
-          step={scale === 100 ? 5 : 1}
-          value={scale * question[key]}
-          onValue={(v) =>
-            onQuestion({
-              ...question,
-              [key]: Math.min(most, Math.max(key === 'dip' ? -1 : 0, v / scale)),
-            })
-          }
+          {...sign}
+          per={per}
+          step={per === 100 ? 5 : 1}
+          value={question[key]}
+          within={[key === 'dip' ? -1 : 0, most]}
+          onValue={(v) => onQuestion({ ...question, [key]: v })}
         />
       ))}
     </>

@@ -11,6 +11,7 @@ import {
   type OilRig,
 } from '../../../../core/lesson';
 import { partsOf, SHIFT_MOMENTS, type ShiftMoment } from '../../../../core/hydraulics';
+import { useNumbers } from '../../../shared/numbers';
 import { partName } from '../../../shift/oilWords';
 import { SmallSlider } from '../../../bench/SmallSlider';
 import { Choices } from '../../player/Choices';
@@ -32,9 +33,10 @@ interface Props {
 /** What the student thinks about the oil, and how sure they are. */
 export function OilPrediction({ question, rig, draft, onDraft, onCommit }: Props) {
   const { t } = useTranslation();
+  const numbers = useNumbers();
   return (
     <PredictionForm
-      prompt={oilPrompt(t, question, rig)}
+      prompt={oilPrompt(t, numbers, question, rig)}
       answer={answerOf(question, rig, draft)}
       onCommit={onCommit}
     >

@@ -46,7 +46,12 @@ const pair = (rig: OilRig, gear: number) => {
   return { low: at(gear), high: at(gear + 1) };
 };
 
-export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): string {
+export function oilPrompt(
+  t: TFunction,
+  numbers: Numbers,
+  question: OilQuestion,
+  rig: OilRig,
+): string {
   if (question.prompt.trim() !== '') return question.prompt;
   switch (question.kind) {
     case 'trace-oil':
@@ -67,12 +72,15 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
     case 'which-ball':
       return t('oilPrompts.which-ball');
     case 'set-shift':
-      return t('oilPrompts.set-shift', { ...pair(rig, question.gear), ...limitsText(question) });
+      return t('oilPrompts.set-shift', {
+        ...pair(rig, question.gear),
+        ...limitsText(numbers, question),
+      });
     case 'draw-pressures': {
       const { coming, going } = exchangeIn(rig, question.gear);
       return t(going.length > 0 ? 'oilPrompts.draw-pressures' : 'oilPrompts.draw-one-pressure', {
         ...pair(rig, question.gear),
-        ...limitsText(question),
+        ...limitsText(numbers, question),
         throttle: formatShare(question.throttle),
         coming: coming.join(' + '),
         going: going.join(' + '),
@@ -90,18 +98,18 @@ export function oilPrompt(t: TFunction, question: OilQuestion, rig: OilRig): str
 }
 
 /** Finer than a limit is written, so that what is just over it is seen to be. */
-const FIGURES = {
+const figuresIn = (numbers: Numbers) => ({
   jerk: (v: number) => formatNumber(v, 1),
   flare: exactRpm,
   dip: formatShare,
-  kelvin: (v: number) => formatNumber(v, 1),
-};
+  kelvin: (v: number) => numbers.quantity(v, 'temperature-rise'),
+});
 
-const limitsText = (limits: ShiftLimits) => ({
+const limitsText = (numbers: Numbers, limits: ShiftLimits) => ({
   jerk: formatNumber(limits.jerk, 0),
   flare: formatNumber(limits.flare, 0),
   dip: formatShare(limits.dip),
-  kelvin: formatNumber(limits.kelvin, 0),
+  kelvin: numbers.quantity(limits.kelvin, 'temperature-rise'),
 });
 
 /** When what comes takes hold of all that it carries, and when what goes lets go of it. */
@@ -271,13 +279,13 @@ function claimWords(
     case 'shift-comes-to':
       return claimText(t, claim, {
         setting: (s: ShiftSetting) => settingText(t, s),
-        ...FIGURES,
+        ...figuresIn(numbers),
       });
     case 'drawn-comes-to':
       return claimText(
         t,
         claim,
-        { drawn: () => '', ...FIGURES },
+        { drawn: () => '', ...figuresIn(numbers) },
         claim.taken ? claim.way : 'not-taken',
       );
     case 'holds-from':
@@ -324,7 +332,7 @@ function subOf(claim: Extract<ClaimOf<'oil'>, { claim: 'pair-changes' | 'pair-ne
 }
 
 export const OIL_WORDS: FamilyWords<'oil'> = {
-  prompt: (t, _numbers, question, { rig }) => oilPrompt(t, question, rig),
+  prompt: (t, numbers, question, { rig }) => oilPrompt(t, numbers, question, rig),
   answer: (t, _numbers, question, { rig }, answer) => said(t, question, rig, answer),
   key: (t, _numbers, question, { rig }) => oilKeyText(t, question, rig),
   short: (t, _numbers, _question, { rig }, answer, score) => short(t, rig, answer, score),
