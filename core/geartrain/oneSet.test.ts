@@ -143,6 +143,8 @@ test('findings carry the numbers that would do; a ratio alone is accepted', () =
     [],
   );
   expect(tipGap(single(30, 20, 70, 4))).toBeCloseTo(50 * Math.SQRT1_2 - 22, 12);
+  // Two stand across the set from each other: twice the centre distance less a tip diameter.
+  expect(tipGap(single(30, 20, 70, 2))).toBeCloseTo(2 * 25 - 22, 12);
   // One alone has no neighbour; the pairs of a double-pinion set lie as their maker wants them.
   expect(tipGap(single(30, 20, 70, 1))).toBeNull();
   expect(tipGap({ ...pair(30, 20, 20, 90), pinions: 3 })).toBeNull();

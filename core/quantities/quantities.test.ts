@@ -13,6 +13,8 @@ test('road speed, temperature, mass and capacity', () => {
   expect(convertToDisplay(10, 'road-speed', 'si')).toBeCloseTo(36, 12);
   expect(convertToDisplay(44.704, 'road-speed', 'inch-pound')).toBeCloseTo(100, 9);
   expect(convertToDisplay(100, 'temperature', 'inch-pound')).toBeCloseTo(212, 9);
+  // A rise has no zero of its own: 10 °C hotter are 18 °F hotter.
+  expect(convertToDisplay(10, 'temperature-rise', 'inch-pound')).toBeCloseTo(18, 12);
   expect(convertToDisplay(45.359237, 'mass', 'inch-pound')).toBeCloseTo(100, 9);
   expect(convertToDisplay(150, 'capacity', 'inch-pound')).toBeCloseTo(174.66, 2);
 });

@@ -1,10 +1,14 @@
 import { readFileSync } from 'node:fs';
-import { CATALOGUE_PARTS, wordsIn } from '../../tests/words';
+import { catalogue, CATALOGUE_PARTS, wordsIn } from '../../tests/words';
 
-const keys = (value: object, prefix = ''): string[] =>
+const sentences = (value: object, prefix = ''): { key: string; said: string }[] =>
   Object.entries(value).flatMap(([k, v]) =>
-    typeof v === 'string' ? [`${prefix}${k}`] : keys(v as object, `${prefix}${k}.`),
+    typeof v === 'string'
+      ? [{ key: `${prefix}${k}`, said: v }]
+      : sentences(v as object, `${prefix}${k}.`),
   );
+
+const keys = (value: object): string[] => sentences(value).map((s) => s.key);
 
 const pattern = (key: string) =>
   new RegExp(`^${key.replace(/[.]/g, '\\.').replace(/\*/g, '[\\w./-]*')}$`);
@@ -23,4 +27,13 @@ test('the first screen has all its words at once', () => {
 test('no word stands in two parts of the catalogue', () => {
   const all = CATALOGUE_PARTS.flatMap((part) => keys(wordsIn(part)));
   expect(all.filter((k, n) => all.indexOf(k) !== n)).toEqual([]);
+});
+
+test('no sentence fixes a unit that inch-pound shows otherwise: it comes with the number', () => {
+  const fixed = /(\}\}|\d|,)\s?(mm|kPa|bar|km\/h|kJ|kW|N·m|°C|kg)(?![\w²³/])/;
+  for (const known of ['Flat on the tips, mm', 'plates {{kelvin}} °C hotter', '0.1 mm of lining'])
+    expect(known).toMatch(fixed);
+  const all = sentences(catalogue()).filter(({ key }) => !key.startsWith('units.'));
+  expect(all.length).toBeGreaterThan(4000);
+  expect(all.filter(({ said }) => fixed.test(said))).toEqual([]);
 });
