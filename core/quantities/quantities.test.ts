@@ -19,10 +19,13 @@ test('road speed, temperature, mass and capacity', () => {
   expect(convertToDisplay(150, 'capacity', 'inch-pound')).toBeCloseTo(174.66, 2);
 });
 
-// Published: NIST SP 811, appendix B: 1 lbf/in² = 6.894 757 kPa, 1 lbf = 4.448 222 N, 1 Btu(IT) = 1.055 055 852 62 kJ.
-test('pressure, force and energy', () => {
+// Published: NIST SP 811, appendix B: 1 lbf/in² = 6.894 757 kPa, 1 lbf = 4.448 222 N, 1 Btu(IT) = 1.055 055 852 62 kJ,
+// 1 gal (U.S.) = 3.785 412 L, 1 qt (U.S. liquid) = 0.946 352 9 L.
+test('pressure, force, energy, volume and flow', () => {
   expect(convertFromDisplay(1, 'pressure', 'inch-pound')).toBeCloseTo(6.894757, 6);
   expect(convertFromDisplay(1, 'force', 'inch-pound')).toBeCloseTo(4.448222, 6);
+  expect(convertFromDisplay(1, 'flow', 'inch-pound')).toBeCloseTo(3.785412, 6);
+  expect(convertFromDisplay(1, 'volume', 'inch-pound')).toBeCloseTo(0.9463529, 7);
   expect(convertFromDisplay(1, 'energy', 'inch-pound')).toBeCloseTo(1.05505585262, 9);
 });
 

@@ -57,7 +57,7 @@ export function severityText(t: TFunction, numbers: Numbers, fault: Fault): stri
     case 'millimetres':
       return t('faults.severity.millimetres', { length: numbers.quantity(value, 'length') });
     case 'litres':
-      return t('faults.severity.litres', { value: formatNumber(value, 1) });
+      return t('faults.severity.litres', { volume: numbers.quantity(value, 'volume') });
     case 'times': {
       const level = levelsOf(fault).findIndex((l) => l.severity === value);
       return t(`faults.severity.level.${String(level < 0 ? 1 : level)}`);

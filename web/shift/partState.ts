@@ -23,7 +23,8 @@ export function partState(
     numbers.quantity(Math.round((state.pressures.get(line) ?? 0) / 1000), 'pressure');
   const flow = () => {
     const sum = state.passing.reduce((s, p) => (p.part === part.id ? s + p.flow : s), 0);
-    return t('oil.flow', { flow: formatNumber(Math.abs(sum) * LITRES_A_MINUTE, 1) });
+    const shown = numbers.toDisplay(Math.abs(sum) * LITRES_A_MINUTE, 'flow');
+    return `${formatNumber(shown, 1)} ${numbers.unit('flow')}`;
   };
   switch (part.kind) {
     case 'pump':

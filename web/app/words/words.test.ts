@@ -30,7 +30,7 @@ test('no word stands in two parts of the catalogue', () => {
 });
 
 test('no sentence fixes a unit that inch-pound shows otherwise: it comes with the number', () => {
-  const fixed = /(\}\}|\d|,)\s?(mm|kPa|bar|km\/h|kJ|kW|N·m|°C|kg)(?![\w²³/])/;
+  const fixed = /(\}\}|\d|,)\s?(mm|kPa|bar|km\/h|kJ|kW|N·m|°C|kg|l|l\/min)(?![\w²³/])/;
   for (const known of ['Flat on the tips, mm', 'plates {{kelvin}} °C hotter', '0.1 mm of lining'])
     expect(known).toMatch(fixed);
   const all = sentences(catalogue()).filter(({ key }) => !key.startsWith('units.'));
