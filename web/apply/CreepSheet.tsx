@@ -108,9 +108,8 @@ function Crept({ unit, vehicle, pack, setting }: Props & { pack: ClutchPack; set
   );
   const { course, tooHotAfter, torqueNm, canNm, slipRpm, watts } = result;
   const celsius = (v: number) => numbers.toDisplay(v, 'temperature');
-  const torque = (v: number) =>
-    `${formatNumber(numbers.toDisplay(v, 'torque'), 0)} ${numbers.unit('torque')}`;
-  const degrees = (v: number) => `${formatNumber(celsius(v), 0)} ${numbers.unit('temperature')}`;
+  const torque = (v: number) => numbers.fixed(v, 'torque', 0);
+  const degrees = (v: number) => numbers.fixed(v, 'temperature', 0);
   const hottest = course.at(-1)!.celsius;
   const verdict =
     torqueNm > canNm
@@ -131,7 +130,7 @@ function Crept({ unit, vehicle, pack, setting }: Props & { pack: ClutchPack; set
         </strong>{' '}
         {t('creep.figures', {
           torque: torque(torqueNm),
-          slip: numbers.quantity(Math.round(slipRpm), 'speed'),
+          slip: numbers.fixed(slipRpm, 'speed', 0),
           power: numbers.quantity(watts / 1000, 'power'),
           hottest: degrees(hottest),
         })}{' '}

@@ -184,7 +184,7 @@ function Crossed({ unit, pair, setting, engine, vehicle }: CrossedProps) {
         })}{' '}
         <span className="quiet">
           {t('crossing.with', {
-            torque: `${formatNumber(numbers.toDisplay(CROSSING_ENGINE.nm, 'torque'), 0)} ${numbers.unit('torque')}`,
+            torque: numbers.fixed(CROSSING_ENGINE.nm, 'torque', 0),
             rpm: formatNumber(CROSSING_ENGINE.rpm, 0),
             engine: engine.name,
             vehicle: vehicle.name,

@@ -8,7 +8,7 @@ import {
 import { reasonOf } from '../shared/reasonOf';
 import { CurveSheet } from '../bench/curves/CurveSheet';
 import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
-import { useNumbers } from '../shared/numbers';
+import { CALIPER, useNumbers } from '../shared/numbers';
 import { SweepControls } from '../shared/SweepControls';
 import { useSteppedWork } from '../shared/useSteppedWork';
 import { runEngagementSweep } from '../workers/clutchWorker';
@@ -88,7 +88,7 @@ function SweepCurves({ done: { swept, points } }: { done: Done }) {
       wear: {
         of: (p: EngagementPoint) => 1000 * p.value,
         quantity: 'length' as const,
-        places: numbers.system === 'si' ? 2 : 3,
+        places: CALIPER,
       },
     }[swept],
   };

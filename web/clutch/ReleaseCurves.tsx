@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { ReleasePoint } from '../../core/clutch';
 import { CurveSheet } from '../bench/curves/CurveSheet';
 import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
-import { useNumbers } from '../shared/numbers';
+import { CALIPER, useNumbers, type Places } from '../shared/numbers';
 import type { ClutchModel } from './useClutchModel';
 import { useGapText } from '../shared/useGapText';
 
@@ -20,17 +20,17 @@ export function ReleaseCurves({ title, model }: { title: string; model: ClutchMo
     quantity: 'force',
     places: 0,
   });
-  const length = (title: string, of: Read, si: number, inch: number): Measured<ReleasePoint> => ({
+  const length = (title: string, of: Read, places: Places): Measured<ReleasePoint> => ({
     title,
     of: (p) => 1000 * of(p),
     quantity: 'length',
-    places: numbers.system === 'si' ? si : inch,
+    places,
   });
-  const pedal = length(t('clutch.pedalTravel'), (p) => p.pedal, 0, 2);
+  const pedal = length(t('clutch.pedalTravel'), (p) => p.pedal, { si: 0, 'inch-pound': 2 });
   const clamp = force(t('clutch.clamp'), (p) => p.clamp);
   const bearing = force(t('clutch.bearingLoad'), (p) => p.bearingLoad);
   const foot = force(t('clutch.foot'), (p) => Math.max(0, p.pedalForce));
-  const gap = length(t('clutch.gap'), (p) => Math.max(0, p.leastGap), 2, 3);
+  const gap = length(t('clutch.gap'), (p) => Math.max(0, p.leastGap), CALIPER);
   const line = (y: Measured<ReleasePoint>) => lineOf(numbers, curve.points, pedal, y);
   return (
     <CurveSheet

@@ -7,7 +7,7 @@ import { demands, slipWear, type Demand } from '../../core/shift';
 import type { Vehicle } from '../../core/vehicle';
 import { CurveSheet } from '../bench/curves/CurveSheet';
 import { figuresOf, headOf, lineOf, type Measured } from '../bench/curves/figures';
-import { useNumbers } from '../shared/numbers';
+import { CALIPER, useNumbers } from '../shared/numbers';
 import { useGapText } from '../shared/useGapText';
 
 interface Props {
@@ -61,7 +61,7 @@ export function WearCurves({ clutch, state, wear, engine, unit, vehicle, throttl
     title: t('clutch.wear'),
     of: (p) => 1000 * p.wear,
     quantity: 'length',
-    places: numbers.system === 'si' ? 2 : 3,
+    places: CALIPER,
   };
   const holds: Measured<Pick<WearPoint, 'holds'>> = {
     title: t('clutch.holds'),

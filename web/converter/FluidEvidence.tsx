@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { fluidVerdict, levelVerdict, type Dipstick, type FluidLook } from '../../core/vehicle';
-import { formatNumber, useNumbers } from '../shared/numbers';
+import { useNumbers } from '../shared/numbers';
 
 interface Props {
   level: Dipstick;
@@ -15,10 +15,6 @@ const STICK_MM = 60;
 export function FluidEvidence({ level, look, celsius }: Props) {
   const { t } = useTranslation();
   const numbers = useNumbers();
-  const overText = (mm: number) => {
-    const shown = numbers.toDisplay(mm, 'length');
-    return `${formatNumber(shown, numbers.system === 'si' ? 0 : 1)} ${numbers.unit('length')}`;
-  };
   const readings = { running: level.runningMm, stopped: level.stoppedMm };
   return (
     <div className="fluid-evidence">
@@ -37,7 +33,11 @@ export function FluidEvidence({ level, look, celsius }: Props) {
           </svg>
           <figcaption>
             {t(`fluid.${when}`)}
-            <strong>{t('fluid.over', { length: overText(readings[when]) })}</strong>
+            <strong>
+              {t('fluid.over', {
+                length: numbers.fixed(readings[when], 'length', { si: 0, 'inch-pound': 1 }),
+              })}
+            </strong>
           </figcaption>
         </figure>
       ))}

@@ -55,9 +55,11 @@ export function severityText(t: TFunction, numbers: Numbers, fault: Fault): stri
     case 'share-lost':
       return t('faults.severity.share-lost', { share: formatShare(value) });
     case 'millimetres':
-      return t('faults.severity.millimetres', { length: numbers.quantity(value, 'length') });
+      return t('faults.severity.millimetres', {
+        length: numbers.fixed(value, 'length', { si: 1, 'inch-pound': 3 }),
+      });
     case 'litres':
-      return t('faults.severity.litres', { volume: numbers.quantity(value, 'volume') });
+      return t('faults.severity.litres', { volume: numbers.fixed(value, 'volume', 1) });
     case 'times': {
       const level = levelsOf(fault).findIndex((l) => l.severity === value);
       return t(`faults.severity.level.${String(level < 0 ? 1 : level)}`);

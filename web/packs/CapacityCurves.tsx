@@ -76,14 +76,10 @@ export function CapacityCurves({ pack }: { pack: ClutchPack }) {
                 label: t('pack.ringLimit'),
                 ink: '--wrong',
                 look: 'thin' as const,
-                points: [0, held.of(most)].flatMap((nm) =>
-                  lineOf(
-                    numbers,
-                    [bursts],
-                    pressure,
-                    torque('', () => nm),
-                  ),
-                ),
+                points: [0, held.of(most)].map((nm) => ({
+                  x: numbers.toDisplay(bursts / 1000, 'pressure'),
+                  y: numbers.toDisplay(nm, 'torque'),
+                })),
               },
             ]),
       ]}

@@ -62,6 +62,15 @@ export function formatReading(value: number): string {
   return formatNumber(value, meaningfulDigits(value));
 }
 
+/** Digits after the point, the same in each system or each its own. */
+export type Places = number | Readonly<Record<UnitSystem, number>>;
+
+export const placesIn = (system: UnitSystem, places: Places): number =>
+  typeof places === 'number' ? places : places[system];
+
+/** As a caliper is read: hundredths of a millimetre, thousandths of an inch. */
+export const CALIPER: Places = { si: 2, 'inch-pound': 3 };
+
 export interface Numbers {
   readonly system: UnitSystem;
   /** Number and unit, from the stored unit (rev/min, N·m, kW, mm). */
@@ -69,6 +78,8 @@ export interface Numbers {
   /** Number alone. */
   value(value: number, quantity: Quantity): string;
   unit(quantity: Quantity): string;
+  /** Number and unit with so many digits after the point, however large it is. */
+  fixed(value: number, quantity: Quantity, places: Places): string;
   /** What an axis, a column or a field is headed with: "Torque, N·m". */
   headed(what: string, quantity: Quantity): string;
   toDisplay(value: number, quantity: Quantity): number;
@@ -84,6 +95,8 @@ export function numbersIn(system: UnitSystem, t: TFunction): Numbers {
     unit,
     value,
     quantity: (v, quantity) => `${value(v, quantity)} ${unit(quantity)}`,
+    fixed: (v, quantity, places) =>
+      `${formatNumber(convertToDisplay(v, quantity, system), placesIn(system, places))} ${unit(quantity)}`,
     headed: (what, quantity) => `${what}, ${unit(quantity)}`,
     toDisplay: (v, quantity) => convertToDisplay(v, quantity, system),
     fromDisplay: (v, quantity) => convertFromDisplay(v, quantity, system),
@@ -102,8 +115,6 @@ export const formatRatio = (ratio: number): string => formatNumber(ratio, 2);
 /** Percent for a share, as the sliders say it. */
 export const formatShare = (share: number): string => `${formatNumber(100 * share, 0)} %`;
 
-/** A gap or a thickness, m, as a caliper is read: hundredths of a millimetre, thousandths of an inch. */
-export function gapText(numbers: Numbers, metres: number): string {
-  const shown = numbers.toDisplay(1000 * metres, 'length');
-  return `${formatNumber(shown, numbers.system === 'si' ? 2 : 3)} ${numbers.unit('length')}`;
-}
+/** A gap or a thickness, m, as a caliper is read. */
+export const gapText = (numbers: Numbers, metres: number): string =>
+  numbers.fixed(1000 * metres, 'length', CALIPER);

@@ -30,20 +30,27 @@ export function MapSheet(props: Props) {
   const line = (l: Pick<ShiftLine, 'points'>, way: 'up' | 'down') =>
     l.points.flatMap((p) => (p[way] === null ? [] : [{ x: p[way], y: 100 * p.throttle }]));
   const names = (l: ShiftLine) => ({ low: l.from, high: l.to });
-  const curves = shifts.flatMap((l, k): Curve[] => {
-    const ink = INKS[k % INKS.length]!;
-    return [
-      { label: t('launch.shiftUp', names(l)), ink, points: line(l, 'up') },
-      { label: t('launch.shiftDown', names(l)), ink, look: 'dashed', points: line(l, 'down') },
-    ];
-  });
-  const locks: Curve[] = lockUp
-    ? [
-        { label: t('oil.lockUp.on'), ink: '--ink', points: line(lockUp, 'up') },
-        { label: t('oil.lockUp.off'), ink: '--ink', look: 'dashed', points: line(lockUp, 'down') },
-      ]
-    : [];
-  const lines = [...shifts, ...(lockUp ? [lockUp] : [])];
+  const ways = [
+    ...shifts.flatMap((of, k) => {
+      const ink = INKS[k % INKS.length]!;
+      return [
+        { of, way: 'up', label: t('launch.shiftUp', names(of)), ink },
+        { of, way: 'down', label: t('launch.shiftDown', names(of)), ink },
+      ] as const;
+    }),
+    ...(lockUp
+      ? ([
+          { of: lockUp, way: 'up', label: t('oil.lockUp.on'), ink: '--ink' },
+          { of: lockUp, way: 'down', label: t('oil.lockUp.off'), ink: '--ink' },
+        ] as const)
+      : []),
+  ];
+  const curves = ways.map(({ of, way, label, ink }): Curve => ({
+    label,
+    ink,
+    look: way === 'up' ? 'line' : 'dashed',
+    points: line(of, way),
+  }));
   const kept =
     before?.shifts.map((l): Curve => ({
       label: t('oil.map.before', names(l)),
@@ -65,7 +72,6 @@ export function MapSheet(props: Props) {
         y={{ title: t('launch.throttlePercent'), min: 0, max: 100 }}
         curves={[
           ...curves,
-          ...locks,
           ...kept,
           {
             label: t('oil.map.here'),
@@ -80,15 +86,13 @@ export function MapSheet(props: Props) {
           THROTTLES.map((throttle, at) => ({ throttle, at })),
           [
             { title: t('launch.throttlePercent'), of: (row) => 100 * row.throttle, places: 0 },
-            ...lines.flatMap((l, k) =>
-              (['up', 'down'] as const).map((way, j) => ({
-                title: numbers.headed([...curves, ...locks][2 * k + j]!.label, 'speed'),
-                text: (row: { at: number }) => {
-                  const value = l.points[row.at]?.[way] ?? null;
-                  return value === null ? '–' : formatNumber(value, 0);
-                },
-              })),
-            ),
+            ...ways.map(({ of, way, label }) => ({
+              title: numbers.headed(label, 'speed'),
+              text: (row: { at: number }) => {
+                const value = of.points[row.at]?.[way] ?? null;
+                return value === null ? '–' : formatNumber(value, 0);
+              },
+            })),
           ],
           2,
         )}

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import { COUNTED_WEAR, type OilShiftResult } from '../../core/hydraulics';
 import { CurveSheet } from '../bench/curves/CurveSheet';
 import { headOf } from '../bench/curves/figures';
-import { formatNumber, formatShare, gapText, useNumbers } from '../shared/numbers';
+import { formatNumber, formatShare, useNumbers } from '../shared/numbers';
 import { shiftFigures, sideOf, type ShiftSide, type TwoRuns } from './shiftSides';
 import './ShiftRun.css';
 
@@ -31,7 +31,7 @@ export function Verdicts({
         t('oil.shift.heatOf', {
           element: h.element,
           energy: numbers.quantity(h.joules / 1000, 'energy'),
-          kelvin: numbers.quantity(h.kelvin, 'temperature-rise'),
+          kelvin: numbers.fixed(h.kelvin, 'temperature-rise', 1),
         }),
       )
       .join(', ') || '–';
@@ -76,7 +76,9 @@ export function Verdicts({
         {rows.map(({ word, of }) => (
           <tr key={word}>
             <th scope="row">
-              {t(`oil.shift.columns.${word}`, { length: gapText(numbers, COUNTED_WEAR) })}
+              {t(`oil.shift.columns.${word}`, {
+                length: numbers.fixed(1000 * COUNTED_WEAR, 'length', { si: 1, 'inch-pound': 3 }),
+              })}
             </th>
             {runs.map(({ name, run }) => (
               <td key={name}>{of(run)}</td>

@@ -6,7 +6,7 @@ import {
   type OilRunning,
   type OilState,
 } from '../../core/hydraulics';
-import { formatNumber, type Numbers } from '../shared/numbers';
+import type { Numbers } from '../shared/numbers';
 
 /** m³/s to litres a minute. */
 const LITRES_A_MINUTE = 60_000;
@@ -23,8 +23,7 @@ export function partState(
     numbers.quantity(Math.round((state.pressures.get(line) ?? 0) / 1000), 'pressure');
   const flow = () => {
     const sum = state.passing.reduce((s, p) => (p.part === part.id ? s + p.flow : s), 0);
-    const shown = numbers.toDisplay(Math.abs(sum) * LITRES_A_MINUTE, 'flow');
-    return `${formatNumber(shown, 1)} ${numbers.unit('flow')}`;
+    return numbers.fixed(Math.abs(sum) * LITRES_A_MINUTE, 'flow', 1);
   };
   switch (part.kind) {
     case 'pump':

@@ -49,7 +49,7 @@ export const moneyText = (t: TFunction, amount: number): string =>
 
 /** A thickness in the row of a selective part. */
 export const sizeText = (numbers: Numbers, size: number): string =>
-  `${formatNumber(numbers.toDisplay(size, 'length'), numbers.system === 'si' ? 2 : 4)} ${numbers.unit('length')}`;
+  numbers.fixed(size, 'length', { si: 2, 'inch-pound': 4 });
 
 export const machineOf = ({ unit, clutch }: Job): string => (unit ?? clutch)?.name ?? '';
 

@@ -26,6 +26,11 @@ test('an axis, a curve and a column of what is measured are in one unit, and say
     const { titles, rows: cells } = figuresOf(numbers, rows, [time, torque]);
     expect(titles).toEqual(['Time, s', `Torque, ${unit}`]);
     expect(cells[1]).toEqual(['1.0', shown === 100 ? '100' : '73.8']);
+    const own = { ...torque, places: { si: 0, 'inch-pound': 3 } };
+    expect(figuresOf(numbers, rows, [own]).rows[1]).toEqual([shown === 100 ? '100' : '73.756']);
+    expect(numbers.fixed(100, 'torque', own.places)).toBe(
+      shown === 100 ? '100 N·m' : '73.756 lbf·ft',
+    );
   }
 });
 

@@ -1,5 +1,11 @@
 import type { Quantity } from '../../../core/quantities';
-import { formatNumber, formatReading, type Numbers } from '../../shared/numbers';
+import {
+  formatNumber,
+  formatReading,
+  placesIn,
+  type Numbers,
+  type Places,
+} from '../../shared/numbers';
 import type { Curve, Figures } from './curve';
 
 /** What is measured in each row: an axis, a curve or a column of figures. */
@@ -10,7 +16,7 @@ export interface Measured<Row> {
   readonly of: (row: Row) => number;
   readonly quantity?: Quantity;
   /** Digits after the point in the table; three significant ones when left out. */
-  readonly places?: number;
+  readonly places?: Places;
 }
 
 interface Worded<Row> {
@@ -18,7 +24,7 @@ interface Worded<Row> {
   readonly text: (row: Row, k: number) => string;
 }
 
-export type Column<Row> = Measured<Row> | Worded<Row>;
+type Column<Row> = Measured<Row> | Worded<Row>;
 
 type Titled = Pick<Measured<never>, 'title' | 'quantity'>;
 
@@ -51,7 +57,9 @@ export function figuresOf<Row>(
   const cell = (column: Column<Row>, row: Row, k: number): string => {
     if ('text' in column) return column.text(row, k);
     const shown = shownOf(numbers, column, row);
-    return column.places === undefined ? formatReading(shown) : formatNumber(shown, column.places);
+    return column.places === undefined
+      ? formatReading(shown)
+      : formatNumber(shown, placesIn(numbers.system, column.places));
   };
   return {
     titles: columns.map((column) => headOf(numbers, column)),

@@ -102,7 +102,7 @@ function Told({ question, rig }: { question: WhichSideQuestion; rig: GearboxRig 
               <th scope="col">{t('gearboxWords.matched')}</th>
               <th scope="col">
                 {t('gearboxWords.pulling', {
-                  torque: `${formatNumber(numbers.toDisplay(FULL_LOAD_NM, 'torque'), 0)} ${numbers.unit('torque')}`,
+                  torque: numbers.fixed(FULL_LOAD_NM, 'torque', 0),
                 })}
               </th>
             </tr>

@@ -102,14 +102,14 @@ const figuresIn = (numbers: Numbers) => ({
   jerk: (v: number) => formatNumber(v, 1),
   flare: exactRpm,
   dip: formatShare,
-  kelvin: (v: number) => numbers.quantity(v, 'temperature-rise'),
+  kelvin: (v: number) => numbers.fixed(v, 'temperature-rise', 1),
 });
 
 const limitsText = (numbers: Numbers, limits: ShiftLimits) => ({
   jerk: formatNumber(limits.jerk, 0),
   flare: formatNumber(limits.flare, 0),
   dip: formatShare(limits.dip),
-  kelvin: numbers.quantity(limits.kelvin, 'temperature-rise'),
+  kelvin: numbers.fixed(limits.kelvin, 'temperature-rise', { si: 0, 'inch-pound': 1 }),
 });
 
 /** When what comes takes hold of all that it carries, and when what goes lets go of it. */
